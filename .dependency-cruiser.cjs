@@ -1,0 +1,57 @@
+/** The arrows of the house: routes -> (ui, server, workers) -> core. Nothing points back. */
+module.exports = {
+  forbidden: [
+    {
+      name: 'core-is-pure',
+      comment: 'The core imports only itself and pure libraries: no Svelte, Node, DOM or database.',
+      severity: 'error',
+      from: { path: '^src/lib/core' },
+      to: {
+        pathNot: [
+          '^src/lib/core',
+          '^node_modules/(zod|d3-random|d3|canonicalize|temporal-polyfill|temporal-spec|temporal-utils|fuse\\.js|@types)/'
+        ]
+      }
+    },
+    {
+      name: 'core-no-node',
+      severity: 'error',
+      from: { path: '^src/lib/core' },
+      to: { dependencyTypes: ['core'] }
+    },
+    {
+      name: 'words-above-core-only',
+      severity: 'error',
+      from: { path: '^src/lib/words' },
+      to: { path: '^src/(routes|lib/(server|ui|workers))' }
+    },
+    {
+      name: 'server-not-ui',
+      severity: 'error',
+      from: { path: '^src/lib/server' },
+      to: { path: '^src/(routes|lib/(ui|workers))' }
+    },
+    {
+      name: 'ui-not-server',
+      severity: 'error',
+      from: { path: '^src/lib/(ui|workers)' },
+      to: { path: '^src/(routes|lib/server)' }
+    },
+    {
+      name: 'one-database-door',
+      comment: 'Only the store opens SQLite.',
+      severity: 'error',
+      from: { path: '^src', pathNot: '^src/lib/server/store/' },
+      to: { path: 'better-sqlite3' }
+    },
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } }
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '^(build|\\.svelte-kit)' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.layers.json' },
+    extraExtensionsToScan: ['.svelte'],
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'svelte', 'types', 'default'] }
+  }
+};

@@ -1,0 +1,15 @@
+/** One command: installs, builds, makes a demo house where there is none, and serves it. `-- --fresh` makes it anew. */
+import { rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureBuilt, ensureInstalled, root, say } from './bootstrap.mjs';
+
+process.env.EMBER_TIDE_DATA ??= join(root, 'data', 'demo');
+process.env.EMBER_TIDE_MODE = 'demo';
+await ensureInstalled();
+await ensureBuilt();
+if (process.argv.includes('--fresh')) {
+  say(`making the demo house anew in ${process.env.EMBER_TIDE_DATA}`);
+  for (const ending of ['', '-wal', '-shm'])
+    rmSync(join(process.env.EMBER_TIDE_DATA, `ember-tide.db${ending}`), { force: true });
+}
+await import('./serve.mjs');

@@ -1,0 +1,58 @@
+/**
+ * Serves the built app on plain HTTP. Listens on loopback unless HOST says otherwise, answers only to the names it is
+ * known by, and on a signal closes streams and requests within SHUTDOWN_TIMEOUT seconds.
+ */
+import { createServer } from 'node:http';
+
+const host = process.env.HOST ?? '127.0.0.1';
+const port = Number(process.env.PORT ?? 4173);
+const patience = Number(process.env.SHUTDOWN_TIMEOUT ?? 5) * 1000;
+
+// Without a fixed ORIGIN the protocol comes from this header, which only this file sets: a page reached by any of the
+// house's names over plain HTTP then agrees with itself.
+if (!process.env.ORIGIN) process.env.PROTOCOL_HEADER = 'x-forwarded-proto';
+process.env.BODY_SIZE_LIMIT ??= '2000000';
+const { handler } = await import('../build/handler.js');
+
+const loopback = ['localhost', '127.0.0.1', '[::1]'];
+const names = new Set([...loopback, host, ...(process.env.EMBER_TIDE_HOSTS ?? '').split(',').filter(Boolean)]);
+const origin = process.env.ORIGIN ? new URL(process.env.ORIGIN).hostname : null;
+if (origin) names.add(origin);
+const anyName = host === '0.0.0.0' || host === '::';
+/** A name that is a plain address cannot be rebound by somebody else's name server. */
+const isAddress = (name) => /^(\d+\.){3}\d+$/.test(name) || name.startsWith('[');
+
+const server = createServer((request, response) => {
+  const name = (request.headers.host ?? '').replace(/:\d+$/, '');
+  if (!names.has(name) && !(anyName && isAddress(name))) {
+    response.writeHead(421, { 'content-type': 'text/plain' });
+    response.end('This house does not answer to that name. Set EMBER_TIDE_HOSTS to add one.\n');
+    return;
+  }
+  request.headers['x-forwarded-proto'] = 'http';
+  handler(request, response);
+});
+
+server.on('error', (error) => {
+  console.error(error.code === 'EADDRINUSE' ? `Port ${port} is taken. Set PORT to another.` : error.message);
+  process.exit(1);
+});
+server.listen(port, host, () => {
+  const { port: bound } = server.address();
+  console.log(`Ember Tide is at http://${host === '0.0.0.0' ? 'localhost' : host}:${bound}/`);
+});
+
+let closing = false;
+function shutDown() {
+  if (closing) return;
+  closing = true;
+  server.close(() => process.exit(0));
+  process.emit('sveltekit:shutdown', 'SIGTERM');
+  server.closeIdleConnections();
+  setTimeout(() => {
+    server.closeAllConnections();
+    process.exit(0);
+  }, patience).unref();
+}
+process.on('SIGTERM', shutDown);
+process.on('SIGINT', shutDown);

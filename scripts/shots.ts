@@ -1,0 +1,50 @@
+/** Remakes docs/screenshots from the demo house at 1280x800, with its clock frozen. `npm run shots [-- name …]`. */
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { openHouse, openBrowser, signIn } from '../tests/browser/harness.ts';
+
+const FROZEN_AT = '2026-03-13T20:10:00Z';
+const folder = process.env.EMBER_TIDE_SHOTS ?? join(import.meta.dirname, '..', 'docs', 'screenshots');
+const [width, height] = (process.env.EMBER_TIDE_SIZE ?? '1280x800').split('x').map(Number) as [number, number];
+const theme = process.env.EMBER_TIDE_THEME ?? 'light';
+const wanted = process.argv.slice(2);
+
+const house = await openHouse({ EMBER_TIDE_MODE: 'demo', EMBER_TIDE_FROZEN_AT: FROZEN_AT });
+const browser = await openBrowser();
+mkdirSync(folder, { recursive: true });
+try {
+  const context = await browser.newContext({ viewport: { width, height }, reducedMotion: 'reduce' });
+  const page = await context.newPage();
+  await signIn(page, house.url, 'p1');
+  if (theme === 'dim') await context.addCookies([{ name: 'ember-theme', value: 'dim', url: house.url }]);
+  const views: Record<string, string> = {
+    now: '/',
+    receive: '/receive?species=atlantic-bonito&source=wild&core=1.2+C',
+    piece: '/piece/ATL-0304-1-A',
+    'piece-not-cleared': '/piece/ARC-0313-1-A',
+    freeze: '/freeze?piece=ATL-0304-1-A',
+    cure: '/cure?piece=ARC-0311-1-D',
+    slice: '/slice?piece=HAL-0302-1-B',
+    serve: '/serve',
+    ledger: '/ledger',
+    house: '/house'
+  };
+  for (const [name, path] of Object.entries(views)) {
+    if (wanted.length > 0 && !wanted.includes(name)) continue;
+    await page.goto(house.url + path);
+    await page.waitForSelector('html[data-ready]');
+    await page.waitForLoadState('networkidle', { timeout: 2000 }).catch(() => {});
+    if (name === 'cure') await page.waitForSelector('[data-simulated="yes"]');
+    await page.screenshot({ path: join(folder, `${name}${theme === 'dim' ? '-dim' : ''}.png`) });
+    console.log(`${name}: ${path}`);
+  }
+  if (theme === 'light' && (wanted.length === 0 || wanted.includes('now-dim'))) {
+    await context.addCookies([{ name: 'ember-theme', value: 'dim', url: house.url }]);
+    await page.goto(house.url);
+    await page.waitForSelector('html[data-ready]');
+    await page.screenshot({ path: join(folder, 'now-dim.png') });
+  }
+} finally {
+  await browser.close();
+  await house.close();
+}

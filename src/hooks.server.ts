@@ -1,0 +1,53 @@
+import { EmberError } from '$lib/core/errors.ts';
+import { problem } from '$lib/server/api.ts';
+import { closeApp, theApp } from '$lib/server/app.ts';
+import { closeStreams } from '$lib/server/stream.ts';
+import { errorSentence } from '$lib/words/errors.ts';
+import { building } from '$app/environment';
+import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
+
+export const init: ServerInit = () => {
+  if (building) return;
+  theApp();
+  process.once('sveltekit:shutdown', () => {
+    closeStreams();
+    // Requests still in flight finish their synchronous transactions before the next turn.
+    setImmediate(closeApp);
+  });
+};
+
+/** Writes come from our own pages or from a program, never from another site's page. */
+function isForeign(request: Request, url: URL): boolean {
+  if (request.method === 'GET' || request.method === 'HEAD') return false;
+  const origin = request.headers.get('origin');
+  if (origin !== null) return origin !== url.origin;
+  const site = request.headers.get('sec-fetch-site');
+  return site !== null && site !== 'same-origin' && site !== 'none';
+}
+
+export const handle: Handle = async ({ event, resolve }) => {
+  const { request, url, cookies, locals } = event;
+  const app = theApp();
+  if (isForeign(request, url)) return problem(403, new EmberError('request.foreign-origin', {}));
+  if (Number(request.headers.get('content-length') ?? 0) > app.config.bodyLimit) {
+    return problem(413, new EmberError('request.too-large', { max: app.config.bodyLimit }));
+  }
+  const who = request.headers.get('x-ember-person') ?? cookies.get('ember-person');
+  const person = who ? app.store.people.get(who) : null;
+  locals.person = person?.name ? person : null;
+  locals.theme = cookies.get('ember-theme') === 'dim' ? 'dim' : 'light';
+  const response = await resolve(event, {
+    transformPageChunk: ({ html }) =>
+      html.replace('%ember.theme%', locals.theme).replace('%ember.class%', locals.theme === 'dim' ? 'dark' : '')
+  });
+  response.headers.set('x-content-type-options', 'nosniff');
+  response.headers.set('referrer-policy', 'same-origin');
+  response.headers.set('cross-origin-opener-policy', 'same-origin');
+  return response;
+};
+
+export const handleError: HandleServerError = ({ error, status, message }) => {
+  if (error instanceof EmberError) return { message: errorSentence(error.code, error.details), code: error.code };
+  if (status !== 404) console.error(error);
+  return { message: status === 404 ? 'There is nothing here.' : message };
+};

@@ -1,0 +1,56 @@
+import { inRange } from '../../errors.ts';
+import type { Species } from '../../fish/species.ts';
+import type { Band } from '../../random.ts';
+
+/**
+ * Parameters of the cure model, each with the range its band is drawn from.
+ *
+ * Salt diffusivity in fish muscle at 4 °C: published effective values run from about 1e-10 (fatty or pre-rigor salmon) to
+ * about 1e-9 m²/s (lean, thawed); activation energy 20-25 kJ/mol. Saturated brine 26.395 % w/w at 60 °F (US Bureau of
+ * Standards salometer scale). Sucrose saturates near 66 % w/w in the cold (check).
+ */
+export const SALT_DIFFUSIVITY: Band = { low: 1.5e-10, likely: 3e-10, high: 8e-10 };
+export const REFERENCE_CELSIUS = 4;
+export const ACTIVATION_JOULES_PER_MOLE = 22500;
+const GAS_CONSTANT = 8.314462618;
+
+/** g salt per g water at saturation: 26.395 % w/w. */
+export const SALT_SATURATION = 0.26395 / (1 - 0.26395);
+/** g sucrose per g water at saturation in the cold, 66 % w/w (check). */
+export const SUGAR_SATURATION = 0.66 / (1 - 0.66);
+export const SUGAR_TO_SALT_DIFFUSIVITY = 0.35;
+
+/** Water share of raw flesh by weight, by fat class; typical values. */
+export const WATER_SHARE: Record<Species['fat'], number> = { lean: 0.79, mid: 0.74, rich: 0.67 };
+const FAT_SHARE: Record<Species['fat'], number> = { lean: 0.015, mid: 0.06, rich: 0.14 };
+
+/**
+ * Water drawn out, as a share of the raw weight, approaches most·(1 - e^(-dose/scale)) with a time constant of a share of
+ * the diffusion time. House figures, chosen so that the weight itself falls by 8-15 % in a two-day cover cure and by 1-4 %
+ * in a weighed one (salt and sugar taken up come back on to the scale); calibrate by weighing before and after (check).
+ */
+export const WATER_LOSS = {
+  most: { low: 0.2, likely: 0.26, high: 0.33 } as Band,
+  doseScale: 0.1,
+  shareOfDiffusionTime: 0.04
+};
+
+/**
+ * Diffusivity of salt in this flesh, m²/s.
+ *
+ * Arrhenius in temperature, slowed by fat as D ∝ (1 - 2 x fat share, floor 0.3), up to 1.5 times faster once frozen and
+ * thawed.
+ *
+ * @throws EmberError outside -1 to 15 °C: a cure belongs in the cold
+ * @example
+ * saltDiffusivity(3e-10, 4, 'lean', false) // => 2.91e-10
+ */
+export function saltDiffusivity(at4: number, celsius: number, fat: Species['fat'], thawed: boolean): number {
+  inRange(at4, { field: 'diffusivity', unit: 'm²/s', min: 1e-12, max: 1e-7 });
+  const t = inRange(celsius, { field: 'celsius', unit: '°C', min: -1, max: 15 });
+  const kelvin = 273.15;
+  const arrhenius = Math.exp(
+    (-ACTIVATION_JOULES_PER_MOLE / GAS_CONSTANT) * (1 / (t + kelvin) - 1 / (REFERENCE_CELSIUS + kelvin))
+  );
+  return at4 * arrhenius * Math.max(0.3, 1 - 2 * FAT_SHARE[fat]) * (thawed ? 1.25 : 1);
+}

@@ -1,0 +1,85 @@
+import { EmberError, inRange } from '../../errors.ts';
+import { bandOf, seededChance, type Band } from '../../random.ts';
+
+/** How the air moves, and its surface heat transfer coefficient in W/(m² K): typical engineering ranges. */
+export const AIR_CLASSES = {
+  still: { low: 5, likely: 7, high: 10 },
+  fan: { low: 15, likely: 20, high: 30 },
+  blast: { low: 25, likely: 35, high: 50 }
+} as const;
+
+/** Thermal resistance of what is round the fish, m² K/W: film alone, or film and a board box with trapped air. */
+export const PACKINGS = {
+  bare: { low: 0, likely: 0, high: 0 },
+  film: { low: 0.002, likely: 0.004, high: 0.008 },
+  boxed: { low: 0.03, likely: 0.05, high: 0.08 }
+} as const;
+
+/** Fish at 76 % water: densities kg/m³, heat capacities J/(kg K), latent heat J/kg, conductivity frozen W/(m K). */
+const FISH = { densityUnfrozen: 1055, densityFrozen: 1000, cu: 3600, cf: 1900, latent: 228e3, kFrozen: 1.5 };
+
+export interface FreezeInput {
+  /** Full thickness of the thickest piece, mm. Taken as a slab frozen from both faces. */
+  readonly thicknessMm: number;
+  readonly startCelsius: number;
+  readonly airCelsius: number;
+  /** Core temperature wanted. */
+  readonly targetCelsius: number;
+  readonly airClass: keyof typeof AIR_CLASSES;
+  readonly packing: keyof typeof PACKINGS;
+}
+
+/**
+ * Freezing time of a slab by Pham's method.
+ *
+ * t = (dc / (Ef h)) (ΔH1/ΔT1 + ΔH2/ΔT2) (1 + Bi/2), Tfm = 1.8 + 0.263 Tc + 0.105 Ta.
+ * Source: Pham, Q. T. (1986), International Journal of Refrigeration 9(5), 281-286.
+ *
+ * @param input thickness in mm, temperatures in °C
+ * @param h surface coefficient, W/(m² K)
+ * @param resistance of the packing, m² K/W
+ * @returns seconds from going in until the core is at the target
+ * @throws EmberError `quantity.out-of-range`; also where the air is not at least 1 K below the target, since the core
+ *   would creep towards it without arriving
+ * @example
+ * Math.round(phamSeconds({ thicknessMm: 30, startCelsius: 2, airCelsius: -30, targetCelsius: -20, airClass: 'fan', packing: 'bare' }, 20, 0) / 60) // => 165
+ */
+export function phamSeconds(input: FreezeInput, h: number, resistance: number): number {
+  const thickness = inRange(input.thicknessMm, { field: 'thickness', unit: 'mm', min: 2, max: 400 }) / 1000;
+  const start = inRange(input.startCelsius, { field: 'startCore', unit: '°C', min: -1, max: 30 });
+  const target = inRange(input.targetCelsius, { field: 'target', unit: '°C', min: -60, max: -5 });
+  const air = inRange(input.airCelsius, { field: 'air', unit: '°C', min: -90, max: target - 1 });
+  inRange(h, { field: 'h', unit: 'W/m²K', min: 1, max: 1000 });
+  const surface = 1 / (1 / h + resistance);
+  const half = thickness / 2;
+  const meanFreezing = 1.8 + 0.263 * target + 0.105 * air;
+  const heat1 = FISH.densityUnfrozen * FISH.cu * (start - meanFreezing);
+  const heat2 = FISH.densityFrozen * (FISH.latent + FISH.cf * (meanFreezing - target));
+  const drive1 = (start + meanFreezing) / 2 - air;
+  const drive2 = meanFreezing - air;
+  if (drive1 <= 0 || drive2 <= 0)
+    throw new EmberError('quantity.out-of-range', { field: 'air', unit: '°C', seen: air });
+  const biot = (surface * half) / FISH.kFrozen;
+  return (half / surface) * (heat1 / drive1 + heat2 / drive2) * (1 + biot / 2);
+}
+
+/**
+ * When the core arrives, as a band from seeded draws over the air's and the packing's ranges and ± 8 % for the method
+ * and the fish (Pham 1986 reports errors of that size). Null where the air is too warm for the core ever to arrive.
+ *
+ * @returns seconds after going in
+ */
+export function coreArrival(input: FreezeInput, seed = 0.5, draws = 200): Band | null {
+  if (input.airCelsius > input.targetCelsius - 1) return null;
+  const air = AIR_CLASSES[input.airClass];
+  const pack = PACKINGS[input.packing];
+  const likely = phamSeconds(input, air.likely, pack.likely);
+  const chance = seededChance(seed);
+  const seen: number[] = [];
+  for (let draw = 0; draw < draws; draw++) {
+    const h = chance.logBand(air.low, air.likely, air.high);
+    const resistance = pack.high > 0 ? chance.logBand(pack.low, pack.likely, pack.high) : 0;
+    seen.push(phamSeconds(input, Math.min(Math.max(h, 1), 1000), resistance) * chance.logBand(0.92, 1, 1.08));
+  }
+  return bandOf(seen, likely);
+}

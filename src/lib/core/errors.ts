@@ -1,0 +1,91 @@
+/**
+ * The one registry of what can go wrong in the core. A code is stable and never reused; the sentence
+ * a person reads is written elsewhere (lib/words/errors.ts) from the code and its details.
+ */
+export const ERROR_CODES = [
+  'quantity.empty',
+  'quantity.unreadable',
+  'quantity.unit-unknown',
+  'quantity.unit-missing',
+  'quantity.ambiguous',
+  'quantity.out-of-range',
+  'number.not-finite',
+  'time.unreadable',
+  'time.in-future',
+  'time.out-of-order',
+  'time.zone-unknown',
+  'species.unknown',
+  'profile.unknown',
+  'place.unknown',
+  'record.kind-unknown',
+  'record.version-unknown',
+  'record.body-invalid',
+  'record.not-found',
+  'record.not-amendable',
+  'record.widens-without-owner',
+  'record.not-allowed-now',
+  'record.stale',
+  'record.key-reused',
+  'record.mass-exceeded',
+  'store.read-only',
+  'store.full',
+  'form.incomplete',
+  'form.value-unknown',
+  'person.required',
+  'person.unknown',
+  'request.too-large',
+  'request.foreign-origin',
+  'request.not-json',
+  'request.unknown-path'
+] as const;
+
+export type ErrorCode = (typeof ERROR_CODES)[number];
+
+/** Where and what: enough for a sentence that names the field, its unit and the allowed range. */
+export interface ErrorDetails {
+  field?: string;
+  unit?: string;
+  min?: number;
+  max?: number;
+  seen?: string | number;
+  candidates?: readonly string[];
+  [extra: string]: unknown;
+}
+
+/**
+ * The only kind of error the core throws.
+ *
+ * @example
+ * new EmberError('quantity.out-of-range', { field: 'thickness', unit: 'mm', min: 1, max: 300, seen: 3000 }).code
+ * // => 'quantity.out-of-range'
+ */
+export class EmberError extends Error {
+  readonly code: ErrorCode;
+  readonly details: ErrorDetails;
+
+  constructor(code: ErrorCode, details: ErrorDetails = {}) {
+    super(`${code}${details.field ? ` (${details.field})` : ''}`);
+    this.name = 'EmberError';
+    this.code = code;
+    this.details = details;
+  }
+}
+
+/**
+ * Passes a finite number inside a range through, and throws for anything else, so that NaN never travels.
+ *
+ * @param seen the number to check, in `unit`
+ * @param bounds the field's name, its unit, and the inclusive range in that unit
+ * @throws EmberError `number.not-finite` or `quantity.out-of-range`
+ * @example
+ * inRange(25, { field: 'thickness', unit: 'mm', min: 1, max: 300 }) // => 25
+ */
+export function inRange(seen: number, bounds: { field: string; unit: string; min: number; max: number }): number {
+  if (typeof seen !== 'number' || !Number.isFinite(seen)) {
+    throw new EmberError('number.not-finite', { ...bounds, seen: String(seen) });
+  }
+  if (seen < bounds.min || seen > bounds.max) {
+    throw new EmberError('quantity.out-of-range', { ...bounds, seen });
+  }
+  return seen;
+}

@@ -1,0 +1,119 @@
+import type { z } from 'zod';
+import { EmberError } from '../errors.ts';
+import * as bodies from './bodies.ts';
+import type { StoredEvent } from './canonical.ts';
+
+/** One kind of event: its current version, the shape of its body, and how each older version becomes the next. */
+export interface KindDefinition {
+  readonly version: number;
+  readonly body: z.ZodType;
+  /** upcasts[n] turns a body of version n + 1 into version n + 2. */
+  readonly upcasts: readonly ((body: unknown) => unknown)[];
+  /** Whether an entry may be amended by the people of the house. */
+  readonly amendable: boolean;
+}
+
+const kind = <Body extends z.ZodType>(body: Body, amendable = true) => ({
+  version: 1,
+  body,
+  upcasts: [] as readonly ((body: unknown) => unknown)[],
+  amendable
+});
+
+export const EVENT_KINDS = {
+  'lot.received': kind(bodies.lotReceived),
+  'evidence.attached': kind(bodies.evidenceAttached),
+  'piece.made': kind(bodies.pieceMade),
+  'piece.gave': kind(bodies.pieceGave, false),
+  'freeze.started': kind(bodies.freezeStarted),
+  'freeze.read': kind(bodies.freezeRead),
+  'freeze.ended': kind(bodies.freezeEnded),
+  'cure.started': kind(bodies.cureStarted),
+  'cure.ended': kind(bodies.cureEnded),
+  'piece.sliced': kind(bodies.sliced),
+  'cold.read': kind(bodies.coldRead),
+  'hold.started': kind(bodies.holdStarted),
+  'hold.read': kind(bodies.holdRead),
+  'piece.served': kind(bodies.served),
+  'piece.discarded': kind(bodies.discarded),
+  'house.set': kind(bodies.houseSet, false),
+  'person.joined': kind(bodies.personJoined, false),
+  'person.forgotten': kind(bodies.personForgotten, false),
+  'day.signed': kind(bodies.daySigned, false),
+  'backup.made': kind(bodies.backupMade, false),
+  'clock.behind': kind(bodies.clockBehind, false),
+  'readings.stored': kind(bodies.readingsStored, false),
+  'entry.amended': kind(bodies.amended)
+} satisfies Record<string, KindDefinition>;
+
+export type EventKind = keyof typeof EVENT_KINDS;
+export type BodyOf<Kind extends EventKind> = z.infer<(typeof EVENT_KINDS)[Kind]['body']>;
+
+/** An event read back: its body parsed and brought up to the current version. */
+export type RecordEvent = {
+  [Kind in EventKind]: {
+    readonly seq: number;
+    readonly happened: number;
+    readonly recorded: number;
+    readonly actor: string;
+    readonly subject: string;
+    readonly kind: Kind;
+    readonly body: BodyOf<Kind>;
+    /** Sequence numbers of the amendments that changed it. */
+    readonly amendedBy?: readonly number[];
+  };
+}[EventKind];
+
+/**
+ * Checks a body against its kind before it is written.
+ *
+ * @throws EmberError `record.kind-unknown` or `record.body-invalid`
+ */
+export function checkBody<Kind extends EventKind>(kindName: Kind, body: unknown): BodyOf<Kind> {
+  const definition: KindDefinition | undefined = EVENT_KINDS[kindName];
+  if (!definition) throw new EmberError('record.kind-unknown', { seen: kindName });
+  const result = definition.body.safeParse(body);
+  if (!result.success) {
+    const issue = result.error.issues[0];
+    throw new EmberError('record.body-invalid', { field: issue?.path.join('.'), seen: issue?.message });
+  }
+  return result.data as BodyOf<Kind>;
+}
+
+/**
+ * Brings a stored body to the current version of its kind. What is stored is never rewritten.
+ *
+ * @throws EmberError `record.kind-unknown`, `record.version-unknown`
+ */
+export function upcast(
+  kindName: string,
+  version: number,
+  body: unknown,
+  kinds: Record<string, KindDefinition> = EVENT_KINDS
+): unknown {
+  const definition = kinds[kindName];
+  if (!definition) throw new EmberError('record.kind-unknown', { seen: kindName });
+  if (version > definition.version || version < 1) {
+    throw new EmberError('record.version-unknown', { field: kindName, seen: version, max: definition.version });
+  }
+  let current = body;
+  for (let from = version; from < definition.version; from++) {
+    const step = definition.upcasts[from - 1];
+    if (!step) throw new EmberError('record.version-unknown', { field: kindName, seen: from });
+    current = step(current);
+  }
+  return current;
+}
+
+/** Reads a stored row. */
+export function readEvent(row: StoredEvent): RecordEvent {
+  return {
+    seq: row.seq,
+    happened: row.happened,
+    recorded: row.recorded,
+    actor: row.actor,
+    subject: row.subject,
+    kind: row.kind as EventKind,
+    body: upcast(row.kind, row.version, JSON.parse(row.body))
+  } as RecordEvent;
+}

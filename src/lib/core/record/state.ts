@@ -1,0 +1,222 @@
+import { EmberError } from '../errors.ts';
+import { DEFAULT_PREFERENCES } from '../measure/units.ts';
+import { DEFAULT_RAW_SHARE_OF_ICE_DAYS } from '../fish/freshness.ts';
+import { effectiveEvents } from './amend.ts';
+import type { BodyOf, RecordEvent } from './events.ts';
+
+/** Something that happened, with the entry it stands on. */
+export interface Stamped {
+  readonly seq: number;
+  readonly at: number;
+  readonly by: string;
+}
+
+export interface Reading extends Stamped {
+  readonly celsius: number;
+  readonly unit: string;
+  readonly typed: string;
+}
+export type FreezeReading = Reading & { readonly probe: 'core' | 'air' };
+
+export interface FreezeRun extends Stamped {
+  readonly plan: BodyOf<'freeze.started'>;
+  readonly readings: readonly FreezeReading[];
+  readonly ended: Stamped | null;
+}
+export interface CureRun extends Stamped {
+  readonly plan: BodyOf<'cure.started'>;
+  readonly ended: (Stamped & BodyOf<'cure.ended'>) | null;
+}
+export interface SliceRun extends Stamped {
+  readonly plan: BodyOf<'piece.sliced'>;
+}
+export interface Hold extends Stamped {
+  readonly plan: BodyOf<'hold.started'>;
+  readonly readings: readonly Reading[];
+}
+export type Evidence = Stamped & BodyOf<'evidence.attached'>;
+
+export interface LotState {
+  readonly id: string;
+  readonly received: Stamped & BodyOf<'lot.received'>;
+  readonly evidence: readonly Evidence[];
+  readonly lastSeq: number;
+}
+
+export interface PieceState {
+  readonly id: string;
+  readonly made: Stamped & BodyOf<'piece.made'>;
+  /** Grams of it still here: made, less what it gave, was served or discarded. */
+  readonly grams: number;
+  readonly freezes: readonly FreezeRun[];
+  readonly cures: readonly CureRun[];
+  readonly slices: readonly SliceRun[];
+  readonly holds: readonly Hold[];
+  readonly readings: readonly Reading[];
+  readonly served: readonly (Stamped & BodyOf<'piece.served'>)[];
+  readonly gone: { readonly how: 'discarded' | 'served' | 'divided'; readonly stamp: Stamped } | null;
+  readonly lastSeq: number;
+}
+
+const stamp = (event: RecordEvent): Stamped => ({ seq: event.seq, at: event.happened, by: event.actor });
+const asReading = (event: RecordEvent, reading: { si: number; unit: string; typed: string }): Reading => ({
+  ...stamp(event),
+  celsius: reading.si,
+  unit: reading.unit,
+  typed: reading.typed
+});
+
+export interface FoldOptions {
+  /** Only what had happened by then; ms. */
+  readonly at?: number;
+  /** Only what was on record by then; ms. */
+  readonly knownAt?: number;
+}
+
+function chosen(events: readonly RecordEvent[], options: FoldOptions) {
+  const { at = Infinity, knownAt = Infinity } = options;
+  return effectiveEvents(events, knownAt).filter((event) => event.happened <= at);
+}
+const lastSeqOf = (events: readonly RecordEvent[]) => events.reduce((last, event) => Math.max(last, event.seq), 0);
+
+/**
+ * What a lot is, from its events. Null where the receipt is voided or had not happened.
+ */
+export function foldLot(id: string, events: readonly RecordEvent[], options: FoldOptions = {}): LotState | null {
+  let received: LotState['received'] | null = null;
+  const evidence: Evidence[] = [];
+  for (const event of chosen(events, options)) {
+    if (event.kind === 'lot.received') received = { ...stamp(event), ...event.body };
+    else if (event.kind === 'evidence.attached') evidence.push({ ...stamp(event), ...event.body });
+  }
+  return received && { id, received, evidence, lastSeq: lastSeqOf(events) };
+}
+
+/** What is left below this is a smear on the board, not a piece. g. */
+export const NOTHING_LEFT_GRAMS = 0.5;
+
+/**
+ * What a piece is, from its events. Null where its making is voided or had not happened.
+ */
+export function foldPiece(id: string, events: readonly RecordEvent[], options: FoldOptions = {}): PieceState | null {
+  const freezes: (Omit<FreezeRun, 'readings'> & { readings: FreezeReading[] })[] = [];
+  const cures: CureRun[] = [];
+  const slices: SliceRun[] = [];
+  const holds: (Omit<Hold, 'readings'> & { readings: Reading[] })[] = [];
+  const readings: Reading[] = [];
+  const servedParts: PieceState['served'][number][] = [];
+  let made: PieceState['made'] | null = null;
+  let grams = 0;
+  let gone: PieceState['gone'] = null;
+  const leave = (how: 'discarded' | 'served' | 'divided', event: RecordEvent) => {
+    if (!gone && grams <= NOTHING_LEFT_GRAMS) gone = { how, stamp: stamp(event) };
+  };
+  for (const event of chosen(events, options)) {
+    switch (event.kind) {
+      case 'piece.made':
+        made = { ...stamp(event), ...event.body };
+        grams = event.body.mass.si;
+        break;
+      case 'piece.gave':
+        grams -= event.body.grams;
+        leave('divided', event);
+        break;
+      case 'freeze.started':
+        freezes.push({ ...stamp(event), plan: event.body, readings: [], ended: null });
+        break;
+      case 'freeze.read':
+        freezes.at(-1)?.readings.push({ ...asReading(event, event.body.reading), probe: event.body.probe });
+        break;
+      case 'freeze.ended': {
+        const run = freezes.at(-1);
+        if (run) freezes[freezes.length - 1] = { ...run, ended: stamp(event) };
+        break;
+      }
+      case 'cure.started':
+        cures.push({ ...stamp(event), plan: event.body, ended: null });
+        break;
+      case 'cure.ended': {
+        const run = cures.at(-1);
+        if (run) cures[cures.length - 1] = { ...run, ended: { ...stamp(event), ...event.body } };
+        if (event.body.massAfter) grams = event.body.massAfter.si;
+        break;
+      }
+      case 'piece.sliced':
+        slices.push({ ...stamp(event), plan: event.body });
+        break;
+      case 'cold.read':
+        readings.push(asReading(event, event.body.reading));
+        break;
+      case 'hold.started':
+        holds.push({ ...stamp(event), plan: event.body, readings: [] });
+        break;
+      case 'hold.read':
+        holds.at(-1)?.readings.push(asReading(event, event.body.reading));
+        break;
+      case 'piece.served':
+        servedParts.push({ ...stamp(event), ...event.body });
+        grams -= event.body.mass.si;
+        leave('served', event);
+        break;
+      case 'piece.discarded':
+        grams -= event.body.mass ? event.body.mass.si : grams;
+        leave('discarded', event);
+        break;
+      default:
+        break;
+    }
+  }
+  if (!made) return null;
+  return {
+    id,
+    made,
+    grams: Math.max(0, grams),
+    freezes,
+    cures,
+    slices,
+    holds,
+    readings,
+    served: servedParts,
+    gone,
+    lastSeq: lastSeqOf(events)
+  };
+}
+
+export type HouseState = BodyOf<'house.set'> & { readonly lastSeq: number };
+
+/** A house before anybody has set anything. Zone UTC on purpose: a wrong guess would move every day mark. */
+export const NEW_HOUSE: HouseState = {
+  name: 'New house',
+  profile: 'us-fc',
+  zone: 'UTC',
+  dayEndsHour: 4,
+  units: DEFAULT_PREFERENCES,
+  currency: 'EUR',
+  countFromCore: true,
+  strictAccuracy: false,
+  warnMinutes: 120,
+  rawShareOfIceDays: DEFAULT_RAW_SHARE_OF_ICE_DAYS,
+  dateMarkDays: 7,
+  lastSeq: 0
+};
+
+/** How the house is set, from its events. */
+export function foldHouse(events: readonly RecordEvent[], options: FoldOptions = {}): HouseState {
+  let house = NEW_HOUSE;
+  for (const event of chosen(events, options)) {
+    if (event.kind === 'house.set') house = { ...event.body, lastSeq: event.seq };
+  }
+  return house;
+}
+
+/**
+ * Which part of a subject follows its kind: "piece:P-7K3Q" is the piece P-7K3Q.
+ *
+ * @throws EmberError `record.not-found`
+ * @example
+ * subjectId('piece:P-7K3Q', 'piece') // => 'P-7K3Q'
+ */
+export function subjectId(subject: string, kind: string): string {
+  if (!subject.startsWith(`${kind}:`)) throw new EmberError('record.not-found', { field: kind, seen: subject });
+  return subject.slice(kind.length + 1);
+}

@@ -1,0 +1,74 @@
+import type { Species } from '../fish/species.ts';
+import type { HouseState, LotState, PieceState } from '../record/state.ts';
+import type { Cited, RuleProfile } from './profile.ts';
+import { RAW_ROUTES, ROUTES, type Effect, type Reason, type Route } from './window.ts';
+
+/** Everything a verdict may look at. */
+export interface JudgeContext {
+  readonly lot: LotState;
+  /** From the root to the piece itself; each ancestor as it stood when its child was made. */
+  readonly chain: readonly PieceState[];
+  readonly piece: PieceState;
+  readonly species: Species;
+  readonly profile: RuleProfile;
+  readonly house: HouseState;
+  readonly at: number;
+}
+
+/** One hazard, one file, one signature. */
+export type Hazard = (context: JudgeContext) => Reason[];
+
+export const ALL_ROUTES: readonly Route[] = ROUTES;
+
+/** Writes a reason with its citation; a reason without one cannot be made. */
+export function reason(
+  context: JudgeContext,
+  hazard: string,
+  code: string,
+  effect: Effect,
+  cited: Cited,
+  rest: Partial<Pick<Reason, 'routes' | 'evidence' | 'seen' | 'wouldChange'>> = {}
+): Reason {
+  return {
+    code,
+    hazard,
+    effect,
+    routes: rest.routes ?? RAW_ROUTES,
+    rule: {
+      profile: context.profile.id,
+      rule: cited.rule,
+      citation: cited.citation,
+      check: cited.check ?? false
+    },
+    evidence: rest.evidence ?? [],
+    seen: rest.seen ?? {},
+    wouldChange: rest.wouldChange ?? null
+  };
+}
+
+/** Papers of a kind that had not expired when the lot came in (whole business days count in full). */
+export function papers(context: JudgeContext, type: LotState['evidence'][number]['type']) {
+  const all = context.lot.evidence.filter((paper) => paper.type === type);
+  const arrived = new Date(context.lot.received.at).toISOString().slice(0, 10);
+  return {
+    valid: all.filter((paper) => paper.expiresOn === null || paper.expiresOn >= arrived),
+    expired: all.filter((paper) => paper.expiresOn !== null && paper.expiresOn < arrived)
+  };
+}
+
+/** True while the piece lies in a freezer: its day clocks stand still until it comes out. */
+export function inFreezer(context: JudgeContext): boolean {
+  const run = context.piece.freezes.at(-1);
+  return run !== undefined && run.ended === null;
+}
+
+/** Seconds since `from` that the piece or its ancestors spent in a freezer, in runs that have ended. */
+export function frozenSeconds(context: JudgeContext, from: number): number {
+  let total = 0;
+  for (const piece of context.chain) {
+    for (const run of piece.freezes) {
+      if (run.ended) total += Math.max(0, run.ended.at - Math.max(from, run.at)) / 1000;
+    }
+  }
+  return total;
+}

@@ -1,0 +1,193 @@
+import { judgeCycle, statementMeets, type CycleResult } from '../../bench/freeze/compliance.ts';
+import type { FreezeRun } from '../../record/state.ts';
+import { papers, reason, type Hazard, type JudgeContext } from '../context.ts';
+import type { Reason } from '../window.ts';
+
+const HAZARD = 'parasites';
+
+/** Judges one freezer run against every cycle of the profile, by the clock the house counts from. */
+export function judgeRun(context: Pick<JudgeContext, 'profile' | 'house'>, run: FreezeRun): CycleResult[] {
+  const { parasites } = context.profile;
+  // The house may be stricter than the code (count from the core), never looser.
+  const clock = parasites.clock === 'core' || context.house.countFromCore ? 'core' : 'air';
+  const accuracy = parasites.accuracy === 'strict' || context.house.strictAccuracy ? 'strict' : 'plain';
+  return parasites.cycles.map((cycle) =>
+    judgeCycle(run.readings, cycle, {
+      clock,
+      accuracy,
+      handGapShare: parasites.handGapShare,
+      startedAt: run.at,
+      slowArrivalSeconds: run.plan.coreArrival?.high ?? null
+    })
+  );
+}
+
+/** Species-list, group and farm exemptions. */
+function exemption(context: JudgeContext): Reason | null {
+  const { species, lot, profile } = context;
+  const { parasites } = profile;
+  if (!parasites.appliesTo.includes(species.group)) {
+    return reason(context, HAZARD, 'parasites.group-not-covered', { kind: 'pass' }, parasites.rule, {
+      seen: { group: species.group }
+    });
+  }
+  const group = parasites.exemptGroups.find((exempt) => exempt.group === species.group);
+  if (group) {
+    return reason(context, HAZARD, 'parasites.group-exempt', { kind: 'pass' }, group.rule, {
+      seen: { group: species.group }
+    });
+  }
+  const list = parasites.exemptSpecies;
+  if (list && species.scientific.length > 0 && species.scientific.every((name) => list.scientific.includes(name))) {
+    return reason(context, HAZARD, 'parasites.species-exempt', { kind: 'pass' }, list.rule, {
+      seen: { species: species.scientific.join(', ') }
+    });
+  }
+  const farm = parasites.aquaculture;
+  const { farmSystem, source } = lot.received;
+  if (farm && source === 'farmed' && farmSystem && farm.systems.includes(farmSystem)) {
+    const paper = papers(context, 'feed-statement').valid.find((found) => farm.needs.every((point) => found[point]));
+    if (paper) {
+      return reason(context, HAZARD, 'parasites.farm-exempt', { kind: 'pass' }, farm.rule, {
+        evidence: [paper.seq],
+        seen: { issuer: paper.issuer, system: farmSystem }
+      });
+    }
+  }
+  return null;
+}
+
+/** Freezing that counts: a supplier's statement, or a run of our own. */
+function frozen(context: JudgeContext): Reason | null {
+  const { parasites } = context.profile;
+  for (const paper of papers(context, 'freezing-statement').valid) {
+    const { frozenAt, frozenFor } = paper;
+    if (!frozenAt || !frozenFor) continue;
+    const met = parasites.cycles.find((cycle) =>
+      statementMeets({ celsius: frozenAt.si, unit: frozenAt.unit }, frozenFor.si, paper.solidAt35, cycle)
+    );
+    if (met) {
+      return reason(context, HAZARD, 'parasites.supplier-froze', { kind: 'pass' }, met, {
+        evidence: [paper.seq],
+        seen: { issuer: paper.issuer, holdHours: met.holdSeconds / 3600, holdCelsius: met.hold.c }
+      });
+    }
+  }
+  const results = context.chain.flatMap((piece) =>
+    piece.freezes.map((run) => ({ run, results: judgeRun(context, run) }))
+  );
+  const done = results
+    .flatMap(({ run, results: cycles }) => cycles.map((result) => ({ run, result })))
+    .filter(({ result }) => result.satisfiedAt !== null)
+    .sort((a, b) => a.result.satisfiedAt! - b.result.satisfiedAt!)[0];
+  if (done) {
+    const { cycle, clock, accuracy, satisfiedAt } = done.result;
+    return reason(
+      context,
+      HAZARD,
+      'parasites.frozen-here',
+      { kind: 'opens', at: satisfiedAt!, needsProof: false },
+      cycle,
+      {
+        evidence: [done.run.seq, ...done.result.evidence],
+        seen: { holdHours: cycle.holdSeconds / 3600, holdCelsius: cycle.hold.c, clock, accuracy }
+      }
+    );
+  }
+  const running = results.filter(({ run }) => run.ended === null).at(-1);
+  if (!running) return null;
+  const result = running.results.find(({ cycle }) => cycle.id === running.run.plan.cycle) ?? running.results[0]!;
+  const { cycle, clock, accuracy, holdFrom } = result;
+  const arrival = running.run.plan.coreArrival;
+  // Before the readings prove a beginning, the slow bound of the model is the earliest that may be promised.
+  const from = holdFrom ?? (arrival ? running.run.at + arrival.high * 1000 : null);
+  const seen = {
+    holdHours: cycle.holdSeconds / 3600,
+    holdCelsius: cycle.hold.c,
+    clock,
+    accuracy,
+    heldSeconds: result.heldSeconds,
+    leftSeconds: cycle.holdSeconds - result.heldSeconds,
+    excursions: result.excursions.length,
+    gaps: result.gaps.length
+  };
+  const evidence = [running.run.seq, ...result.evidence];
+  if (from === null) {
+    return reason(context, HAZARD, 'parasites.freezer-too-warm', { kind: 'missing' }, cycle, {
+      evidence,
+      seen,
+      wouldChange: 'core-reading-or-colder-freezer'
+    });
+  }
+  return reason(
+    context,
+    HAZARD,
+    holdFrom === null ? 'parasites.core-on-its-way' : 'parasites.hold-running',
+    { kind: 'opens', at: from + cycle.holdSeconds * 1000, needsProof: true },
+    cycle,
+    { evidence, seen, wouldChange: 'hold-and-read' }
+  );
+}
+
+/**
+ * Living parasites: every raw route needs an exemption the profile writes, or a freezing cycle it names. Nothing in the
+ * species table clears a fish.
+ */
+export const parasites: Hazard = (context) => {
+  const { profile, species, lot } = context;
+  const exempt = exemption(context);
+  // Taken in to be frozen first: the house is stricter than any exemption, and only a freeze answers it.
+  const mustFreeze = lot.received.decision === 'hold-freeze';
+  const found = mustFreeze ? frozen(context) : (exempt ?? frozen(context));
+  const out: Reason[] = [];
+  if (found) out.push(found);
+  else if (mustFreeze) {
+    out.push(
+      reason(context, HAZARD, 'decision.hold-to-freeze', { kind: 'missing' }, profile.parasites.rule, {
+        evidence: [lot.received.seq],
+        seen: { by: lot.received.by },
+        wouldChange: 'freeze-or-statement'
+      })
+    );
+  } else {
+    const farmed = lot.received.source === 'farmed';
+    const expired =
+      papers(context, 'feed-statement').expired.length + papers(context, 'freezing-statement').expired.length;
+    const canExempt = farmed && profile.parasites.aquaculture !== null;
+    out.push(
+      reason(
+        context,
+        HAZARD,
+        expired > 0 ? 'parasites.paper-expired' : canExempt ? 'parasites.no-farm-paper' : 'parasites.not-frozen',
+        { kind: 'missing' },
+        canExempt ? profile.parasites.aquaculture!.rule : profile.parasites.rule,
+        {
+          seen: { source: lot.received.source },
+          wouldChange: canExempt ? 'farm-paper-or-freeze' : 'freeze-or-statement'
+        }
+      )
+    );
+  }
+  // A paper from a farm speaks of nematodes; flukes of fresh and brackish water need their own answer.
+  const fluke =
+    species.parasitesWhenWild.includes('fluke') || ['fresh', 'brackish', 'unknown'].includes(lot.received.water);
+  const fishLike = species.group === 'finfish';
+  if (
+    fluke &&
+    fishLike &&
+    profile.parasites.notClearing.includes('fluke') &&
+    exempt?.code !== 'parasites.farm-exempt'
+  ) {
+    out.push(
+      reason(
+        context,
+        HAZARD,
+        'parasites.fluke-not-cleared',
+        { kind: 'missing' },
+        profile.parasites.notClearingRule ?? profile.parasites.rule,
+        { seen: { water: lot.received.water }, wouldChange: 'cook-or-authority' }
+      )
+    );
+  }
+  return out;
+};

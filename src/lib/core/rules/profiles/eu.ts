@@ -1,0 +1,108 @@
+import type { RuleProfile } from '../profile.ts';
+
+/** Regulation (EC) No 853/2004, Annex III, Section VIII, as amended by (EU) No 1276/2011, and companions as named. */
+const hygiene = 'Reg. (EC) 853/2004 Annex III Sec. VIII';
+const hour = 3600;
+
+export const EU: RuleProfile = {
+  id: 'eu',
+  name: 'EU hygiene rules',
+  edition: 'Reg. (EC) 853/2004 as amended by (EU) 1276/2011',
+  version: 'eu 2026.1',
+  parasites: {
+    rule: { rule: 'Ch. III.D', citation: `${hygiene} Ch. III.D point 1` },
+    appliesTo: ['finfish', 'cephalopod'],
+    cycles: [
+      {
+        id: 'eu-24h',
+        hold: { c: -20, f: -4 },
+        holdSeconds: 24 * hour,
+        rule: 'Ch. III.D 2(a)',
+        citation: `${hygiene} Ch. III.D point 2(a)`
+      },
+      {
+        id: 'eu-15h',
+        hold: { c: -35, f: -31 },
+        holdSeconds: 15 * hour,
+        rule: 'Ch. III.D 2(b)',
+        citation: `${hygiene} Ch. III.D point 2(b)`
+      }
+    ],
+    clock: 'core',
+    notClearing: ['fluke'],
+    notClearingRule: {
+      rule: 'Ch. III.D 1',
+      citation: `${hygiene} Ch. III.D point 1 (parasites other than trematodes)`
+    },
+    exemptGroups: [],
+    exemptSpecies: null,
+    aquaculture: {
+      rule: { rule: 'Ch. III.D 3(d)', citation: `${hygiene} Ch. III.D point 3(d)` },
+      systems: ['net-pen-open-water', 'land-based', 'pond', 'other'],
+      needs: ['formulatedFeed', 'fromEmbryos', 'noHazardVerified']
+    },
+    accuracy: 'plain',
+    loggedGapSeconds: 2 * hour,
+    handGapShare: 0.25
+  },
+  receiveCold: {
+    c: 2,
+    f: 35.6,
+    rule: 'Ch. VII',
+    citation: `${hygiene} Ch. VII: approaching melting ice; 2 °C is the house's figure`,
+    check: true,
+    from: 'house'
+  },
+  receiveFrozen: { c: -18, f: -0.4, rule: 'Ch. VII', citation: `${hygiene} Ch. VII point 2` },
+  coldHold: {
+    c: 2,
+    f: 35.6,
+    rule: 'Ch. VII',
+    citation: `${hygiene} Ch. VII: approaching melting ice; 2 °C is the house's figure`,
+    check: true,
+    from: 'house'
+  },
+  dateMark: {
+    days: 7,
+    rule: 'Reg. 2073/2005 Art. 3',
+    citation: "Reg. (EC) 2073/2005 Art. 3: shelf life is the operator's own study; 7 days is the house's figure",
+    check: true,
+    from: 'house'
+  },
+  timeControls: [
+    {
+      id: '4h',
+      seconds: 4 * hour,
+      start: { c: 5, f: 41 },
+      rule: 'house limit',
+      citation: "Reg. (EC) 852/2004 Annex II Ch. IX 5: limited periods out of the cold; 4 h is the house's figure",
+      check: true,
+      from: 'house'
+    }
+  ],
+  histamine: {
+    above: { c: 4.4, f: 40 },
+    hot: { c: 21.1, f: 70 },
+    seconds: 8 * hour,
+    secondsIfHot: 4 * hour,
+    rule: 'house limit',
+    citation:
+      'Reg. (EC) 2073/2005 Annex I 1.26 sets the laboratory limit; the time limit is from the FDA Fish and Fishery Products Hazards and Controls Guidance, chapter 7',
+    check: true,
+    from: 'house'
+  },
+  shellfishTag: {
+    keepDays: 60,
+    rule: 'Sec. VII Ch. I',
+    citation: 'Reg. (EC) 853/2004 Annex III Sec. VII Ch. I and VI (identification mark and registration document)',
+    check: true
+  },
+  commercialSource: {
+    rule: 'Art. 6',
+    citation: 'Reg. (EC) 178/2002 Art. 18 and Reg. (EC) 852/2004 Art. 6',
+    check: true
+  },
+  ciguatera: { rule: 'Ch. V.E 2', citation: `${hygiene} Ch. V.E point 2` },
+  poisons: { rule: 'Ch. V.E 1', citation: `${hygiene} Ch. V.E point 1` },
+  freezeRecords: { keepDays: 90, rule: 'Ch. III.D 4', citation: `${hygiene} Ch. III.D point 4`, check: true }
+};

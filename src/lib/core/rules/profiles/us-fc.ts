@@ -1,0 +1,103 @@
+import type { RuleProfile } from '../profile.ts';
+
+/** FDA Food Code 2022 (US Public Health Service), paragraphs as named; Hazards guide: FDA Fish and Fishery Products Hazards and Controls Guidance, 4th ed. */
+const code = 'FDA Food Code 2022';
+const guide = 'FDA Fish and Fishery Products Hazards and Controls Guidance';
+const hour = 3600;
+
+export const US_FC: RuleProfile = {
+  id: 'us-fc',
+  name: 'US Food Code',
+  edition: 'FDA Food Code 2022',
+  version: 'us-fc 2026.1',
+  parasites: {
+    rule: { rule: '3-402.11', citation: `${code} 3-402.11(A)` },
+    appliesTo: ['finfish', 'cephalopod', 'crustacean', 'urchin', 'mollusc', 'scallop', 'roe'],
+    cycles: [
+      {
+        id: 'us-168h',
+        hold: { c: -20, f: -4 },
+        holdSeconds: 168 * hour,
+        rule: '3-402.11(A)(1)',
+        citation: `${code} 3-402.11(A)(1)`
+      },
+      {
+        id: 'us-15h',
+        hold: { c: -35, f: -31 },
+        holdSeconds: 15 * hour,
+        solidAt: { c: -35, f: -31 },
+        rule: '3-402.11(A)(2)',
+        citation: `${code} 3-402.11(A)(2)`
+      },
+      {
+        id: 'us-24h',
+        hold: { c: -20, f: -4 },
+        holdSeconds: 24 * hour,
+        solidAt: { c: -35, f: -31 },
+        rule: '3-402.11(A)(3)',
+        citation: `${code} 3-402.11(A)(3)`
+      }
+    ],
+    clock: 'air',
+    notClearing: [],
+    exemptGroups: [
+      { group: 'mollusc', rule: { rule: '3-402.11(B)(1)', citation: `${code} 3-402.11(B)(1)` } },
+      { group: 'scallop', rule: { rule: '3-402.11(B)(2)', citation: `${code} 3-402.11(B)(2)` } },
+      { group: 'roe', rule: { rule: '3-402.11(B)(5)', citation: `${code} 3-402.11(B)(5)` } }
+    ],
+    exemptSpecies: {
+      scientific: [
+        'Thunnus alalunga',
+        'Thunnus albacares',
+        'Thunnus atlanticus',
+        'Thunnus maccoyii',
+        'Thunnus obesus',
+        'Thunnus thynnus'
+      ],
+      rule: { rule: '3-402.11(B)(3)', citation: `${code} 3-402.11(B)(3)` }
+    },
+    aquaculture: {
+      rule: { rule: '3-402.11(B)(4)', citation: `${code} 3-402.11(B)(4) and 3-402.12` },
+      systems: ['net-pen-open-water', 'land-based', 'pond'],
+      needs: ['formulatedFeed']
+    },
+    accuracy: 'plain',
+    loggedGapSeconds: 2 * hour,
+    handGapShare: 0.25
+  },
+  receiveCold: { c: 5, f: 41, rule: '3-202.11', citation: `${code} 3-202.11(A)` },
+  receiveFrozen: {
+    c: -18,
+    f: 0,
+    rule: '3-202.11(E)',
+    citation: `${code} 3-202.11(E): received frozen; the figure is the house's`,
+    check: true,
+    from: 'house'
+  },
+  coldHold: { c: 5, f: 41, rule: '3-501.16', citation: `${code} 3-501.16(A)(2)` },
+  dateMark: { days: 7, rule: '3-501.17', citation: `${code} 3-501.17` },
+  timeControls: [
+    { id: '4h', seconds: 4 * hour, start: { c: 5, f: 41 }, rule: '3-501.19(B)', citation: `${code} 3-501.19(B)` },
+    {
+      id: '6h',
+      seconds: 6 * hour,
+      start: { c: 5, f: 41 },
+      ceiling: { c: 21, f: 70 },
+      rule: '3-501.19(C)',
+      citation: `${code} 3-501.19(C)`
+    }
+  ],
+  histamine: {
+    above: { c: 4.4, f: 40 },
+    hot: { c: 21.1, f: 70 },
+    seconds: 8 * hour,
+    secondsIfHot: 4 * hour,
+    rule: 'Hazards guide ch. 7',
+    citation: `${guide}, chapter 7 (fish not previously frozen)`
+  },
+  shellfishTag: { keepDays: 90, rule: '3-203.12', citation: `${code} 3-202.18 and 3-203.12` },
+  commercialSource: { rule: '3-201.14', citation: `${code} 3-201.14` },
+  ciguatera: { rule: 'Hazards guide ch. 6', citation: `${guide}, chapter 6` },
+  poisons: { rule: 'Hazards guide ch. 6', citation: `${guide}, chapter 6 (natural toxins)` },
+  freezeRecords: { keepDays: 90, rule: '3-402.12', citation: `${code} 3-402.12` }
+};

@@ -1,0 +1,120 @@
+import { CATALOGUE_VERSION, speciesById } from '../fish/species.ts';
+import type { RecordEvent } from '../record/events.ts';
+import { foldLot, foldPiece, type HouseState, type LotState, type PieceState } from '../record/state.ts';
+import { EmberError } from '../errors.ts';
+import { MODEL_VERSION } from '../bench/model.ts';
+import type { Hazard, JudgeContext } from './context.ts';
+import { dateMark, freshness, handling } from './hazards/age.ts';
+import { parasites } from './hazards/parasites.ts';
+import { source } from './hazards/source.ts';
+import { arrival, histamine, holding, shellfish, timeControl } from './hazards/temperature.ts';
+import { toxins } from './hazards/toxins.ts';
+import type { RuleProfile } from './profile.ts';
+import { profileById } from './profiles/index.ts';
+import { ROUTES, combine, stateAt, type Reason, type RouteWindow, type WindowState } from './window.ts';
+
+/** Every hazard that is judged, in the order a person would ask. */
+export const HAZARDS: readonly Hazard[] = [
+  source,
+  toxins,
+  shellfish,
+  parasites,
+  arrival,
+  holding,
+  histamine,
+  timeControl,
+  dateMark,
+  freshness,
+  handling
+];
+
+export interface Pins {
+  readonly profile: string;
+  readonly catalogue: string;
+  readonly model: string;
+}
+
+export interface Verdict {
+  readonly piece: string;
+  readonly at: number;
+  readonly knownAt: number;
+  /** Versions of all it leaned on. */
+  readonly pins: Pins;
+  readonly windows: readonly (RouteWindow & { readonly state: WindowState })[];
+  readonly reasons: readonly Reason[];
+}
+
+/** The versions a decision made now leans on. */
+export function pinsFor(profile: RuleProfile): Pins {
+  return { profile: profile.version, catalogue: CATALOGUE_VERSION, model: MODEL_VERSION };
+}
+
+export interface JudgeInput {
+  readonly lot: LotState;
+  readonly chain: readonly PieceState[];
+  readonly house: HouseState;
+  readonly at: number;
+  readonly knownAt: number;
+  /** Judge under another profile than the house's. */
+  readonly profile?: string;
+}
+
+/** Judges folded state. Pure: the same input gives the same answer. */
+export function judge(input: JudgeInput): Verdict {
+  const { lot, chain, house, at, knownAt } = input;
+  const piece = chain.at(-1);
+  if (!piece) throw new EmberError('record.not-found', { field: 'piece' });
+  const profile = profileById(input.profile ?? house.profile);
+  const context: JudgeContext = { lot, chain, piece, species: speciesById(lot.received.species), profile, house, at };
+  const reasons = HAZARDS.flatMap((hazard) => hazard(context));
+  return {
+    piece: piece.id,
+    at,
+    knownAt,
+    pins: pinsFor(profile),
+    windows: ROUTES.map((route) => {
+      const window = combine(route, reasons);
+      return { ...window, state: stateAt(window, at, house.warnMinutes * 60) };
+    }),
+    reasons
+  };
+}
+
+/** The events of a lot and of every piece on the way from its root to the one asked about. */
+export interface Lineage {
+  readonly lot: readonly RecordEvent[];
+  /** Root first, the piece itself last. */
+  readonly pieces: readonly { readonly id: string; readonly events: readonly RecordEvent[] }[];
+  readonly lotId: string;
+}
+
+/**
+ * Folds a lineage: each ancestor only as far as the moment its child left it, so that what befell it later (a discard,
+ * a warm hour) does not speak about the child.
+ */
+export function foldLineage(lineage: Lineage, at: number, knownAt: number): { lot: LotState; chain: PieceState[] } {
+  const lot = foldLot(lineage.lotId, lineage.lot, { at, knownAt });
+  if (!lot) throw new EmberError('record.not-found', { field: 'lot', seen: lineage.lotId });
+  const chain: PieceState[] = [];
+  let until = at;
+  for (const { id, events } of [...lineage.pieces].reverse()) {
+    const piece = foldPiece(id, events, { at: until, knownAt });
+    if (!piece) throw new EmberError('record.not-found', { field: 'piece', seen: id });
+    chain.unshift(piece);
+    until = piece.made.at;
+  }
+  return { lot, chain };
+}
+
+/**
+ * The verdict on one piece: five routes, each with its window and reasons.
+ *
+ * @param lineage recorded events
+ * @param house how the house was set at the time asked about
+ * @param at the moment asked about, ms
+ * @param knownAt what was on record then, ms
+ * @throws EmberError `record.not-found` where the piece did not yet exist
+ */
+export function verdict(lineage: Lineage, house: HouseState, at: number, knownAt: number, profile?: string): Verdict {
+  return judge({ ...foldLineage(lineage, at, knownAt), house, at, knownAt, profile });
+}

@@ -1,0 +1,106 @@
+import { Temporal } from 'temporal-polyfill';
+import { EmberError, inRange } from '../errors.ts';
+import type { Instant } from '../measure/units.ts';
+
+/** Where the house stands in time: its zone, and the hour at which its business day ends. */
+export interface HouseTime {
+  /** IANA zone, for instance Europe/Oslo. */
+  readonly zone: string;
+  /** Hour of the clock at which a business day ends, 0 to 12; 4 means that 03:59 still belongs to yesterday. */
+  readonly dayEndsHour: number;
+}
+
+function zoned(at: Instant, zone: string): Temporal.ZonedDateTime {
+  try {
+    return Temporal.Instant.fromEpochMilliseconds(Math.floor(at)).toZonedDateTimeISO(zone);
+  } catch {
+    throw new EmberError('time.zone-unknown', { field: 'zone', seen: zone });
+  }
+}
+
+/**
+ * The business day an instant belongs to, as an ISO date.
+ *
+ * @throws EmberError `time.zone-unknown`
+ * @example
+ * businessDay(Date.UTC(2026, 2, 14, 2, 30), { zone: 'UTC', dayEndsHour: 4 }) // => '2026-03-13'
+ */
+export function businessDay(at: Instant, house: HouseTime): string {
+  inRange(house.dayEndsHour, { field: 'dayEndsHour', unit: 'h', min: 0, max: 12 });
+  // Wall-clock subtraction: on the night the clocks change, the day still ends at the same figure on the wall.
+  return zoned(at, house.zone).toPlainDateTime().subtract({ hours: house.dayEndsHour }).toPlainDate().toString();
+}
+
+/**
+ * The instant at which a business day ends: the closing hour on the following calendar day. On a repeated autumn hour
+ * the earlier one is taken, so that a limit never grows by a change of clocks.
+ *
+ * @param day ISO date
+ * @example
+ * businessDayEnd('2026-03-13', { zone: 'UTC', dayEndsHour: 4 }) // => Date.UTC(2026, 2, 14, 4)
+ */
+export function businessDayEnd(day: string, house: HouseTime): Instant {
+  return wallTime(Temporal.PlainDate.from(day).add({ days: 1 }).toString(), house.dayEndsHour, 0, house.zone);
+}
+
+/**
+ * Adds whole days to a business day.
+ *
+ * @example
+ * addDays('2026-02-27', 6) // => '2026-03-05'
+ */
+export function addDays(day: string, days: number): string {
+  return Temporal.PlainDate.from(day).add({ days }).toString();
+}
+
+/**
+ * A time on the wall of the house as an instant; a time that does not exist (spring) moves forward, one that exists twice
+ * is taken early.
+ *
+ * @example
+ * wallTime('2026-03-14', 18, 30, 'UTC') // => Date.UTC(2026, 2, 14, 18, 30)
+ */
+export function wallTime(day: string, hour: number, minute: number, zone: string): Instant {
+  const plain = Temporal.PlainDate.from(day).toPlainDateTime({ hour, minute });
+  try {
+    const early = plain.toZonedDateTime(zone, { disambiguation: 'earlier' });
+    // In the spring gap 'earlier' would land before the gap; the later reading is the one on the wall.
+    const real = early.toPlainDateTime().equals(plain)
+      ? early
+      : plain.toZonedDateTime(zone, { disambiguation: 'later' });
+    return real.epochMilliseconds;
+  } catch {
+    throw new EmberError('time.zone-unknown', { field: 'zone', seen: zone });
+  }
+}
+
+/**
+ * Reads an instant from what a form or an API sends: an ISO instant with an offset, or a wall time of the house
+ * ("2026-03-14T18:30", "2026-03-14").
+ *
+ * @throws EmberError `time.unreadable`
+ * @example
+ * readInstant('2026-03-14T18:30', 'UTC') // => Date.UTC(2026, 2, 14, 18, 30)
+ */
+export function readInstant(text: string, zone: string, field?: string): Instant {
+  const trimmed = text.trim();
+  try {
+    if (/(?:Z|[+-]\d{2}:?\d{2})$/.test(trimmed)) return Temporal.Instant.from(trimmed).epochMilliseconds;
+    const plain = Temporal.PlainDateTime.from(trimmed);
+    const base = wallTime(plain.toPlainDate().toString(), plain.hour, plain.minute, zone);
+    return base + plain.second * 1000 + plain.millisecond;
+  } catch (error) {
+    if (error instanceof EmberError) throw error;
+    throw new EmberError('time.unreadable', { field, seen: text });
+  }
+}
+
+/**
+ * An instant as the wall time a form shows.
+ *
+ * @example
+ * wallText(Date.UTC(2026, 2, 14, 18, 30), 'UTC') // => '2026-03-14T18:30'
+ */
+export function wallText(at: Instant, zone: string): string {
+  return zoned(at, zone).toPlainDateTime().toString({ smallestUnit: 'minute' });
+}

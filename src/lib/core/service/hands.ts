@@ -1,0 +1,78 @@
+import type { LotState, PieceState } from '../record/state.ts';
+import { RAW_ROUTES, stateAt, type RouteWindow } from '../rules/window.ts';
+
+/** What needs hands: a moment, what to do, and to which piece. */
+export interface Task {
+  readonly code:
+    | 'tray-discard'
+    | 'cure-due'
+    | 'freeze-reading'
+    | 'freeze-proof'
+    | 'window-closes'
+    | 'paper-missing'
+    | 'leftover-closed';
+  readonly at: number;
+  readonly piece: string;
+  readonly seen: Readonly<Record<string, string | number>>;
+}
+
+export interface ProjectedPiece {
+  readonly state: PieceState;
+  readonly lot: LotState;
+  readonly windows: readonly RouteWindow[];
+  /** Codes of what is missing, for the first line of a card. */
+  readonly missing: readonly string[];
+}
+
+const HOUR = 3600_000;
+
+/**
+ * The hands queue: every piece still in the house, what it wants next, soonest first.
+ *
+ * @param now ms
+ * @param warnSeconds the house's warning time
+ */
+export function handsQueue(pieces: readonly ProjectedPiece[], now: number, warnSeconds: number): Task[] {
+  const tasks: Task[] = [];
+  for (const { state, windows, missing } of pieces) {
+    if (state.gone) continue;
+    const piece = state.id;
+    const tray = state.holds.at(-1);
+    if (tray) tasks.push({ code: 'tray-discard', at: tray.plan.discardAt, piece, seen: { label: tray.plan.label } });
+    const cure = state.cures.at(-1);
+    if (cure && !cure.ended)
+      tasks.push({ code: 'cure-due', at: cure.plan.dueAt, piece, seen: { method: cure.plan.method } });
+    const freeze = state.freezes.at(-1);
+    if (freeze && !freeze.ended) {
+      const raw = windows.find((window) => window.route === 'raw');
+      const last = freeze.readings.at(-1)?.at ?? freeze.at;
+      if (raw?.proofDue)
+        tasks.push({ code: 'freeze-proof', at: raw.proofDue, piece, seen: { place: freeze.plan.place } });
+      // A hand-written log is read at least once a shift, well inside the gap any cycle allows.
+      if (!raw?.proofDue || raw.proofDue > now) {
+        tasks.push({ code: 'freeze-reading', at: last + 8 * HOUR, piece, seen: { place: freeze.plan.place } });
+      }
+    }
+    if (missing.length > 0 && !(freeze && !freeze.ended)) {
+      tasks.push({ code: 'paper-missing', at: state.made.at, piece, seen: { missing: missing[0] ?? '' } });
+    }
+    const last = lastRawClose(windows);
+    if (last !== null && !tray) {
+      const state5 = windows.map((window) => stateAt(window, now, warnSeconds));
+      if (state5.every((each) => each === 'closed' || each === 'never')) {
+        tasks.push({ code: 'leftover-closed', at: last, piece, seen: {} });
+      } else if (last > now && last - now < warnSeconds * 1000 * 6) {
+        tasks.push({ code: 'window-closes', at: last, piece, seen: {} });
+      }
+    }
+  }
+  return tasks.sort((a, b) => a.at - b.at || a.piece.localeCompare(b.piece));
+}
+
+/** When the last raw route that could still open closes; null where none has an end. */
+function lastRawClose(windows: readonly RouteWindow[]): number | null {
+  const ends = windows
+    .filter((window) => RAW_ROUTES.includes(window.route) && !window.never && !window.missing && window.closes !== null)
+    .map((window) => window.closes!);
+  return ends.length > 0 ? Math.max(...ends) : null;
+}

@@ -1,0 +1,137 @@
+import { randomUUID } from 'node:crypto';
+import { z } from 'zod';
+import { EmberError } from '../core/errors.ts';
+import { errorSentence } from '../words/errors.ts';
+import type { App } from './app.ts';
+import { OPERATIONS, operationByName } from './operations/registry.ts';
+import type { Answer } from './operations/execute.ts';
+import { QUERIES, matchQuery } from './queries.ts';
+
+/** RFC 9457 problem details. */
+export function problem(
+  status: number,
+  error: Pick<EmberError, 'code' | 'details'>,
+  more: Record<string, unknown> = {}
+): Response {
+  const body = {
+    type: `about:blank#${error.code}`,
+    title: error.code,
+    status,
+    detail: errorSentence(error.code, error.details),
+    ...more
+  };
+  return new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/problem+json' } });
+}
+
+const json = (value: unknown, status = 200) =>
+  new Response(JSON.stringify(value), {
+    status,
+    headers: { 'content-type': 'application/json', 'cache-control': 'no-store' }
+  });
+
+/** A refusal as problem+json: the fields with their sentences, and for a clash both sides. */
+export function refusal(answer: Extract<Answer, { ok: false }>): Response {
+  return problem(answer.status, answer, {
+    fields: answer.fields.map(({ field, code, details }) => ({ field, code, message: errorSentence(code, details) })),
+    ...(answer.status === 409 ? { conflict: answer.details } : {})
+  });
+}
+
+/** GET of a query. */
+export function answerQuery(app: App, path: string, search: URLSearchParams): Response {
+  try {
+    if (path === 'openapi.json') return json(openApi());
+    const { query, parts } = matchQuery(path);
+    const parsed = query.input.safeParse({ ...Object.fromEntries(search), ...parts });
+    if (!parsed.success) {
+      const issue = parsed.error.issues[0]!;
+      const params = (issue as { params?: Record<string, unknown> }).params;
+      const code = params?.code ? (params.code as EmberError['code']) : 'form.value-unknown';
+      return problem(422, {
+        code,
+        details: { ...params, field: issue.path.join('.'), seen: (params?.seen as string) ?? issue.message }
+      });
+    }
+    return json(query.run(app, parsed.data));
+  } catch (error) {
+    if (!(error instanceof EmberError)) throw error;
+    const missing = error.code === 'record.not-found' || error.code === 'request.unknown-path';
+    return problem(missing ? 404 : 422, error);
+  }
+}
+
+/** POST of an operation. `Idempotency-Key` makes a repeat harmless, `If-Match` names the version that was seen. */
+export function answerOperation(
+  app: App,
+  name: string,
+  headers: Headers,
+  body: unknown,
+  actor: string | null
+): Response {
+  const operation = operationByName(name);
+  if (!operation) return problem(404, new EmberError('request.unknown-path', { seen: name }));
+  const match = /^"?(\d+)"?$/.exec(headers.get('if-match') ?? '');
+  const answer = app.executor.execute({
+    operation,
+    input: body,
+    actor,
+    key: headers.get('idempotency-key') ?? randomUUID(),
+    seen: match ? Number(match[1]) : undefined
+  });
+  if (!answer.ok) return refusal(answer);
+  return json({ result: answer.result, seq: answer.seq, repeated: answer.repeated });
+}
+
+const inputSchema = (schema: z.ZodType) =>
+  z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any', target: 'openapi-3.0' });
+const problemResponse = {
+  description: 'Refused: problem details',
+  content: { 'application/problem+json': { schema: { type: 'object' } } }
+};
+
+/** The OpenAPI 3.1 document, made from the two registries. */
+export function openApi() {
+  const paths: Record<string, unknown> = {};
+  for (const { name, path, summary, input } of QUERIES) {
+    const schema = inputSchema(input) as { properties?: Record<string, unknown>; required?: string[] };
+    paths[`/api/v1/${path}`] = {
+      get: {
+        operationId: name,
+        summary,
+        parameters: Object.entries(schema.properties ?? {}).map(([key, of]) => ({
+          name: key,
+          in: path.includes(`{${key}}`) ? 'path' : 'query',
+          required: path.includes(`{${key}}`) || (schema.required ?? []).includes(key),
+          schema: of
+        })),
+        responses: { 200: { description: 'OK', content: { 'application/json': { schema: {} } } }, 422: problemResponse }
+      }
+    };
+  }
+  for (const { name, summary, input } of OPERATIONS) {
+    paths[`/api/v1/operations/${name}`] = {
+      post: {
+        operationId: name,
+        summary,
+        parameters: [
+          { name: 'Idempotency-Key', in: 'header', schema: { type: 'string' } },
+          {
+            name: 'If-Match',
+            in: 'header',
+            schema: { type: 'string' },
+            description: 'Sequence number of the subject last seen'
+          },
+          { name: 'X-Ember-Person', in: 'header', schema: { type: 'string' }, description: 'Id of who does it' }
+        ],
+        requestBody: { required: true, content: { 'application/json': { schema: inputSchema(input) } } },
+        responses: {
+          200: { description: 'Done', content: { 'application/json': { schema: { type: 'object' } } } },
+          409: problemResponse,
+          422: problemResponse,
+          503: problemResponse
+        }
+      }
+    };
+  }
+  return { openapi: '3.1.0', info: { title: 'Ember Tide', version: '1' }, paths };
+}

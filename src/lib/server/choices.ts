@@ -1,0 +1,27 @@
+import { stateAt } from '../core/rules/window.ts';
+import type { App } from './app.ts';
+
+/** Pieces to pick from at a bench: everything in the house, its raw window with it. */
+export function pieceChoices(app: App) {
+  const now = app.clock.now();
+  const warn = app.store.projections.currentHouse().warnMinutes * 60;
+  return app.store.projections.livePieces().map(({ state, lot, windows }) => ({
+    id: state.id,
+    name: state.made.name,
+    species: lot.received.species,
+    form: state.made.form,
+    grams: state.grams,
+    thicknessMm: state.made.thicknessMm,
+    frozen: lot.received.frozen || state.freezes.some((run) => run.ended !== null),
+    seq: state.lastSeq,
+    raw: stateAt(
+      windows.find(({ route }) => route === 'raw')!,
+      now,
+      warn
+    ),
+    inFreezer: state.freezes.at(-1)?.ended === null,
+    inCure: state.cures.at(-1)?.ended === null,
+    onTray: state.holds.length > 0
+  }));
+}
+export type PieceChoice = ReturnType<typeof pieceChoices>[number];

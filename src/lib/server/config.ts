@@ -1,0 +1,25 @@
+/** What the outside may set. Read once, at the start. */
+export interface Config {
+  readonly dataFolder: string;
+  /** 'demo' seeds an empty record and lets its clock be moved; 'test' only lets the clock be moved. */
+  readonly mode: 'production' | 'demo' | 'test';
+  readonly frozenAt: number | null;
+  readonly readOnly: boolean;
+  readonly maxPages: number | undefined;
+  readonly bodyLimit: number;
+}
+
+export const BODY_LIMIT_BYTES = 2_000_000;
+
+export function readConfig(env: Record<string, string | undefined>): Config {
+  const mode = env.EMBER_TIDE_MODE === 'demo' || env.EMBER_TIDE_MODE === 'test' ? env.EMBER_TIDE_MODE : 'production';
+  const movable = mode !== 'production';
+  return {
+    dataFolder: env.EMBER_TIDE_DATA ?? 'data/house',
+    mode,
+    frozenAt: movable && env.EMBER_TIDE_FROZEN_AT ? Date.parse(env.EMBER_TIDE_FROZEN_AT) : null,
+    readOnly: env.EMBER_TIDE_READONLY === '1',
+    maxPages: movable && env.EMBER_TIDE_MAX_PAGES ? Number(env.EMBER_TIDE_MAX_PAGES) : undefined,
+    bodyLimit: BODY_LIMIT_BYTES
+  };
+}

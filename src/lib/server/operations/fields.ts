@@ -1,0 +1,75 @@
+import { z } from 'zod';
+import { EmberError } from '../../core/errors.ts';
+import { parseQuantity, type Typed } from '../../core/measure/parse.ts';
+import { UNITS, type Kind } from '../../core/measure/units.ts';
+
+/** An issue that carries a code of the one registry; its sentence is written in lib/words. */
+export function addCoded(context: z.RefinementCtx, error: unknown): void {
+  if (!(error instanceof EmberError)) throw error;
+  context.addIssue({ code: 'custom', message: error.code, params: { ...error.details, code: error.code } });
+}
+
+export interface QuantityBounds {
+  /** In the base unit: g, mm, °C, s, weight fraction, ml. */
+  readonly min: number;
+  readonly max: number;
+}
+
+/** A quantity as a person writes it, with its unit: "2.4 kg", "3 lb 2 oz", "-4F". */
+export function quantity(kind: Kind, bounds: QuantityBounds) {
+  const units = Object.values(UNITS[kind])
+    .map((unit) => unit.symbol)
+    .join(', ');
+  return z
+    .string()
+    .max(60)
+    .describe(`${kind} with its unit (${units}); ${bounds.min} to ${bounds.max} in the base unit`)
+    .transform((text, context): Typed => {
+      try {
+        return parseQuantity(kind, text, bounds);
+      } catch (error) {
+        addCoded(context, error);
+        return z.NEVER;
+      }
+    });
+}
+
+/** The same, or nothing. */
+export function optionalQuantity(kind: Kind, bounds: QuantityBounds) {
+  const inner = quantity(kind, bounds);
+  return z
+    .string()
+    .max(60)
+    .optional()
+    .describe(inner.description ?? '')
+    .transform((text, context): Typed | null => {
+      if (text === undefined || text.trim() === '') return null;
+      const result = inner.safeParse(text);
+      if (result.success) return result.data;
+      for (const issue of result.error.issues) context.addIssue({ ...issue } as never);
+      return z.NEVER;
+    });
+}
+
+export const shortText = (max = 120) => z.string().trim().max(max).default('');
+export const neededText = (max = 120) => z.string().trim().min(1).max(max);
+/** A box that a form sends only when ticked. */
+export const ticked = z
+  .union([z.boolean(), z.enum(['on', 'true', 'false', ''])])
+  .default(false)
+  .transform((value) => value === true || value === 'on' || value === 'true');
+/** A number from a form or from JSON. */
+export const numeric = (min: number, max: number) => z.coerce.number().min(min).max(max);
+export const optionalNumeric = (min: number, max: number) =>
+  z
+    .union([z.literal(''), z.coerce.number().min(min).max(max)])
+    .optional()
+    .transform((value) => (value === '' || value === undefined ? null : value));
+/** ISO day or nothing. */
+export const optionalDay = z
+  .union([z.literal(''), z.iso.date()])
+  .optional()
+  .transform((value) => (value ? value : null));
+/** A wall time of the house, an ISO instant, or nothing for "now". */
+export const when = z.string().max(40).optional().describe('ISO instant, or wall time of the house; now when left out');
+export const pieceId = z.string().regex(/^[A-Z0-9-]{3,40}$/);

@@ -1,0 +1,74 @@
+import { z } from 'zod';
+import { EmberError } from '../../core/errors.ts';
+import { profileById, PROFILES } from '../../core/rules/profiles/index.ts';
+import { businessDay } from '../../core/service/day.ts';
+import { draft } from '../store/record.ts';
+import { neededText, numeric, shortText, ticked } from './fields.ts';
+import { operation } from './operation.ts';
+
+export const setHouse = operation({
+  name: 'set-house',
+  place: '/house',
+  summary: 'Set the house: rule profile, time zone, units, warning time. A house may be stricter than its profile.',
+  input: z.object({
+    name: neededText(80),
+    profile: z.enum(PROFILES.map(({ id }) => id) as [string, ...string[]]),
+    zone: neededText(60),
+    dayEndsHour: numeric(0, 12),
+    mass: z.enum(['g', 'oz']).default('g'),
+    temperature: z.enum(['C', 'F']).default('C'),
+    length: z.enum(['mm', 'in']).default('mm'),
+    volume: z.enum(['ml', 'floz']).default('ml'),
+    currency: z.string().regex(/^[A-Z]{3}$/),
+    countFromCore: ticked,
+    strictAccuracy: ticked,
+    warnMinutes: numeric(5, 720),
+    rawShareOfIceDays: numeric(0.1, 0.5),
+    dateMarkDays: numeric(1, 7)
+  }),
+  subject: () => 'house',
+  run({ now }, { mass, temperature, length, volume, ...input }) {
+    profileById(input.profile);
+    businessDay(now, { zone: input.zone, dayEndsHour: input.dayEndsHour });
+    return {
+      events: [draft('house.set', 'house', now, { ...input, units: { mass, temperature, length, volume } })],
+      result: { profile: input.profile }
+    };
+  }
+});
+
+export const joinPerson = operation({
+  name: 'join-person',
+  place: '/house',
+  summary: 'Add a person. The name stands outside the ledger; the ledger knows an id.',
+  isPrivate: true,
+  withoutActor: true,
+  input: z.object({ name: neededText(60) }),
+  run({ store, now }, input) {
+    const taken = store.people.list();
+    if (taken.some((person) => person.name?.toLowerCase() === input.name.toLowerCase())) {
+      throw new EmberError('form.value-unknown', { field: 'name', seen: input.name, taken: true });
+    }
+    const id = `p${taken.length + 1}`;
+    store.people.add(id, input.name, now);
+    return { events: [draft('person.joined', `person:${id}`, now, {})], result: { person: id } };
+  }
+});
+
+export const forgetPerson = operation({
+  name: 'forget-person',
+  place: '/house',
+  summary: "Take a person's name away. What they did stays in the ledger under their id.",
+  isPrivate: true,
+  input: z.object({ person: neededText(20), reason: shortText(200) }),
+  subject: (input) => `person:${input.person}`,
+  run({ store, now }, input) {
+    if (!store.people.get(input.person)?.name)
+      throw new EmberError('person.unknown', { field: 'person', seen: input.person });
+    store.people.forget(input.person, now);
+    return {
+      events: [draft('person.forgotten', `person:${input.person}`, now, { reason: input.reason })],
+      result: { person: input.person }
+    };
+  }
+});

@@ -1,0 +1,174 @@
+import { z } from 'zod';
+import { EmberError } from '../../core/errors.ts';
+import { EVENT_KINDS, checkBody, type RecordEvent } from '../../core/record/events.ts';
+import { effectiveEvents } from '../../core/record/amend.ts';
+import { foldLineage, judge, type Lineage } from '../../core/rules/verdict.ts';
+import { combine, isWider, ROUTES, type RouteWindow } from '../../core/rules/window.ts';
+import { businessDay } from '../../core/service/day.ts';
+import type { SensorReading } from '../store/readings.ts';
+import { draft } from '../store/record.ts';
+import { neededText, numeric, shortText, ticked, when } from './fields.ts';
+import { operation, type OperationContext } from './operation.ts';
+
+function windowsOf(context: OperationContext, lineage: Lineage): readonly RouteWindow[] | null {
+  try {
+    const folded = foldLineage(lineage, context.now, Infinity);
+    const { reasons } = judge({ ...folded, house: context.house, at: context.now, knownAt: context.now });
+    return ROUTES.map((route) => combine(route, reasons));
+  } catch (error) {
+    if (error instanceof EmberError && error.code === 'record.not-found') return null;
+    throw error;
+  }
+}
+
+/** The routes that the amendment would widen, over every piece the touched subject speaks about. */
+function widened(context: OperationContext, amendment: RecordEvent): string[] {
+  const { store } = context;
+  const [kind, id] = amendment.subject.split(':') as [string, string];
+  const family = (piece: string): string[] => [piece, ...store.projections.piece(piece).children.flatMap(family)];
+  const pieces =
+    kind === 'lot'
+      ? store.projections.piecesOfLot(id).map((piece) => piece.state.id)
+      : kind === 'piece'
+        ? family(id)
+        : [];
+  const routes = new Set<string>();
+  for (const piece of pieces) {
+    const before = store.projections.lineage(piece);
+    const added = (events: readonly RecordEvent[], subject: string) =>
+      subject === amendment.subject ? [...events, amendment] : events;
+    const after: Lineage = {
+      ...before,
+      lot: added(before.lot, `lot:${before.lotId}`),
+      pieces: before.pieces.map((link) => ({ id: link.id, events: added(link.events, `piece:${link.id}`) }))
+    };
+    const was = windowsOf(context, before);
+    const becomes = windowsOf(context, after);
+    if (!becomes) continue;
+    becomes.forEach((window, index) => {
+      const earlier = was?.[index];
+      if (earlier && isWider(earlier, window)) routes.add(window.route);
+    });
+  }
+  return [...routes];
+}
+
+export const amendEntry = operation({
+  name: 'amend-entry',
+  place: '/ledger',
+  summary: 'Correct an entry by adding one: void it, move its time, or change fields. Widening a window must be owned.',
+  input: z.object({
+    seq: numeric(1, Number.MAX_SAFE_INTEGER),
+    void: ticked,
+    happened: when,
+    patch: z
+      .union([z.string().max(20_000), z.record(z.string(), z.unknown())])
+      .default('')
+      .transform((value, context): Record<string, unknown> => {
+        if (typeof value !== 'string') return value;
+        if (value.trim() === '') return {};
+        try {
+          const parsed: unknown = JSON.parse(value);
+          if (parsed && typeof parsed === 'object' && !Array.isArray(parsed)) return parsed as Record<string, unknown>;
+        } catch {
+          // Falls through to the same message: it is not an object of fields.
+        }
+        context.addIssue({ code: 'custom', message: 'request.not-json', params: { code: 'request.not-json' } });
+        return z.NEVER;
+      }),
+    reason: neededText(300),
+    ownWidening: ticked.describe('I own that this opens a window wider than the record did')
+  }),
+  run(context, input) {
+    const { store } = context;
+    const original = store.record.event(input.seq);
+    if (!original) throw new EmberError('record.not-found', { field: 'seq', seen: input.seq });
+    if (!EVENT_KINDS[original.kind].amendable) {
+      throw new EmberError('record.not-amendable', { field: 'seq', seen: original.kind });
+    }
+    const moved = input.happened ? context.instant(input.happened, 'happened') : null;
+    if (!input.void && moved === null && Object.keys(input.patch).length === 0) {
+      throw new EmberError('form.incomplete', { field: 'patch' });
+    }
+    if (!input.void && original.kind !== 'entry.amended') {
+      const standing = effectiveEvents(store.record.eventsOf(original.subject)).find(({ seq }) => seq === original.seq);
+      checkBody(original.kind, { ...((standing ?? original).body as object), ...input.patch });
+    }
+    const body = {
+      amends: input.seq,
+      void: input.void,
+      happened: moved,
+      patch: input.patch,
+      reason: input.reason,
+      widens: [] as string[]
+    };
+    body.widens = widened(context, {
+      seq: Number.MAX_SAFE_INTEGER,
+      happened: context.now,
+      recorded: context.now,
+      actor: context.actor,
+      subject: original.subject,
+      kind: 'entry.amended',
+      body
+    });
+    if (body.widens.length > 0 && !input.ownWidening) {
+      throw new EmberError('record.widens-without-owner', { field: 'ownWidening', seen: body.widens.join(', ') });
+    }
+    return {
+      events: [draft('entry.amended', original.subject, context.now, body)],
+      result: { amends: input.seq, widens: body.widens }
+    };
+  }
+});
+
+export const signDay = operation({
+  name: 'sign-day',
+  place: '/ledger',
+  summary: 'Sign the business day: the head of the ledger is written down, so that a cut-off log is noticed.',
+  input: z.object({ note: shortText(300) }),
+  run({ store, house, now }, input) {
+    const { seq, hash } = store.record.head();
+    const day = businessDay(now, house);
+    return {
+      events: [draft('day.signed', `day:${day}`, now, { day, headSeq: seq, headHash: hash, note: input.note })],
+      result: { day, seq, hash }
+    };
+  }
+});
+
+/** One line of a pasted log: a time, then a temperature in °C. */
+function logLine(context: OperationContext, line: string, number: number): SensorReading {
+  const [time, value] = line.split(/[;,\t]/).map((part) => part.trim());
+  const celsius = Number(value);
+  const at = context.instant(time || 'none', `line ${number}`);
+  if (!value || !Number.isFinite(celsius) || celsius < -90 || celsius > 60) {
+    throw new EmberError('quantity.out-of-range', {
+      field: `line ${number}`,
+      unit: '°C',
+      min: -90,
+      max: 60,
+      seen: value ?? ''
+    });
+  }
+  return { at, celsius };
+}
+
+export const storeReadings = operation({
+  name: 'store-readings',
+  place: '/freeze',
+  summary: 'Keep a sensor log: one line a reading, time and °C. Packed by day, its hash in the ledger.',
+  input: z.object({ sensor: neededText(60), log: z.string().min(1).max(400_000) }),
+  run(context, input) {
+    const lines = input.log.split(/\r?\n/).filter((line) => line.trim() !== '');
+    const readings = lines.map((line, index) => logLine(context, line, index + 1));
+    const days = new Map<string, SensorReading[]>();
+    for (const reading of readings) {
+      const day = businessDay(reading.at, context.house);
+      days.set(day, [...(days.get(day) ?? []), reading]);
+    }
+    const events = [...days].map(([day, of]) =>
+      draft('readings.stored', `sensor:${input.sensor}`, context.now, context.store.readings.add(input.sensor, day, of))
+    );
+    return { events, result: { readings: readings.length, days: [...days.keys()] } };
+  }
+});

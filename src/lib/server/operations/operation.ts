@@ -1,0 +1,53 @@
+import type { z } from 'zod';
+import { EmberError } from '../../core/errors.ts';
+import { readInstant } from '../../core/service/day.ts';
+import type { HouseState } from '../../core/record/state.ts';
+import type { Draft } from '../store/record.ts';
+import type { Store } from '../store/store.ts';
+
+/** What an operation may use. Everything it decides comes from here and from its input. */
+export interface OperationContext {
+  readonly store: Store;
+  readonly house: HouseState;
+  readonly now: number;
+  readonly actor: string;
+  /** Reads a time a person gave; now when none. Refuses what lies in the future. */
+  instant(text: string | undefined, field: string): number;
+}
+
+export interface Outcome {
+  readonly events: readonly Draft[];
+  readonly result: Record<string, unknown>;
+}
+
+/** One thing a person can do: one registry entry makes its form action, its API route and its line in the OpenAPI document. */
+export interface Operation<Schema extends z.ZodType = z.ZodType> {
+  readonly name: string;
+  /** The place whose form does it. */
+  readonly place: string;
+  readonly summary: string;
+  readonly input: Schema;
+  /** The subject whose version the caller may say it saw. */
+  subject?(input: z.infer<Schema>): string;
+  /** Input that must not outlive a person's name (kept out of the table of requests). */
+  readonly isPrivate?: boolean;
+  /** Only the first person of a house may be named by nobody. */
+  readonly withoutActor?: boolean;
+  run(context: OperationContext, input: z.infer<Schema>): Outcome;
+}
+
+/** Ties an operation's run to the type of its schema, then hands it out without the type. */
+export const operation = <Schema extends z.ZodType>(definition: Operation<Schema>): Operation =>
+  definition as unknown as Operation;
+
+/** Skew between two devices that is not a lie, ms. */
+export const FUTURE_TOLERANCE_MS = 2 * 60_000;
+
+export function instantReader(house: HouseState, now: number) {
+  return (text: string | undefined, field: string): number => {
+    if (text === undefined || text.trim() === '') return now;
+    const at = readInstant(text, house.zone, field);
+    if (at > now + FUTURE_TOLERANCE_MS) throw new EmberError('time.in-future', { field, seen: text });
+    return Math.min(at, now);
+  };
+}

@@ -1,0 +1,34 @@
+import { endFreeze, readFreeze, startFreeze } from './freeze.ts';
+import { forgetPerson, joinPerson, setHouse } from './house.ts';
+import { endCure, recordSlice, startCure } from './knife.ts';
+import { amendEntry, signDay, storeReadings } from './ledger.ts';
+import type { Operation } from './operation.ts';
+import { attachEvidence, dividePiece, readCold, receiveLot } from './receive.ts';
+import { discardPiece, readHold, servePiece, startHold } from './serve.ts';
+
+/** Everything a person can do. Forms, API routes, the OpenAPI document and their tests all read this one list. */
+export const OPERATIONS: readonly Operation[] = [
+  receiveLot,
+  attachEvidence,
+  dividePiece,
+  readCold,
+  startFreeze,
+  readFreeze,
+  endFreeze,
+  storeReadings,
+  startCure,
+  endCure,
+  recordSlice,
+  startHold,
+  readHold,
+  servePiece,
+  discardPiece,
+  amendEntry,
+  signDay,
+  setHouse,
+  joinPerson,
+  forgetPerson
+];
+
+export const operationByName = (name: string): Operation | undefined =>
+  OPERATIONS.find((operation) => operation.name === name);

@@ -1,0 +1,144 @@
+import { z } from 'zod';
+import { EmberError } from '../../core/errors.ts';
+import { profileById } from '../../core/rules/profiles/index.ts';
+import { judge, pinsFor, foldLineage } from '../../core/rules/verdict.ts';
+import { ROUTES } from '../../core/rules/window.ts';
+import { discardTime } from '../../core/service/clocks.ts';
+import { draft } from '../store/record.ts';
+import { neededText, optionalQuantity, pieceId, quantity, shortText, when } from './fields.ts';
+import { operation, type OperationContext } from './operation.ts';
+import { TEMPERATURE } from './receive.ts';
+
+function here(context: OperationContext, piece: string) {
+  const found = context.store.projections.piece(piece);
+  if (found.state.gone) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: found.state.gone.how });
+  return found;
+}
+
+export const startHold = operation({
+  name: 'start-hold',
+  place: '/serve',
+  summary: 'Put a piece out under time control: from here its tray has a discard time.',
+  input: z.object({
+    piece: pieceId,
+    control: z.enum(['4h', '6h']).default('4h'),
+    label: neededText(60),
+    startCore: quantity('temperature', TEMPERATURE),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run(context, input) {
+    const { state } = here(context, input.piece);
+    if (state.holds.length > 0) {
+      throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'under time control already' });
+    }
+    const profile = profileById(context.house.profile);
+    const control = profile.timeControls.find(({ id }) => id === input.control);
+    if (!control) throw new EmberError('form.value-unknown', { field: 'control', seen: input.control });
+    const at = context.instant(input.at, 'at');
+    if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
+    const discardAt = discardTime(at, { celsius: input.startCore.si, unit: input.startCore.unit }, control);
+    return {
+      events: [
+        draft('hold.started', `piece:${input.piece}`, at, {
+          control: input.control,
+          label: input.label,
+          startCore: input.startCore,
+          discardAt,
+          pins: pinsFor(profile)
+        })
+      ],
+      result: { piece: input.piece, discardAt }
+    };
+  }
+});
+
+export const readHold = operation({
+  name: 'read-hold',
+  place: '/serve',
+  summary: 'Write down the temperature of a tray under time control.',
+  input: z.object({ piece: pieceId, reading: quantity('temperature', TEMPERATURE), at: when }),
+  subject: (input) => `piece:${input.piece}`,
+  run(context, input) {
+    const { state } = here(context, input.piece);
+    const hold = state.holds.at(-1);
+    if (!hold) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not under time control' });
+    const at = context.instant(input.at, 'at');
+    if (at < hold.at) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
+    return {
+      events: [draft('hold.read', `piece:${input.piece}`, at, { reading: input.reading })],
+      result: { piece: input.piece }
+    };
+  }
+});
+
+export const servePiece = operation({
+  name: 'serve-piece',
+  place: '/serve',
+  summary: 'Serve some or all of a piece by a route whose window is open.',
+  input: z.object({
+    piece: pieceId,
+    route: z.enum(ROUTES),
+    mass: optionalQuantity('mass', { min: 1, max: 500_000 }).describe('how much; all that is left when empty'),
+    dish: shortText(80),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run(context, input) {
+    const { state } = here(context, input.piece);
+    const at = context.instant(input.at, 'at');
+    const mass = input.mass ?? { si: state.grams, unit: 'g', typed: `${Math.round(state.grams)} g` };
+    if (mass.si > state.grams + 0.5) {
+      throw new EmberError('record.mass-exceeded', { field: 'mass', unit: 'g', max: state.grams, seen: mass.typed });
+    }
+    const lineage = context.store.projections.lineage(input.piece);
+    const seen = judge({ ...foldLineage(lineage, at, context.now), house: context.house, at, knownAt: context.now });
+    const window = seen.windows.find(({ route }) => route === input.route)!;
+    const freezer = state.freezes.at(-1);
+    if (freezer && !freezer.ended)
+      throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'in a freezer' });
+    if (window.state !== 'open' && window.state !== 'ebbing') {
+      throw new EmberError('record.not-allowed-now', { field: 'route', seen: window.state, route: input.route });
+    }
+    return {
+      events: [
+        draft('piece.served', `piece:${input.piece}`, at, {
+          mass,
+          dish: input.dish,
+          route: input.route,
+          pins: seen.pins
+        })
+      ],
+      result: { piece: input.piece, grams: mass.si }
+    };
+  }
+});
+
+export const discardPiece = operation({
+  name: 'discard-piece',
+  place: '/serve',
+  summary: 'Bin a piece, or part of it, with the reason.',
+  input: z.object({
+    piece: pieceId,
+    reason: neededText(200),
+    mass: optionalQuantity('mass', { min: 1, max: 500_000 }),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run(context, input) {
+    const { state } = here(context, input.piece);
+    if (input.mass && input.mass.si > state.grams + 0.5) {
+      throw new EmberError('record.mass-exceeded', {
+        field: 'mass',
+        unit: 'g',
+        max: state.grams,
+        seen: input.mass.typed
+      });
+    }
+    const at = context.instant(input.at, 'at');
+    return {
+      events: [draft('piece.discarded', `piece:${input.piece}`, at, { reason: input.reason, mass: input.mass })],
+      result: { piece: input.piece }
+    };
+  }
+});

@@ -1,0 +1,122 @@
+import { canonical, canonicalEnvelope, type StoredEvent } from '../../core/record/canonical.ts';
+import {
+  EVENT_KINDS,
+  checkBody,
+  readEvent,
+  type BodyOf,
+  type EventKind,
+  type RecordEvent
+} from '../../core/record/events.ts';
+import { sha256, type Db } from './open.ts';
+
+export interface Draft<Kind extends EventKind = EventKind> {
+  readonly kind: Kind;
+  readonly subject: string;
+  readonly happened: number;
+  readonly body: BodyOf<Kind>;
+}
+
+/** A draft whose body is checked by the compiler against its kind. */
+export const draft = <Kind extends EventKind>(
+  kind: Kind,
+  subject: string,
+  happened: number,
+  body: BodyOf<Kind>
+): Draft<Kind> => ({ kind, subject, happened, body });
+
+export interface Head {
+  readonly seq: number;
+  readonly hash: string;
+  readonly recorded: number;
+}
+
+export interface LedgerFilter {
+  readonly before?: number;
+  readonly limit?: number;
+  readonly subject?: string;
+  readonly lot?: string;
+  readonly actor?: string;
+  readonly from?: number;
+  readonly to?: number;
+}
+
+/** The one door to the table of events. Statements are prepared once. */
+export function openRecord(db: Db) {
+  const insert = db.prepare<StoredEvent>(
+    `INSERT INTO events (seq, happened, recorded, actor, kind, subject, version, body, prev, hash)
+     VALUES (@seq, @happened, @recorded, @actor, @kind, @subject, @version, @body, @prev, @hash)`
+  );
+  const lastRow = db.prepare<[], Head>('SELECT seq, hash, recorded FROM events ORDER BY seq DESC LIMIT 1');
+  const bySubject = db.prepare<[string], StoredEvent>('SELECT * FROM events WHERE subject = ? ORDER BY happened, seq');
+  const bySeq = db.prepare<[number], StoredEvent>('SELECT * FROM events WHERE seq = ?');
+  const subjectSeq = db.prepare<[string], { seq: number | null }>(
+    'SELECT max(seq) AS seq FROM events WHERE subject = ?'
+  );
+  const since = db.prepare<[number, number], { seq: number; subject: string }>(
+    'SELECT seq, subject FROM events WHERE seq > ? ORDER BY seq LIMIT ?'
+  );
+  const everything = db.prepare<[], StoredEvent>('SELECT * FROM events ORDER BY seq');
+
+  const head = (): Head => lastRow.get() ?? { seq: 0, hash: '', recorded: 0 };
+
+  return {
+    head,
+    /** Appends drafts to the chain. Call inside a transaction. */
+    append(drafts: readonly Draft[], actor: string, recorded: number): RecordEvent[] {
+      let { seq, hash } = head();
+      return drafts.map((each) => {
+        const body = checkBody(each.kind, each.body);
+        const row = {
+          seq: seq + 1,
+          happened: Math.round(each.happened),
+          recorded: Math.round(recorded),
+          actor,
+          kind: each.kind,
+          subject: each.subject,
+          version: EVENT_KINDS[each.kind].version,
+          body: canonical(body),
+          prev: hash
+        };
+        const stored: StoredEvent = { ...row, hash: sha256(canonicalEnvelope(row)) };
+        insert.run(stored);
+        ({ seq, hash } = stored);
+        return readEvent(stored);
+      });
+    },
+    eventsOf: (subject: string): RecordEvent[] => bySubject.all(subject).map(readEvent),
+    event(seq: number): RecordEvent | null {
+      const row = bySeq.get(seq);
+      return row ? readEvent(row) : null;
+    },
+    row: (seq: number): StoredEvent | null => bySeq.get(seq) ?? null,
+    /** The last sequence number that touched a subject; 0 for none. */
+    versionOf: (subject: string): number => subjectSeq.get(subject)?.seq ?? 0,
+    since: (seq: number, limit = 500) => since.all(seq, limit),
+    iterate: () => everything.iterate(),
+    list(filter: LedgerFilter): RecordEvent[] {
+      const where: string[] = [];
+      const values: Record<string, string | number> = { limit: Math.min(filter.limit ?? 100, 5000) };
+      const add = (clause: string, name: string, value: string | number | undefined) => {
+        if (value === undefined || value === '') return;
+        where.push(clause);
+        values[name] = value;
+      };
+      add('seq < @before', 'before', filter.before);
+      add('subject = @subject', 'subject', filter.subject);
+      add('actor = @actor', 'actor', filter.actor);
+      add('happened >= @from', 'from', filter.from);
+      add('happened < @to', 'to', filter.to);
+      if (filter.lot) {
+        where.push(`(subject = 'lot:' || @lot OR subject IN (SELECT 'piece:' || id FROM pieces WHERE lot = @lot))`);
+        values.lot = filter.lot;
+      }
+      const clause = where.length > 0 ? `WHERE ${where.join(' AND ')}` : '';
+      return db
+        .prepare<[typeof values], StoredEvent>(`SELECT * FROM events ${clause} ORDER BY seq DESC LIMIT @limit`)
+        .all(values)
+        .map(readEvent);
+    }
+  };
+}
+
+export type RecordStore = ReturnType<typeof openRecord>;

@@ -1,0 +1,69 @@
+import { openDatabase, type Db, type OpenOptions } from './open.ts';
+import { openProjections, type Projections } from './projections.ts';
+import { openReadings } from './readings.ts';
+import { openRecord, type RecordStore } from './record.ts';
+
+export interface Person {
+  readonly id: string;
+  /** Null once forgotten. */
+  readonly name: string | null;
+}
+
+export interface Store {
+  readonly db: Db;
+  readonly record: RecordStore;
+  readonly projections: Projections;
+  readonly readings: ReturnType<typeof openReadings>;
+  readonly people: ReturnType<typeof openPeople>;
+  readonly requests: ReturnType<typeof openRequests>;
+  close(): void;
+}
+
+function openPeople(db: Db) {
+  const put = db.prepare<[string, string, number]>('INSERT INTO people (id, name, joined) VALUES (?, ?, ?)');
+  const forget = db.prepare<[number, string]>('UPDATE people SET name = NULL, forgotten = ? WHERE id = ?');
+  const all = db.prepare<[], Person>('SELECT id, name FROM people ORDER BY joined, id');
+  const one = db.prepare<[string], Person>('SELECT id, name FROM people WHERE id = ?');
+  return {
+    add: (id: string, name: string, at: number) => void put.run(id, name, at),
+    forget: (id: string, at: number) => void forget.run(at, id),
+    list: () => all.all(),
+    get: (id: string): Person | null => one.get(id) ?? null
+  };
+}
+
+export interface SavedRequest {
+  readonly key: string;
+  readonly operation: string;
+  readonly fingerprint: string;
+  readonly input: string | null;
+  readonly result: string;
+  readonly at: number;
+}
+
+function openRequests(db: Db) {
+  const get = db.prepare<[string], SavedRequest>('SELECT * FROM requests WHERE key = ?');
+  const put = db.prepare<SavedRequest>(
+    `INSERT INTO requests (key, operation, fingerprint, input, result, at)
+     VALUES (@key, @operation, @fingerprint, @input, @result, @at)`
+  );
+  return {
+    get: (key: string): SavedRequest | null => get.get(key) ?? null,
+    put: (request: SavedRequest) => void put.run(request)
+  };
+}
+
+/** Opens everything that is kept, in one file. */
+export function openStore(file: string, options: OpenOptions = {}): Store {
+  const db = openDatabase(file, options);
+  const record = openRecord(db);
+  return {
+    db,
+    record,
+    projections: openProjections(db, record),
+    readings: openReadings(db),
+    people: openPeople(db),
+    requests: openRequests(db),
+    close: () => db.close()
+  };
+}

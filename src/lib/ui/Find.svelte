@@ -1,0 +1,79 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { Modal } from 'flowbite-svelte';
+
+  let { close }: { close: () => void } = $props();
+  let text = $state('');
+  let found = $state<{ href: string; name: string; more: string }[]>([]);
+  let open = $state(true);
+  $effect(() => {
+    if (!open) close();
+  });
+
+  interface NowAnswer {
+    pieces: { id: string; name: string; lot: string }[];
+  }
+  interface SpeciesAnswer {
+    species: { id: string; name: string; alsoCalled: string[]; scientific: string[] }[];
+  }
+  let pieces: NowAnswer['pieces'] | null = null;
+  let asked = 0;
+
+  async function look() {
+    const turn = ++asked;
+    const wanted = text.trim().toLowerCase();
+    if (wanted === '') return void (found = []);
+    pieces ??= ((await (await fetch('/api/v1/now')).json()) as NowAnswer).pieces;
+    const species = (await (await fetch(`/api/v1/species?q=${encodeURIComponent(wanted)}`)).json()) as SpeciesAnswer;
+    if (turn !== asked) return;
+    found = [
+      ...pieces
+        .filter((piece) => `${piece.name} ${piece.id} ${piece.lot}`.toLowerCase().includes(wanted))
+        .slice(0, 8)
+        .map((piece) => ({ href: `/piece/${piece.id}`, name: piece.name, more: piece.id })),
+      ...species.species.map((each) => ({
+        href: `/house#${each.id}`,
+        name: each.name,
+        more: `species · ${each.scientific[0] ?? ''}`
+      }))
+    ];
+  }
+  function go(href: string) {
+    open = false;
+    void goto(href);
+  }
+</script>
+
+<Modal bind:open title="Find a piece, a lot or a species" size="md" class="bg-(--surface) text-(--ink)">
+  <form
+    onsubmit={(event) => {
+      event.preventDefault();
+      if (found[0]) go(found[0].href);
+    }}
+  >
+    <!-- svelte-ignore a11y_autofocus -->
+    <input
+      aria-label="What to find"
+      autofocus
+      class="w-full min-h-12 bg-(--surface) border border-(--strong-line) px-3"
+      placeholder="turbot, TUR-1123, iwashi …"
+      bind:value={text}
+      oninput={look}
+    />
+  </form>
+  <ul aria-live="polite">
+    {#each found as each (each.href)}
+      <li>
+        <a
+          class="flex min-h-12 items-center gap-3 border-t border-(--line)"
+          href={each.href}
+          onclick={() => go(each.href)}
+        >
+          <b>{each.name}</b><span class="soft">{each.more}</span>
+        </a>
+      </li>
+    {:else}
+      {#if text.trim() !== ''}<li class="soft py-2">Nothing by that name.</li>{/if}
+    {/each}
+  </ul>
+</Modal>

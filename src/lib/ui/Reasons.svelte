@@ -1,0 +1,81 @@
+<script lang="ts">
+  import type { Reason } from '$lib/core/rules/window.ts';
+  import { ROUTE_WORDS, sentence, wouldChange } from '$lib/words/findings.ts';
+  import { dayAndTime } from './format.ts';
+
+  /** The chain of reasons behind a verdict: what decided first, then what it rests on. */
+  let { reasons, zone }: { reasons: readonly Reason[]; zone: string } = $props();
+  const weight: Record<string, number> = { never: 0, missing: 1, opens: 2, closes: 3, pass: 4 };
+  const sorted = $derived([...reasons].sort((a, b) => weight[a.effect.kind]! - weight[b.effect.kind]!));
+  /** The first and the last entries carry the proof; a long log between them is on the bench. */
+  const shown = (evidence: readonly number[]) => {
+    const real = evidence.filter((seq) => seq > 0);
+    return real.length <= 4 ? real : [...real.slice(0, 2), ...real.slice(-2)];
+  };
+  const tag: Record<string, string> = {
+    never: 'Shuts for ever',
+    missing: 'Holds back',
+    opens: 'Opens',
+    closes: 'Closes',
+    pass: 'Stands'
+  };
+</script>
+
+<ul>
+  {#each sorted as reason (reason.code + reason.routes.join() + reason.evidence.join())}
+    <li data-code={reason.code} class={reason.effect.kind}>
+      <span class="tag">
+        {tag[reason.effect.kind]}
+        {#if reason.effect.kind === 'opens' || reason.effect.kind === 'closes'}<b
+            >{dayAndTime(reason.effect.at, zone)}</b
+          >{/if}
+      </span>
+      <div>
+        <p>{sentence(reason)}</p>
+        {#if wouldChange(reason)}<p class="change">Would change it: {wouldChange(reason)}</p>{/if}
+        <p class="soft small">
+          {reason.rule.citation}{#if reason.rule.check}
+            · check with your authority{/if} · {reason.routes.length === 5
+            ? 'all routes'
+            : reason.routes.map((route) => ROUTE_WORDS[route].toLowerCase()).join(', ')}
+          {#each shown(reason.evidence) as seq (seq)}
+            · <a class="link" href="/ledger?seq={seq}#e{seq}">entry {seq}</a>{/each}{#if reason.evidence.length > 4}
+            · {reason.evidence.length} entries in all{/if}
+        </p>
+      </div>
+    </li>
+  {/each}
+</ul>
+
+<style>
+  li {
+    display: grid;
+    grid-template-columns: 8.2rem 1fr;
+    gap: 0.8rem;
+    padding: 0.6rem 0;
+    border-top: 1px solid var(--line);
+  }
+  .tag {
+    font-size: 0.92rem;
+    color: var(--soft);
+    display: flex;
+    flex-direction: column;
+  }
+  .never .tag,
+  .missing .tag {
+    color: var(--ember);
+    font-weight: 600;
+  }
+  .change {
+    font-weight: 600;
+  }
+  .small {
+    font-size: 0.88rem;
+  }
+  @media (max-width: 560px) {
+    li {
+      grid-template-columns: 1fr;
+      gap: 0.2rem;
+    }
+  }
+</style>

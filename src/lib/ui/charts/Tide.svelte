@@ -1,0 +1,316 @@
+<script lang="ts">
+  import type { NowView } from '$lib/server/queries.ts';
+  import type { Route } from '$lib/core/rules/window.ts';
+  import { ROUTE_WORDS } from '$lib/words/findings.ts';
+  import { ROUTES, stateAt } from '$lib/core/rules/window.ts';
+  import LevelMark from '../marks/LevelMark.svelte';
+  import WindowLine from '../marks/WindowLine.svelte';
+  import { clockTime, dayAndTime, dayName, moment } from '../format.ts';
+  import { SPANS, frame, ticks, water, type SpanId } from './tide.ts';
+
+  let {
+    pieces,
+    now,
+    zone,
+    warnSeconds
+  }: { pieces: NowView['pieces']; now: number; zone: string; warnSeconds: number } = $props();
+
+  let span = $state<SpanId>('days');
+  let shift = $state(0);
+  let route = $state<Route>('raw');
+  let width = $state(900);
+  let drag: { x: number; shift: number } | null = null;
+
+  const ROW = 46;
+  const HEAD = 30;
+  const LEFT = $derived(width < 720 ? 150 : 216);
+  const of = $derived(frame(now, span, shift, LEFT, width));
+  const hours = $derived(SPANS.find(({ id }) => id === span)!.hours);
+  const hourOf = $derived((at: number) => Number(clockTime(at, zone).slice(0, 2)));
+  const lines = $derived(ticks(of, hourOf, hours <= 24 ? 2 : hours <= 80 ? 6 : 24));
+  const height = $derived(HEAD + pieces.length * ROW + 6);
+  const nowX = $derived(of.x(now));
+  const words = (piece: NowView['pieces'][number]) => piece.windows.find((window) => window.route === route)!;
+  const clip = (x: number) => Math.min(Math.max(x, LEFT), width);
+  const short = (name: string) =>
+    name.length > (LEFT > 180 ? 21 : 14) ? `${name.slice(0, LEFT > 180 ? 20 : 13)}…` : name;
+
+  const pan = (by: number) => (shift += by * (hours / 6));
+  function keys(event: KeyboardEvent) {
+    const index = SPANS.findIndex(({ id }) => id === span);
+    if (event.key === 'ArrowRight') pan(1);
+    else if (event.key === 'ArrowLeft') pan(-1);
+    else if (event.key === '+' && index > 0) span = SPANS[index - 1]!.id;
+    else if (event.key === '-' && index < SPANS.length - 1) span = SPANS[index + 1]!.id;
+    else if (event.key === 'Home') shift = 0;
+    else return;
+    event.preventDefault();
+  }
+</script>
+
+<section aria-labelledby="tide-title">
+  <div class="bar no-print">
+    <h2 id="tide-title">Tide chart</h2>
+    <div class="choice" role="group" aria-label="Route shown as water">
+      {#each ROUTES as each (each)}
+        <button type="button" aria-pressed={route === each} onclick={() => (route = each)}>{ROUTE_WORDS[each]}</button>
+      {/each}
+    </div>
+    <div class="choice" role="group" aria-label="Stretch of time">
+      {#each SPANS as each (each.id)}
+        <button
+          type="button"
+          aria-pressed={span === each.id}
+          onclick={() => {
+            span = each.id;
+            shift = 0;
+          }}>{each.name}</button
+        >
+      {/each}
+    </div>
+    <div class="choice" role="group" aria-label="Move along time">
+      <button type="button" aria-label="Earlier" onclick={() => pan(-1)}>‹</button>
+      <button type="button" onclick={() => (shift = 0)} disabled={shift === 0}>To now</button>
+      <button type="button" aria-label="Later" onclick={() => pan(1)}>›</button>
+    </div>
+  </div>
+  <!-- The drawing is a picture with links in it; arrow keys move it along time, plus and minus zoom. -->
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
+  <div
+    class="chart"
+    bind:clientWidth={width}
+    role="group"
+    aria-label="Tide chart, {ROUTE_WORDS[route]} windows. Arrow keys move along time, plus and minus zoom."
+    tabindex="0"
+    onkeydown={keys}
+    onpointerdown={(event) => (drag = event.isPrimary ? { x: event.clientX, shift } : null)}
+    onpointermove={(event) => {
+      if (drag && event.buttons) shift = drag.shift - ((event.clientX - drag.x) / (width - LEFT)) * hours;
+    }}
+    onpointerup={() => (drag = null)}
+  >
+    <svg {width} {height} viewBox="0 0 {width} {height}">
+      {#each lines as line (line.at)}
+        {#if line.x > LEFT}
+          <line
+            class={line.major ? 'day' : 'hour'}
+            x1={line.x}
+            x2={line.x}
+            y1={line.major ? 4 : HEAD - 6}
+            y2={height}
+          />
+          {#if Math.abs(line.x + 24 - nowX) > 46 && line.x < width - 34}
+            <text class="tick" class:major={line.major} x={line.x + 5} y="18">
+              {line.major ? dayName(line.at, zone) : clockTime(line.at, zone)}
+            </text>
+          {/if}
+        {/if}
+      {/each}
+      {#each pieces as piece, index (piece.id)}
+        {@const top = HEAD + index * ROW}
+        {@const window = words(piece)}
+        {@const state = stateAt(window, now, warnSeconds)}
+        <line class="floor" x1="0" x2={width} y1={top + ROW - 3} y2={top + ROW - 3} />
+        <path
+          class="water"
+          class:ebbing={state === 'ebbing'}
+          d={water(window, piece.madeAt, of, top + 5, top + ROW - 3, warnSeconds)}
+        />
+        {#if window.proofDue !== null && window.proofDue > of.from && window.proofDue < of.to}
+          <path class="proof" d="M{of.x(window.proofDue)} {top + 6}v{ROW - 12}m-4 -4l4 4l4 -4" />
+        {/if}
+        {#each piece.steps as step (step.kind + step.from)}
+          {@const from = clip(of.x(step.from))}
+          {@const to = clip(of.x(step.to ?? window.opens ?? now))}
+          {#if step.kind === 'slice'}
+            {#if from > LEFT && from < width}<path class="cut" d="M{from - 4} {top + 32}l8 -16" />{/if}
+          {:else if to > from + 1}
+            <rect class="step {step.kind}" x={from} y={top + 13} width={to - from} height="18" rx="2" />
+            {#if to - from > 74}<text class="steptext {step.kind}" x={Math.max(from, LEFT) + 6} y={top + 26.5}
+                >{step.label}</text
+              >{/if}
+          {/if}
+        {/each}
+        <rect class="label" x="0" y={top} width={LEFT - 6} height={ROW - 3} />
+        <a href="/piece/{piece.id}" aria-label="{piece.name}, {piece.id}" draggable="false">
+          <rect class="hit" x="0" y={top} width={LEFT - 6} height={ROW - 3} />
+          <svg x="2" y={top + 9} width="26" height="26"><LevelMark {state} size={26} /></svg>
+          <text class="name" x="36" y={top + 20}>{short(piece.name)}</text>
+          <text class="code" x="36" y={top + 36}>{piece.id}</text>
+        </a>
+      {/each}
+      {#if nowX > LEFT && nowX < width}
+        <line class="now" x1={nowX} x2={nowX} y1="22" y2={height} />
+        <text class="nowtext" x={nowX} y="14" text-anchor="middle">{clockTime(now, zone)}</text>
+      {/if}
+    </svg>
+  </div>
+  <details class="table">
+    <summary>The same as a table</summary>
+    <table class="plain">
+      <thead><tr><th>Piece</th><th>{ROUTE_WORDS[route]}</th><th>Steps</th></tr></thead>
+      <tbody>
+        {#each pieces as piece (piece.id)}
+          <tr>
+            <td><a class="link" href="/piece/{piece.id}">{piece.name}</a> <span class="soft">{piece.id}</span></td>
+            <td><WindowLine window={words(piece)} {now} {warnSeconds} {zone} named={false} /></td>
+            <td>
+              {#each piece.steps as step (step.kind + step.from)}
+                <div>
+                  {step.label}: {dayAndTime(step.from, zone)}{step.to && step.to !== step.from
+                    ? ` to ${moment(step.to, now, zone)}`
+                    : ''}
+                </div>
+              {/each}
+            </td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </details>
+</section>
+
+<style>
+  .bar {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0.6rem 1rem;
+    margin-bottom: 0.5rem;
+  }
+  .bar h2 {
+    margin-right: auto;
+  }
+  .choice {
+    display: inline-flex;
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+    overflow: hidden;
+  }
+  .choice button {
+    min-height: 40px;
+    padding: 0 0.75rem;
+    background-color: var(--surface);
+    color: var(--ink);
+  }
+  .choice button + button {
+    border-left: 1px solid var(--line);
+  }
+  .choice button[aria-pressed='true'] {
+    background: var(--water-deep);
+    color: var(--surface);
+  }
+  .choice button:disabled {
+    color: var(--soft);
+  }
+  .chart {
+    background: var(--surface);
+    border: 1px solid var(--line);
+    border-radius: 3px;
+    touch-action: pan-y;
+    overflow: hidden;
+    user-select: none;
+  }
+  svg {
+    display: block;
+  }
+  .floor {
+    stroke: var(--line);
+  }
+  .hour {
+    stroke: var(--line);
+    stroke-dasharray: 1 4;
+  }
+  .day {
+    stroke: var(--line);
+    stroke-width: 1.5;
+  }
+  .tick {
+    font-size: 13px;
+    fill: var(--soft);
+  }
+  .tick.major {
+    font-weight: 700;
+    fill: var(--ink);
+  }
+  .water {
+    fill: var(--water-pale);
+    stroke: var(--water);
+    stroke-width: 1.5;
+  }
+  .water.ebbing {
+    fill: var(--ember-wash);
+    stroke: var(--ember-glow);
+  }
+  .step {
+    stroke-width: 1.5;
+  }
+  .step.freeze {
+    fill: var(--ink);
+    fill-opacity: 0.78;
+  }
+  .step.cure {
+    fill: var(--surface);
+    stroke: var(--ink);
+    stroke-dasharray: 2 2;
+  }
+  .step.hold {
+    fill: var(--ember-glow);
+    fill-opacity: 0.9;
+  }
+  .steptext {
+    font-size: 12.5px;
+    fill: var(--ink);
+  }
+  .steptext.freeze {
+    fill: var(--surface);
+  }
+  .steptext.hold {
+    fill: #1a0d05;
+    font-weight: 600;
+  }
+  .proof,
+  .cut {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 2;
+    stroke-linecap: round;
+  }
+  .label {
+    fill: var(--surface);
+  }
+  .hit {
+    fill: transparent;
+  }
+  a:hover .hit,
+  a:focus-visible .hit {
+    fill: var(--water-pale);
+    fill-opacity: 0.5;
+  }
+  .name {
+    font-size: 15px;
+    font-weight: 600;
+    fill: var(--ink);
+  }
+  .code {
+    font-size: 12px;
+    fill: var(--soft);
+  }
+  .now {
+    stroke: var(--ember-glow);
+    stroke-width: 2.5;
+  }
+  .nowtext {
+    font-size: 14px;
+    font-weight: 700;
+    fill: var(--ember);
+  }
+  .table {
+    margin-top: 0.5rem;
+  }
+  .table summary {
+    cursor: pointer;
+    color: var(--soft);
+    padding: 0.4rem 0;
+  }
+</style>

@@ -1,0 +1,176 @@
+<script lang="ts">
+  import { getContext, untrack } from 'svelte';
+  import { Input, Textarea } from 'flowbite-svelte';
+  import { FORM_CONTEXT, type FormContext } from './OperationForm.svelte';
+
+  /** One labelled field of an operation's form: text, number, day, time, choice, long text, or a quantity with its unit. */
+  let {
+    name,
+    label,
+    hint = '',
+    kind = 'text',
+    options = [],
+    units = [],
+    value = $bindable(''),
+    unit = $bindable(),
+    optional = false,
+    placeholder = '',
+    list
+  }: {
+    name: string;
+    label: string;
+    hint?: string;
+    kind?: 'text' | 'number' | 'date' | 'time' | 'choice' | 'long' | 'quantity' | 'tick';
+    options?: readonly { value: string; name: string }[];
+    units?: readonly string[];
+    value?: string;
+    unit?: string;
+    optional?: boolean;
+    placeholder?: string;
+    list?: string;
+  } = $props();
+
+  const form = getContext<FormContext | undefined>(FORM_CONTEXT);
+  // Without scripts a refused form comes back with what was typed.
+  untrack(() => {
+    const typed = form?.value(name);
+    if (typed !== undefined && kind !== 'tick') value = typed;
+    const typedUnit = form?.value(`${name}:unit`);
+    if (typedUnit !== undefined) unit = typedUnit;
+    unit ??= units[0];
+  });
+  const trouble = $derived(form?.answer()?.fields[name]);
+  const id = $props.id();
+  const described = $derived(
+    [hint ? `${id}-hint` : '', trouble ? `${id}-trouble` : ''].filter(Boolean).join(' ') || undefined
+  );
+  const look =
+    'min-h-12 text-base bg-(--surface) dark:bg-(--surface) text-(--ink) dark:text-(--ink) border-(--strong-line) dark:border-(--strong-line) rounded-[3px] placeholder:text-(--soft)';
+  const shared = $derived({
+    id,
+    name,
+    'aria-invalid': trouble ? ('true' as const) : undefined,
+    'aria-describedby': described
+  });
+</script>
+
+<div class="field" class:bad={trouble} class:tick={kind === 'tick'}>
+  {#if kind === 'tick'}
+    <label for={id}><input type="checkbox" {...shared} checked={value === 'on'} /> {label}</label>
+  {:else}
+    <label for={id}
+      >{label}{#if optional}<span class="soft"> · may stay empty</span>{/if}</label
+    >
+    {#if kind === 'choice'}
+      <select {...shared} bind:value class="w-full {look}">
+        {#each options as option (option.value)}<option value={option.value}>{option.name}</option>{/each}
+      </select>
+    {:else if kind === 'long'}
+      <Textarea {...shared} bind:value rows={3} {placeholder} class="w-full {look}" />
+    {:else if kind === 'quantity'}
+      <div class="pair">
+        <input {...shared} class="big {look}" inputmode="decimal" autocomplete="off" bind:value {placeholder} />
+        {#if units.length > 1}
+          <select name="{name}:unit" aria-label="Unit of {label}" bind:value={unit} class={look}>
+            {#each units as each (each)}<option>{each}</option>{/each}
+          </select>
+        {:else}
+          <span class="unit">{units[0]}</span><input type="hidden" name="{name}:unit" value={units[0]} />
+        {/if}
+      </div>
+    {:else}
+      <Input
+        {...shared}
+        type={kind === 'date' ? 'date' : kind === 'time' ? 'datetime-local' : 'text'}
+        inputmode={kind === 'number' ? 'decimal' : undefined}
+        autocomplete="off"
+        {list}
+        {placeholder}
+        bind:value
+        class={look}
+      />
+    {/if}
+  {/if}
+  {#if hint}<p class="hint soft" id="{id}-hint">{hint}</p>{/if}
+  {#if trouble}
+    <p class="wrong" id="{id}-trouble">
+      {trouble.message}
+      {#each trouble.candidates ?? [] as candidate (candidate)}
+        <button type="button" class="which" onclick={() => (value = candidate)}>{candidate}</button>
+      {/each}
+    </p>
+  {/if}
+</div>
+
+<style>
+  .field {
+    display: grid;
+    gap: 0.2rem;
+    align-content: start;
+    min-width: 0;
+    grid-template-columns: minmax(0, 1fr);
+  }
+  label {
+    font-weight: 600;
+  }
+  .tick label {
+    display: flex;
+    align-items: center;
+    gap: 0.6rem;
+    min-height: 48px;
+    font-weight: 400;
+  }
+  .tick input {
+    width: 26px;
+    height: 26px;
+    border-color: var(--strong-line);
+    accent-color: var(--water-deep);
+  }
+  .pair {
+    display: flex;
+  }
+  .pair .big {
+    flex: 1;
+    min-width: 0;
+    font-size: 1.25rem;
+    font-weight: 600;
+    padding: 0.3rem 0.6rem;
+    border-width: 1px;
+  }
+  .pair select {
+    border-width: 1px;
+    border-left: 0;
+    padding: 0 2.2rem 0 0.7rem;
+    width: auto;
+    flex: none;
+  }
+  .unit {
+    display: flex;
+    align-items: center;
+    padding: 0 0.8rem;
+    border: 1px solid var(--strong-line);
+    border-left: 0;
+    border-radius: 0 3px 3px 0;
+    background: var(--sunk);
+  }
+  .hint {
+    font-size: 0.9rem;
+  }
+  .wrong {
+    color: var(--ember);
+    font-weight: 600;
+  }
+  .bad :global(input),
+  .bad :global(select) {
+    border-color: var(--ember);
+  }
+  .which {
+    min-height: 44px;
+    padding: 0 0.8rem;
+    margin: 0.2rem 0.3rem 0 0;
+    border: 2px solid var(--ember);
+    border-radius: 3px;
+    background-color: var(--surface);
+    color: var(--ink);
+  }
+</style>

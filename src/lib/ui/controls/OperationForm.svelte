@@ -1,0 +1,175 @@
+<script lang="ts" module>
+  import type { FormAnswer } from '$lib/server/forms.ts';
+
+  export interface FormContext {
+    readonly answer: () => FormAnswer | null;
+    readonly value: (name: string) => string | undefined;
+  }
+  export const FORM_CONTEXT = Symbol('form');
+</script>
+
+<script lang="ts">
+  import { enhance } from '$app/forms';
+  import { page } from '$app/state';
+  import { onMount, setContext, type Snippet } from 'svelte';
+  import { Button } from 'flowbite-svelte';
+
+  /**
+   * The form of one operation: sends once however often it is pressed, keeps what was typed through a reload or a refusal,
+   * and shows each refusal on its field.
+   */
+  let {
+    operation,
+    subject = '',
+    seen,
+    submit,
+    tone = 'plain',
+    onDone,
+    children
+  }: {
+    operation: string;
+    subject?: string;
+    seen?: number;
+    submit: string;
+    tone?: 'plain' | 'ember';
+    onDone?: (result: Record<string, unknown>) => void;
+    children: Snippet;
+  } = $props();
+
+  const mine = (form: unknown): FormAnswer | null => {
+    const answer = form as FormAnswer | null;
+    if (!answer || answer.operation !== operation) return null;
+    return answer.values.piece === undefined || subject === '' || answer.values.piece === subject ? answer : null;
+  };
+  const answer = $derived(mine(page.form));
+  const draftName = $derived(`ember-draft:${operation}:${subject}`);
+  let busy = $state(false);
+  let said = $state('');
+  let element = $state<HTMLFormElement>();
+
+  setContext<FormContext>(FORM_CONTEXT, {
+    answer: () => answer,
+    value: (name) => answer?.values[name]
+  });
+
+  const named = () =>
+    [...(element?.elements ?? [])].filter(
+      (each): each is HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement =>
+        (each instanceof HTMLInputElement ||
+          each instanceof HTMLSelectElement ||
+          each instanceof HTMLTextAreaElement) &&
+        each.name !== '' &&
+        !each.name.startsWith('_') &&
+        each.type !== 'hidden'
+    );
+  function keep() {
+    const values = Object.fromEntries(
+      named().map((each) => [
+        each.name,
+        each instanceof HTMLInputElement && each.type === 'checkbox' ? each.checked : each.value
+      ])
+    );
+    try {
+      localStorage.setItem(draftName, JSON.stringify(values));
+    } catch {
+      // A full or forbidden storage only costs the draft.
+    }
+  }
+  onMount(() => {
+    try {
+      const kept = JSON.parse(localStorage.getItem(draftName) ?? 'null') as Record<string, string | boolean> | null;
+      if (!kept) return;
+      for (const each of named()) {
+        const value = kept[each.name];
+        if (value === undefined) continue;
+        if (each instanceof HTMLInputElement && each.type === 'checkbox') each.checked = value === true;
+        else if (typeof value === 'string' && each.value !== value) each.value = value;
+        else continue;
+        each.dispatchEvent(new Event('input', { bubbles: true }));
+        each.dispatchEvent(new Event('change', { bubbles: true }));
+      }
+    } catch {
+      localStorage.removeItem(draftName);
+    }
+  });
+</script>
+
+<form
+  method="POST"
+  action="?/{operation}"
+  bind:this={element}
+  oninput={keep}
+  onchange={keep}
+  novalidate
+  data-operation={operation}
+  use:enhance={() => {
+    busy = true;
+    said = '';
+    return async ({ result, update }) => {
+      busy = false;
+      if (result.type === 'success' || result.type === 'redirect') {
+        localStorage.removeItem(draftName);
+        said = 'Done, and in the ledger.';
+        if (result.type === 'success') onDone?.((result.data as unknown as FormAnswer)?.result ?? {});
+      } else if (result.type === 'error') {
+        said = 'It did not reach the house. What you typed is kept; send it again.';
+        return;
+      }
+      await update({ reset: result.type === 'success' });
+      element?.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
+    };
+  }}
+>
+  <input type="hidden" name="_key" value={page.data.formKey + subject} />
+  {#if seen !== undefined}<input
+      type="hidden"
+      name="_seen"
+      value={answer?.conflict ? answer.values._seen : seen}
+    />{/if}
+  {@render children()}
+  {#if answer && !answer.ok}
+    <div class="trouble" role="alert">
+      <p>{answer.message}</p>
+      {#if answer.conflict}
+        <details open>
+          <summary>Both, side by side</summary>
+          <pre>{JSON.stringify(answer.conflict.newer ?? answer.conflict.first, null, 1)}</pre>
+          <pre>{JSON.stringify(answer.values, null, 1)}</pre>
+          <a class="link" href={page.url.pathname + page.url.search} data-sveltekit-reload>Look at it as it is now</a>
+        </details>
+      {/if}
+    </div>
+  {/if}
+  <div class="send">
+    <Button
+      type="submit"
+      disabled={busy}
+      class="min-h-12 px-5 text-base font-semibold {tone === 'ember'
+        ? 'bg-(--ember) hover:bg-(--ember) dark:bg-(--ember) dark:hover:bg-(--ember) text-(--on-ember) focus-within:ring-0'
+        : 'bg-primary-700 hover:bg-primary-800 text-white focus-within:ring-0'}"
+    >
+      {busy ? 'Writing …' : submit}
+    </Button>
+    <span role="status" class="soft">{said}</span>
+  </div>
+</form>
+
+<style>
+  form {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    gap: 0.85rem;
+  }
+  .send {
+    display: flex;
+    align-items: center;
+    gap: 0.8rem;
+    flex-wrap: wrap;
+  }
+  pre {
+    font-size: 0.8rem;
+    white-space: pre-wrap;
+    border-top: 1px solid var(--line);
+    padding: 0.3rem 0;
+  }
+</style>

@@ -1,0 +1,70 @@
+<script lang="ts">
+  import type { PieceChoice } from '$lib/server/choices.ts';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import LevelMark from '../marks/LevelMark.svelte';
+
+  /** Which piece lies on the bench: a row of touchable pieces, kept in the address so that a reload finds it again. */
+  let { pieces, chosen, empty }: { pieces: readonly PieceChoice[]; chosen: string | null; empty: string } = $props();
+</script>
+
+{#if pieces.length === 0}
+  <p class="sheet">{empty} <a class="link" href="/receive">Receive a lot</a></p>
+{:else}
+  <div class="pick" role="group" aria-label="Piece on the bench">
+    {#each pieces as piece (piece.id)}
+      <a
+        href="{page.url.pathname}?piece={piece.id}"
+        aria-current={piece.id === chosen ? 'true' : undefined}
+        onclick={(event) => {
+          event.preventDefault();
+          void goto(`${page.url.pathname}?piece=${piece.id}`, { noScroll: true, keepFocus: true });
+        }}
+      >
+        <LevelMark state={piece.raw} size={24} />
+        <span><b>{piece.name}</b><span class="soft">{piece.id}</span></span>
+      </a>
+    {/each}
+  </div>
+{/if}
+
+<style>
+  .pick {
+    display: flex;
+    gap: 0.4rem;
+    overflow-x: auto;
+    padding: 0.2rem 0.2rem 0.7rem;
+  }
+  a {
+    display: flex;
+    align-items: center;
+    gap: 0.5rem;
+    flex: none;
+    min-height: 56px;
+    max-width: 15rem;
+    padding: 0 0.8rem;
+    background: var(--surface);
+    border: 1px solid var(--line);
+    border-radius: 3px;
+  }
+  a[aria-current] {
+    border: 2px solid var(--ink);
+    background: var(--water-pale);
+  }
+  a > span {
+    display: grid;
+    line-height: 1.2;
+    min-width: 0;
+  }
+  b {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .soft {
+    font-size: 0.85rem;
+  }
+  [aria-current] .soft {
+    color: var(--ink);
+  }
+</style>

@@ -1,0 +1,25 @@
+<script lang="ts">
+  import Clock from '@lucide/svelte/icons/clock-3';
+  import Box from '@lucide/svelte/icons/package-open';
+  import Snowflake from '@lucide/svelte/icons/snowflake';
+  import Layers from '@lucide/svelte/icons/layers-2';
+  import Slice from '@lucide/svelte/icons/slice';
+  import Bell from '@lucide/svelte/icons/concierge-bell';
+  import Book from '@lucide/svelte/icons/book-open';
+  import Home from '@lucide/svelte/icons/house';
+
+  let { path }: { path: string } = $props();
+  const icons: Record<string, typeof Clock> = {
+    '/': Clock,
+    '/receive': Box,
+    '/freeze': Snowflake,
+    '/cure': Layers,
+    '/slice': Slice,
+    '/serve': Bell,
+    '/ledger': Book,
+    '/house': Home
+  };
+  const Icon = $derived(icons[path] ?? Clock);
+</script>
+
+<Icon size={22} strokeWidth={1.75} aria-hidden="true" />

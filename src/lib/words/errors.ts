@@ -1,0 +1,123 @@
+import type { ErrorCode, ErrorDetails } from '../core/errors.ts';
+
+const FIELD_NAMES: Record<string, string> = {
+  species: 'Species',
+  mass: 'Weight',
+  thickness: 'Thickness',
+  core: 'Core temperature',
+  caughtOn: 'Day of catch or harvest',
+  supplier: 'Supplier',
+  reason: 'Reason',
+  farmSystem: 'How it was farmed',
+  salt: 'Salt',
+  sugar: 'Sugar',
+  hours: 'Time',
+  celsius: 'Temperature',
+  target: 'Salt wanted in the middle',
+  startCore: 'Core at the start',
+  air: 'Freezer air',
+  reading: 'Reading',
+  at: 'When',
+  length: 'Length',
+  height: 'Height',
+  width: 'Width',
+  angle: 'Angle',
+  label: 'Tray',
+  name: 'Name',
+  zone: 'Time zone',
+  route: 'Route',
+  piece: 'Piece',
+  massAfter: 'Weight after',
+  frozenAt: 'Frozen at',
+  frozenFor: 'Frozen for',
+  issuer: 'Issuer',
+  place: 'Place',
+  control: 'Clock',
+  ownWidening: 'Owning it',
+  patch: 'Change',
+  happened: 'When it happened',
+  warnMinutes: 'Warning time',
+  rawShareOfIceDays: 'Share of ice days',
+  dateMarkDays: 'Date mark',
+  currency: 'Currency',
+  actor: 'Who',
+  log: 'Log',
+  sensor: 'Sensor',
+  cycle: 'Cycle',
+  seq: 'Entry',
+  pricePerKg: 'Price',
+  grams: 'Weight',
+  thicknessMm: 'Thickness'
+};
+
+/** A field's name as a person reads it. */
+export const fieldName = (field: string): string => FIELD_NAMES[field] ?? field;
+
+const number = (value: unknown) =>
+  typeof value === 'number' ? String(Math.round(value * 1000) / 1000) : String(value);
+
+function range(details: ErrorDetails): string {
+  let { min, max } = details;
+  let unit = details.unit ?? '';
+  // Shares are kept as 0 to 1 and said in per cent; long spans are said in hours.
+  const scale = (value: number | undefined, factor: number) => (value === undefined ? undefined : value * factor);
+  if (details.kind === 'concentration') [min, max, unit] = [scale(min, 100), scale(max, 100), '%'];
+  if (details.kind === 'duration') [min, max, unit] = [scale(min, 1 / 3600), scale(max, 1 / 3600), 'h'];
+  const spaced = unit ? ` ${unit}` : '';
+  if (min !== undefined && max !== undefined) return `must be ${number(min)} to ${number(max)}${spaced}`;
+  if (max !== undefined) return `must be at most ${number(max)}${spaced}`;
+  if (min !== undefined) return `must be at least ${number(min)}${spaced}`;
+  return 'is out of range';
+}
+
+const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => string> = {
+  'quantity.empty': (_, field) => `${field}: write a figure with its unit.`,
+  'quantity.unreadable': ({ seen }, field) => `${field}: "${seen}" cannot be read as a figure with a unit.`,
+  'quantity.unit-unknown': ({ seen, candidates }, field) =>
+    `${field}: "${seen}" is not a unit known here. Use ${candidates?.join(', ')}.`,
+  'quantity.unit-missing': ({ seen, candidates }, field) =>
+    `${field}: "${seen}" of what? Use ${candidates?.join(', ')}.`,
+  'quantity.ambiguous': ({ seen, candidates }, field) =>
+    `${field}: "${seen}" could be ${candidates?.join(' or ')}. Which one?`,
+  'quantity.out-of-range': (details, field) => `${field} ${range(details)}; saw ${number(details.seen)}.`,
+  'number.not-finite': ({ seen }, field) => `${field}: "${seen}" is not a number.`,
+  'time.unreadable': ({ seen }, field) => `${field}: "${seen}" cannot be read as a time.`,
+  'time.in-future': ({ seen }, field) => `${field}: ${seen} has not happened yet.`,
+  'time.out-of-order': ({ seen }, field) => `${field}: ${seen ?? 'this'} lies before what it follows.`,
+  'time.zone-unknown': ({ seen }, field) => `${field}: "${seen}" is not a known zone, such as Europe/Oslo.`,
+  'species.unknown': ({ seen }) => `Species "${seen}" is not in the catalogue. Pick one from the list.`,
+  'profile.unknown': ({ seen }) => `Rule profile "${seen}" is not known here.`,
+  'place.unknown': ({ seen }) => `There is no place "${seen}".`,
+  'record.kind-unknown': ({ seen }) => `The ledger holds a kind of entry ("${seen}") this version does not know.`,
+  'record.version-unknown': ({ seen }) => `The ledger holds an entry of a newer version (${seen}).`,
+  'record.body-invalid': ({ field, seen }) =>
+    `That change would not make a whole entry: ${field ?? ''} ${seen ?? ''}`.trim(),
+  'record.not-found': ({ seen }, field) => `${field} ${seen ?? ''} is not on record.`,
+  'record.not-amendable': ({ seen }) => `An entry of kind ${seen} cannot be amended.`,
+  'record.widens-without-owner': ({ seen }) =>
+    `This would open a window wider than the record did (${seen}). Tick that you own it; your name and reason stay on it.`,
+  'record.not-allowed-now': ({ seen, route }) =>
+    route
+      ? `This piece may not be served ${route}: its window is ${String(seen).replace('-', ' ')}.`
+      : `Not now: the piece is ${seen}.`,
+  'record.stale': () => 'Somebody changed this meanwhile. Look at both below; nothing of yours was written.',
+  'record.key-reused': () => 'This form was sent before with other contents. Nothing was written the second time.',
+  'record.mass-exceeded': ({ max, seen }, field) =>
+    `${field}: ${seen} is more than the ${number(Math.round(Number(max)))} g that are there.`,
+  'store.read-only': () => 'The record cannot be written to: the file is read-only. Nothing was saved.',
+  'store.full': () => 'The record is full or its disk is. Nothing was saved; free some space and send it again.',
+  'form.incomplete': (_, field) => `${field} is needed.`,
+  'form.value-unknown': ({ seen, taken }, field) =>
+    taken ? `${field}: "${seen}" is here already.` : `${field}: ${seen} cannot be used.`,
+  'person.required': () => 'Say who you are first: pick your name at the top.',
+  'person.unknown': ({ seen }) => `Nobody here goes by ${seen}.`,
+  'request.too-large': ({ max }) => `That is too large to take: at most ${number(max)} bytes.`,
+  'request.foreign-origin': () => 'That came from another site and was not taken.',
+  'request.not-json': () => 'That cannot be read as JSON.',
+  'request.unknown-path': ({ seen }) => `There is nothing at ${seen}.`
+};
+
+/** What went wrong, in a sentence that names the field, the unit and the range. */
+export function errorSentence(code: ErrorCode, details: ErrorDetails = {}): string {
+  return SENTENCES[code](details, details.field ? fieldName(details.field) : 'This');
+}

@@ -1,0 +1,150 @@
+import type { Reason, Route, WindowState } from '../core/rules/window.ts';
+import { formatDuration } from '../core/measure/format.ts';
+
+/** Every sentence the product says about a finding, by code. */
+
+export const ROUTE_WORDS: Record<Route, string> = {
+  raw: 'Raw',
+  cured: 'Cured',
+  acid: 'Acid',
+  seared: 'Seared',
+  cooked: 'Cooked'
+};
+
+export const STATE_WORDS: Record<WindowState, string> = {
+  'not-cleared': 'Not cleared',
+  locked: 'Locked until',
+  open: 'Open until',
+  ebbing: 'Ebbing',
+  closed: 'Closed',
+  never: 'Never raw'
+};
+
+type Seen = Reason['seen'];
+const text = (seen: Seen, key: string) => String(seen[key] ?? '');
+const hours = (seen: Seen, key: string) => formatDuration(Number(seen[key] ?? 0));
+const degrees = (value: unknown) => `${Number(value).toFixed(1).replace('-', '\u2212')}\u00a0°C`;
+
+const SENTENCES: Record<string, (seen: Seen) => string> = {
+  'source.named': (seen) => `Bought from a named supplier: ${text(seen, 'supplier')}.`,
+  'source.unknown': () => 'Not cleared: nobody has said whether it comes from a commercial source.',
+  'source.not-commercial': () => 'Caught outside the trade. It may not be served to guests.',
+  'decision.cooked-only': (seen) => `Taken in for cooking only: ${text(seen, 'reason')}.`,
+  'decision.sent-back': (seen) => `Sent back: ${text(seen, 'reason')}.`,
+  'decision.hold-to-freeze': () => 'Not cleared: taken in to be frozen first, and no freezing record yet.',
+  'toxins.licensed-only': () =>
+    'Puffer family: licensed hands and the licensed channel only. No preparation advice is given here.',
+  'toxins.raw-blood': () => 'The raw blood is toxic: cooked only.',
+  'toxins.purging-oil': () => 'Not cleared: purging oil. Many authorities advise against selling it at all.',
+  'toxins.area-cleared': (seen) => `Its grounds are cleared by a paper from ${text(seen, 'issuer')}.`,
+  'toxins.area-unknown': (seen) =>
+    `Not cleared: a ciguatera species, and no paper clears its grounds${seen.area ? ` (${text(seen, 'area')})` : ''}. Neither cold, acid, salt nor heat removes the toxin.`,
+  'shellfish.tagged': (seen) =>
+    `Tag ${text(seen, 'reference')} from ${text(seen, 'issuer')}; kept ${text(seen, 'keepDays')} days after the last is served.`,
+  'shellfish.no-tag': () => 'Not cleared: shellfish without its tag.',
+  'parasites.group-not-covered': (seen) =>
+    `The freezing rule of this profile does not name this kind (${text(seen, 'group')}).`,
+  'parasites.group-exempt': (seen) => `This kind (${text(seen, 'group')}) is exempt from parasite freezing.`,
+  'parasites.species-exempt': (seen) => `${text(seen, 'species')} is on the list of exempt tunas.`,
+  'parasites.farm-exempt': (seen) => `Farmed on feed without parasites, by a statement from ${text(seen, 'issuer')}.`,
+  'parasites.supplier-froze': (seen) =>
+    `Frozen by the supplier (${text(seen, 'issuer')}) for ${text(seen, 'holdHours')} h or more at or below ${degrees(seen.holdCelsius)}.`,
+  'parasites.frozen-here': (seen) =>
+    `Frozen here for ${text(seen, 'holdHours')} h at or below ${degrees(seen.holdCelsius)}, counted by the ${text(seen, 'clock')} clock, readings taken ${seen.accuracy === 'strict' ? 'strictly (accuracy added)' : 'plainly'}.`,
+  'parasites.hold-running': (seen) =>
+    `In the freezer: ${hours(seen, 'heldSeconds')} proven of ${text(seen, 'holdHours')} h at or below ${degrees(seen.holdCelsius)} by the ${text(seen, 'clock')} clock${Number(seen.excursions) > 0 ? `; started anew after ${text(seen, 'excursions')} warm reading` : ''}${Number(seen.gaps) > 0 ? '; started anew after a gap in the readings' : ''}.`,
+  'parasites.core-on-its-way': (seen) =>
+    `In the freezer; no reading proves the core yet. Counted from the slow end of the forecast, ${text(seen, 'holdHours')} h at or below ${degrees(seen.holdCelsius)}.`,
+  'parasites.freezer-too-warm': (seen) =>
+    `Not cleared: this freezer's air is too warm for the core ever to reach ${degrees(seen.holdCelsius)}, and no core reading proves it.`,
+  'parasites.no-farm-paper': () =>
+    'Not cleared: the farm’s feed statement is missing, and there is no freezing record.',
+  'parasites.paper-expired': () => 'Not cleared: the paper had expired when the lot came in.',
+  'parasites.not-frozen': () => 'Not cleared: no freezing record, and no exemption in this rule book.',
+  'parasites.fluke-not-cleared': (seen) =>
+    `Not cleared: flukes of ${seen.water === 'unknown' ? 'unknown' : text(seen, 'water')} water are not killed by these cycles.`,
+  'temperature.not-taken': () => 'Not cleared: no core temperature was taken at the door.',
+  'temperature.arrived-warm': (seen) =>
+    `Not cleared: it came in at ${text(seen, 'typed')}; the limit is ${degrees(seen.limitC)} (${text(seen, 'limitF')} °F).`,
+  'temperature.arrived-cold': (seen) =>
+    `Came in at ${text(seen, 'typed')}; the limit is ${degrees(seen.limitC)} (${text(seen, 'limitF')} °F).`,
+  'temperature.held-warm': (seen) =>
+    `Read at ${text(seen, 'typed')} in the cold, above ${degrees(seen.limitC)}, and no cold reading followed in 4 h.`,
+  'histamine.no-chill-record': () =>
+    'Not cleared: a histamine fish without a record that it was chilled aboard. Neither freezing nor cooking undoes histamine.',
+  'histamine.within-budget': (seen) =>
+    `Warm time spent: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} above ${degrees(seen.aboveC)}.`,
+  'histamine.budget-spent': (seen) =>
+    `Its warm hours are used up: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} above ${degrees(seen.aboveC)}.`,
+  'time-control.tray': (seen) =>
+    `On ${text(seen, 'label')} under time control: ${text(seen, 'hours')} h from the cold, then discarded.`,
+  'time-control.too-warm': (seen) =>
+    `On ${text(seen, 'label')}: read above the ceiling of the ${text(seen, 'hours')} h clock; discard it.`,
+  'date-mark.day': (seen) =>
+    `Date mark: ${text(seen, 'days')} days, the day it was opened being day 1${Number(seen.frozenDays) > 0 ? `; ${text(seen, 'frozenDays')} frozen days not counted` : ''}.`,
+  'date-mark.paused': () => 'Frozen: days do not count towards the date mark.',
+  'freshness.raw-share': (seen) =>
+    `Raw service uses the first ${Math.round(Number(seen.share) * 100)} % of about ${text(seen, 'iceDays')} days on ice, caught ${text(seen, 'caughtOn')}, held at an assumed ${degrees(seen.celsius)}.`,
+  'freshness.paused': () => 'Frozen: the freshness clock stands still.',
+  'freshness.no-catch-date': () => 'Not cleared: the day of catch or harvest is not known.',
+  'handling.cured': () => 'It has been in a cure: no longer a raw piece.',
+  'handling.cure-running': (seen) =>
+    `In a ${seen.method === 'cover' ? 'cover cure' : 'weighed cure'} for ${text(seen, 'hours')} h; opens when somebody takes it out.`,
+  'handling.cure-ended': () => 'Taken out of its cure. Cured is still a raw route for parasites.',
+  'handling.served': () => 'All of it has been served.',
+  'handling.discarded': () => 'Discarded.',
+  'handling.divided': () => 'All of it has become other pieces.',
+  'handling.parent-discarded': () => 'The piece it came from was discarded.'
+};
+
+const CHANGES: Record<string, string> = {
+  'area-document': 'A paper that clears the harvest area, or a feed statement for farmed fish.',
+  'authority-word': 'Only the word of your authority.',
+  'catch-date': 'The day of catch or harvest.',
+  'chill-record': 'The boat’s chilling record.',
+  'cold-reading-in-time': 'A reading at or below the limit within 4 h of the warm one.',
+  'cook-or-authority': 'Cook it, or ask your authority.',
+  'core-reading-or-colder-freezer': 'A core reading at or below the threshold, or a colder freezer.',
+  'freeze-or-statement': 'A freezing cycle here with its readings, or the supplier’s freezing statement.',
+  'farm-paper-or-freeze': 'The farm’s feed statement, or a freezing cycle with its readings.',
+  'hold-and-read': 'Keep it frozen, and take a reading when the clock has run.',
+  'name-the-source': 'Say whether the source is commercial.',
+  'send-back-or-answer-for': 'Send it back; only your authority or the receiving record can change this.',
+  'shellfish-tag': 'The tag with harvest area and date.',
+  'take-core-temperature': 'The core temperature on arrival.',
+  'end-the-cure': 'Take it out of the cure and record it.'
+};
+
+/** The sentence of a reason. An unknown code is said as a code, never swallowed. */
+export function sentence(reason: Pick<Reason, 'code' | 'seen'>): string {
+  return SENTENCES[reason.code]?.(reason.seen) ?? reason.code;
+}
+
+/** What would change a reason; null where nothing would. */
+export function wouldChange(reason: Pick<Reason, 'wouldChange'>): string | null {
+  return reason.wouldChange === null ? null : (CHANGES[reason.wouldChange] ?? reason.wouldChange);
+}
+
+/** A short name for something missing, for a card. */
+export function missingWord(code: string): string {
+  const short: Record<string, string> = {
+    'parasites.no-farm-paper': 'feed statement',
+    'parasites.not-frozen': 'freezing record',
+    'parasites.paper-expired': 'a paper in date',
+    'parasites.fluke-not-cleared': 'an answer on flukes',
+    'parasites.freezer-too-warm': 'a colder freezer',
+    'decision.hold-to-freeze': 'freezing record',
+    'temperature.not-taken': 'core temperature',
+    'temperature.arrived-warm': 'an answer to a warm delivery',
+    'histamine.no-chill-record': 'chilling record',
+    'shellfish.no-tag': 'shellfish tag',
+    'source.unknown': 'its source',
+    'toxins.area-unknown': 'harvest-area paper',
+    'toxins.purging-oil': 'authority’s word',
+    'freshness.no-catch-date': 'day of catch'
+  };
+  return short[code] ?? code;
+}
+
+export const CODES_WITH_WORDS = Object.keys(SENTENCES);
+export const CHANGES_WITH_WORDS = Object.keys(CHANGES);

@@ -1,0 +1,43 @@
+import type { Task } from '../core/service/hands.ts';
+import { missingWord } from './findings.ts';
+
+const WORDS: Record<Task['code'], (seen: Task['seen']) => string> = {
+  'tray-discard': (seen) => `Discard ${seen.label}`,
+  'cure-due': (seen) => (seen.method === 'cover' ? 'Take out of the cover cure' : 'Take out of the weighed cure'),
+  'freeze-reading': (seen) => `Read ${seen.place}`,
+  'freeze-proof': (seen) => `Prove the freeze: read ${seen.place}`,
+  'window-closes': () => 'Last raw window closes',
+  'paper-missing': (seen) => `Wanted: ${missingWord(String(seen.missing))}`,
+  'leftover-closed': () => 'Decide: every window is closed'
+};
+
+/** What hands have to do. */
+export const taskWords = (task: Pick<Task, 'code' | 'seen'>): string => WORDS[task.code](task.seen);
+
+const KIND_WORDS: Record<string, string> = {
+  'lot.received': 'Lot received',
+  'evidence.attached': 'Paper attached',
+  'piece.made': 'Piece made',
+  'piece.gave': 'Piece divided',
+  'freeze.started': 'Into the freezer',
+  'freeze.read': 'Freezer reading',
+  'freeze.ended': 'Out of the freezer',
+  'cure.started': 'Cure begun',
+  'cure.ended': 'Out of the cure',
+  'piece.sliced': 'Sliced',
+  'cold.read': 'Cold reading',
+  'hold.started': 'Tray started',
+  'hold.read': 'Tray reading',
+  'piece.served': 'Served',
+  'piece.discarded': 'Discarded',
+  'house.set': 'House set',
+  'person.joined': 'Person joined',
+  'person.forgotten': 'Person forgotten',
+  'day.signed': 'Day signed',
+  'backup.made': 'Backup made',
+  'clock.behind': 'Clock read behind the ledger',
+  'readings.stored': 'Sensor log kept',
+  'entry.amended': 'Amended'
+};
+/** The name of a kind of entry. */
+export const kindWords = (kind: string): string => KIND_WORDS[kind] ?? kind;

@@ -1,0 +1,298 @@
+<script lang="ts">
+  import '../app.css';
+  import { invalidateAll, goto } from '$app/navigation';
+  import { page, navigating } from '$app/state';
+  import { onMount } from 'svelte';
+  import { formatDuration } from '$lib/core/measure/format.ts';
+  import { houseNow, setServerTime, startClock } from '$lib/ui/clock.svelte.ts';
+  import { dayAndTime } from '$lib/ui/format.ts';
+  import { followChanges } from '$lib/ui/live.ts';
+  import { PLACES } from '$lib/ui/places.ts';
+  import PlaceIcon from '$lib/ui/marks/PlaceIcon.svelte';
+  import type { LayoutProps } from './$types';
+
+  let { data, children }: LayoutProps = $props();
+  let lost = $state(false);
+  let panel = $state<'find' | 'keys' | null>(null);
+
+  // The first paint, on the server too, stands at the server's time.
+  // svelte-ignore state_referenced_locally
+  setServerTime(data.now, data.frozen);
+  $effect(() => setServerTime(data.now, data.frozen));
+  const now = $derived(houseNow());
+
+  onMount(() => {
+    const stopClock = data.frozen ? () => {} : startClock();
+    let pending: ReturnType<typeof setTimeout> | undefined;
+    let seen = data.head;
+    const stop = followChanges((message) => {
+      lost = message.kind === 'lost';
+      if (message.kind === 'lost') return;
+      const latest = message.kind === 'change' ? message.data.seq : message.data.head;
+      if (latest <= seen) return;
+      seen = latest;
+      clearTimeout(pending);
+      pending = setTimeout(() => void invalidateAll(), 120);
+    });
+    document.documentElement.dataset.ready = 'yes';
+    return () => {
+      stop();
+      stopClock();
+      clearTimeout(pending);
+    };
+  });
+
+  function keys(event: KeyboardEvent) {
+    const target = event.target as HTMLElement;
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    if (target.closest('input, select, textarea, [contenteditable]')) return;
+    const place = PLACES.find(({ key }) => key === event.key);
+    if (place) void goto(place.path);
+    else if (event.key === 'n') void goto('/receive');
+    else if (event.key === '/') panel = 'find';
+    else if (event.key === '?') panel = 'keys';
+    else return;
+    event.preventDefault();
+  }
+  const here = (path: string) => (path === '/' ? page.url.pathname === '/' : page.url.pathname.startsWith(path));
+</script>
+
+<svelte:window onkeydown={keys} />
+<svelte:head><title>Ember Tide · {data.house.name}</title></svelte:head>
+
+<a class="skip" href="#main">To the content</a>
+<div class="frame">
+  <nav class="rail" aria-label="Places">
+    <a class="brand" href="/" aria-label="Ember Tide, to Now">
+      <svg viewBox="0 0 40 26" width="40" height="26" aria-hidden="true">
+        <circle cx="20" cy="11" r="6" class="sun" />
+        <path d="M1 17c5-5 9-5 13 0s8 5 12 0 8-5 13 0" class="wave" />
+        <path d="M1 23c5-4 9-4 13 0s8 4 12 0 8-4 13 0" class="wave" />
+      </svg>
+      <span>Ember Tide</span>
+    </a>
+    <ul>
+      {#each PLACES as place (place.path)}
+        <li>
+          <a href={place.path} aria-current={here(place.path) ? 'page' : undefined} aria-keyshortcuts={place.key}>
+            <PlaceIcon path={place.path} />
+            <span>{place.name}</span>
+          </a>
+        </li>
+      {/each}
+    </ul>
+    <div class="foot">
+      <button type="button" onclick={() => (panel = 'find')} aria-keyshortcuts="/"><kbd>/</kbd> Find</button>
+      <button type="button" onclick={() => (panel = 'keys')} aria-keyshortcuts="?"><kbd>?</kbd> Keys</button>
+    </div>
+  </nav>
+
+  <div class="body">
+    <header class="top">
+      <div class="where">
+        <b>{data.house.name}</b>
+        <time class="soft" datetime={new Date(now).toISOString()}>{dayAndTime(now, data.house.zone)}</time>
+      </div>
+      {#if lost}<span class="lost" role="status">Not connected: showing what was last known</span>{/if}
+      <form method="POST" action="/me" class="me no-print">
+        <input type="hidden" name="back" value={page.url.pathname} />
+        <label for="who">Who is here</label>
+        <select
+          id="who"
+          name="person"
+          value={data.person?.id ?? ''}
+          onchange={(event) => event.currentTarget.form?.requestSubmit()}
+        >
+          <option value="">Nobody yet</option>
+          {#each data.people as person (person.id)}<option value={person.id}>{person.name}</option>{/each}
+        </select>
+        <noscript><button>Set</button></noscript>
+      </form>
+    </header>
+    {#if data.readOnly}<p class="trouble" role="alert">
+        The record is read-only. Nothing can be written until that is mended.
+      </p>{/if}
+    {#if data.behind > 0}
+      <p class="trouble" role="alert">
+        This machine’s clock reads {formatDuration(data.behind)} earlier than the newest entry of the ledger. Set it right:
+        windows shown here may stand open too long.
+      </p>
+    {/if}
+    <main id="main" tabindex="-1" aria-busy={navigating.to !== null}>{@render children()}</main>
+    <footer class="soft">
+      Guidance for trained staff. Your local code, your competent authority and licensed practice decide.
+    </footer>
+  </div>
+</div>
+
+{#if panel === 'find'}
+  {#await import('$lib/ui/Find.svelte') then { default: Find }}<Find close={() => (panel = null)} />{/await}
+{:else if panel === 'keys'}
+  {#await import('$lib/ui/Keys.svelte') then { default: Keys }}<Keys close={() => (panel = null)} />{/await}
+{/if}
+
+<style>
+  .skip {
+    position: absolute;
+    left: -999px;
+    background: var(--surface);
+    padding: 0.5rem 1rem;
+    z-index: 10;
+  }
+  .skip:focus {
+    left: 1rem;
+    top: 0.5rem;
+  }
+  .frame {
+    display: grid;
+    grid-template-columns: 148px minmax(0, 1fr);
+    min-height: 100vh;
+  }
+  .rail {
+    background: var(--rail);
+    color: var(--rail-ink);
+    display: flex;
+    flex-direction: column;
+    position: sticky;
+    top: 0;
+    height: 100vh;
+    overflow-y: auto;
+  }
+  .brand {
+    display: flex;
+    flex-direction: column;
+    gap: 0.2rem;
+    padding: 1rem 1rem 0.9rem;
+    font-weight: 700;
+  }
+  .sun {
+    fill: var(--ember-glow);
+  }
+  .wave {
+    fill: none;
+    stroke: #8cc4da;
+    stroke-width: 2.4;
+    stroke-linecap: round;
+  }
+  .rail ul {
+    display: flex;
+    flex-direction: column;
+  }
+  .rail li a {
+    display: flex;
+    align-items: center;
+    gap: 0.7rem;
+    min-height: 52px;
+    padding: 0 1rem;
+    border-left: 5px solid transparent;
+    font-size: 1.05rem;
+  }
+  .rail li a:hover {
+    background: rgb(255 255 255 / 0.07);
+  }
+  .rail li a[aria-current] {
+    border-left-color: var(--ember-glow);
+    background: rgb(255 255 255 / 0.1);
+    font-weight: 700;
+  }
+  .foot {
+    margin-top: auto;
+    padding: 0.6rem;
+    display: flex;
+    flex-direction: column;
+  }
+  .foot button {
+    min-height: 44px;
+    text-align: left;
+    padding: 0 0.4rem;
+    color: var(--rail-soft);
+  }
+  kbd {
+    display: inline-block;
+    min-width: 1.5rem;
+    text-align: center;
+    border: 1px solid var(--rail-soft);
+    border-radius: 3px;
+    margin-right: 0.35rem;
+  }
+  .body {
+    display: flex;
+    flex-direction: column;
+    min-width: 0;
+  }
+  .top {
+    display: flex;
+    align-items: center;
+    gap: 1rem;
+    padding: 0.55rem 1.4rem;
+    border-bottom: 1px solid var(--line);
+    flex-wrap: wrap;
+  }
+  .where {
+    display: flex;
+    gap: 0.2rem 0.9rem;
+    margin-right: auto;
+    flex-wrap: wrap;
+  }
+  .me {
+    display: flex;
+    align-items: center;
+    gap: 0.5rem;
+  }
+  .me label {
+    color: var(--soft);
+    font-size: 0.9rem;
+  }
+  .me select {
+    min-height: 44px;
+    max-width: 15rem;
+    background-color: var(--surface);
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+    color: var(--ink);
+  }
+  .lost {
+    color: var(--ember);
+    font-weight: 600;
+  }
+  .trouble {
+    margin: 0.8rem 1.4rem 0;
+  }
+  main {
+    padding: 1.1rem 1.4rem 2rem;
+    flex: 1;
+    outline: none;
+  }
+  footer {
+    padding: 0.7rem 1.4rem;
+    border-top: 1px solid var(--line);
+    font-size: 0.9rem;
+  }
+  @media (max-width: 900px) {
+    .frame {
+      grid-template-columns: 92px minmax(0, 1fr);
+    }
+    .brand span {
+      display: none;
+    }
+    .rail li a {
+      flex-direction: column;
+      justify-content: center;
+      gap: 0.15rem;
+      min-height: 68px;
+      padding: 0 0.2rem;
+      font-size: 0.9rem;
+    }
+    main {
+      padding: 1rem;
+    }
+    .top {
+      padding: 0.5rem 1rem;
+    }
+  }
+  @media print {
+    .frame {
+      display: block;
+    }
+  }
+</style>

@@ -1,0 +1,5 @@
+import { theApp } from '$lib/server/app.ts';
+import { nowView } from '$lib/server/queries.ts';
+import type { PageServerLoad } from './$types';
+
+export const load = (() => ({ view: nowView(theApp()) })) satisfies PageServerLoad;

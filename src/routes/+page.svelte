@@ -1,0 +1,137 @@
+<script lang="ts">
+  import Tide from '$lib/ui/charts/Tide.svelte';
+  import { houseNow } from '$lib/ui/clock.svelte.ts';
+  import { moment, until } from '$lib/ui/format.ts';
+  import type { Task } from '$lib/core/service/hands.ts';
+  import { taskWords } from '$lib/words/tasks.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+  const zone = $derived(data.house.zone);
+  const now = $derived(houseNow());
+  const name = $derived(Object.fromEntries(data.view.pieces.map((piece) => [piece.id, piece.name])));
+  // What has a clock comes before what waits for a paper.
+  const soon = $derived(
+    data.view.tasks
+      .filter((task) => task.at < now + 18 * 3600_000)
+      .sort((a, b) => Number(a.code === 'paper-missing') - Number(b.code === 'paper-missing') || a.at - b.at)
+  );
+  const later = $derived(data.view.tasks.length - soon.length);
+  const urgent = (task: Task) => task.code !== 'paper-missing' && task.at - now < 60 * 60_000;
+  // The chart does not need every second.
+  const chartNow = $derived(Math.floor(now / 30_000) * 30_000);
+</script>
+
+<h1 class="unseen">Now</h1>
+{#if data.view.pieces.length === 0}
+  <section class="empty">
+    <h2>The boards are clear</h2>
+    <p>No fish in the house yet. Its first box starts everything: windows, clocks and the tide chart grow from it.</p>
+    <p><a class="big" href="/receive">Receive a lot <kbd>n</kbd></a></p>
+    {#if data.people.length === 0}<p>
+        Nobody is on the list yet either: <a class="link" href="/house">add yourself in House</a> first.
+      </p>{/if}
+  </section>
+{:else}
+  <section aria-labelledby="hands">
+    <h2 id="hands">Hands now</h2>
+    {#if soon.length === 0}
+      <p class="soft">Nothing wants hands in the next hours.</p>
+    {:else}
+      <ol class="queue">
+        {#each soon.slice(0, 9) as task (task.code + task.piece)}
+          <li class:urgent={urgent(task)}>
+            <a href="/piece/{task.piece}">
+              <span class="when">{task.code === 'paper-missing' ? 'waits' : until(task.at, now)}</span>
+              <span class="what">
+                <b>{taskWords(task)}</b>
+                <span class="soft">{name[task.piece]} <span class="code">{task.piece}</span></span>
+                <span class="soft">
+                  {task.code === 'paper-missing' ? 'since' : 'at'}
+                  {moment(task.at, now, zone)}
+                </span>
+              </span>
+            </a>
+          </li>
+        {/each}
+      </ol>
+      {#if soon.length > 9 || later > 0}
+        <p class="soft more">{soon.length > 9 ? `${soon.length - 9} more in the next hours, ` : ''}{later} later.</p>
+      {/if}
+    {/if}
+  </section>
+  <div class="gap"></div>
+  <Tide pieces={data.view.pieces} now={chartNow} {zone} warnSeconds={data.view.warnSeconds} />
+{/if}
+
+<style>
+  .queue {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(310px, 1fr));
+    gap: 0.5rem;
+    margin-top: 0.5rem;
+  }
+  .queue a {
+    display: grid;
+    grid-template-columns: 6.6rem 1fr;
+    align-items: center;
+    gap: 0.8rem;
+    height: 100%;
+    min-height: 64px;
+    padding: 0.4rem 0.8rem;
+    background: var(--surface);
+    border: 1px solid var(--line);
+    border-left: 5px solid var(--water);
+    border-radius: 3px;
+  }
+  .urgent a {
+    border-left-color: var(--ember-glow);
+    background: var(--ember-wash);
+  }
+  .when {
+    font-size: 1.3rem;
+    font-weight: 650;
+    line-height: 1.1;
+  }
+  .what {
+    display: flex;
+    flex-direction: column;
+    line-height: 1.25;
+  }
+  .what .soft {
+    font-size: 0.92rem;
+  }
+  .code {
+    white-space: nowrap;
+  }
+  .urgent .when {
+    color: var(--ember);
+  }
+  .urgent .soft {
+    color: var(--ink);
+  }
+  .more {
+    margin-top: 0.4rem;
+  }
+  .gap {
+    height: 1.3rem;
+  }
+  .empty {
+    max-width: 40rem;
+    display: grid;
+    gap: 0.9rem;
+    padding: 3rem 0;
+  }
+  .big {
+    display: inline-flex;
+    gap: 0.7rem;
+    align-items: center;
+    min-height: 56px;
+    padding: 0 1.4rem;
+    background: var(--ember);
+    color: var(--on-ember);
+    font-weight: 700;
+    font-size: 1.15rem;
+    border-radius: 3px;
+  }
+</style>

@@ -1,0 +1,314 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import Field from '$lib/ui/controls/Field.svelte';
+  import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import { formatDuration, formatTemperature } from '$lib/ui/format.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+  const house = $derived(data.house);
+  const profile = $derived(data.profiles.find(({ id }) => id === house.profile)!);
+  const yes = (value: boolean) => (value ? 'on' : '');
+  let filter = $state('');
+  const shown = $derived(
+    data.species.filter((each) =>
+      `${each.name} ${each.alsoCalled.join(' ')} ${each.scientific.join(' ')}`
+        .toLowerCase()
+        .includes(filter.trim().toLowerCase())
+    )
+  );
+  const limits = $derived([
+    ...profile.parasites.cycles.map((cycle) => ({
+      what: `Freeze${cycle.solidAt ? ` solid at ${formatTemperature(cycle.solidAt.c, house.units)}, then` : ''} at or below ${formatTemperature(cycle.hold.c, house.units)}`,
+      figure: formatDuration(cycle.holdSeconds),
+      of: cycle
+    })),
+    {
+      what: 'Take in refrigerated fish at or below',
+      figure: `${profile.receiveCold.c} °C (${profile.receiveCold.f} °F)`,
+      of: profile.receiveCold
+    },
+    {
+      what: 'Hold cold at or below',
+      figure: `${profile.coldHold.c} °C (${profile.coldHold.f} °F)`,
+      of: profile.coldHold
+    },
+    {
+      what: 'Date mark, first day counted',
+      figure: `${Math.min(profile.dateMark.days, house.dateMarkDays)} days`,
+      of: profile.dateMark
+    },
+    ...profile.timeControls.map((control) => ({
+      what: 'Time as the control',
+      figure: formatDuration(control.seconds),
+      of: control
+    })),
+    {
+      what: `Histamine fish above ${profile.histamine.above.c} °C (${profile.histamine.above.f} °F)`,
+      figure: formatDuration(profile.histamine.seconds),
+      of: profile.histamine
+    },
+    {
+      what: 'Keep freezing records beyond service',
+      figure: `${profile.freezeRecords.keepDays} days`,
+      of: profile.freezeRecords
+    }
+  ]);
+</script>
+
+<h1>House</h1>
+<div class="two">
+  <section class="sheet">
+    <h2>How the house is set</h2>
+    {#key data.houseVersion}
+      <OperationForm operation="set-house" seen={data.houseVersion} submit="Set the house">
+        <Field name="name" label="Name of the house" value={house.name} />
+        <div class="row">
+          <Field
+            name="profile"
+            label="Rule profile"
+            kind="choice"
+            value={house.profile}
+            options={data.profiles.map(({ id, edition }) => ({ value: id, name: edition }))}
+          />
+          <Field name="zone" label="Time zone" value={house.zone} list="zones" />
+          <Field
+            name="dayEndsHour"
+            label="Business day ends at (hour)"
+            kind="number"
+            value={String(house.dayEndsHour)}
+          />
+          <Field name="currency" label="Currency" value={house.currency} hint="Three letters." />
+          <Field
+            name="mass"
+            label="Weights"
+            kind="choice"
+            value={house.units.mass}
+            options={[
+              { value: 'g', name: 'grams, kilograms' },
+              { value: 'oz', name: 'ounces, pounds' }
+            ]}
+          />
+          <Field
+            name="temperature"
+            label="Temperatures"
+            kind="choice"
+            value={house.units.temperature}
+            options={[
+              { value: 'C', name: '°C' },
+              { value: 'F', name: '°F' }
+            ]}
+          />
+          <Field
+            name="length"
+            label="Lengths"
+            kind="choice"
+            value={house.units.length}
+            options={[
+              { value: 'mm', name: 'millimetres' },
+              { value: 'in', name: 'inches' }
+            ]}
+          />
+          <Field
+            name="volume"
+            label="Volumes"
+            kind="choice"
+            value={house.units.volume}
+            options={[
+              { value: 'ml', name: 'millilitres' },
+              { value: 'floz', name: 'fluid ounces' }
+            ]}
+          />
+          <Field
+            name="warnMinutes"
+            label="Warn before a window closes (min)"
+            kind="number"
+            value={String(house.warnMinutes)}
+          />
+          <Field
+            name="rawShareOfIceDays"
+            label="Share of ice days served raw"
+            kind="number"
+            value={String(house.rawShareOfIceDays)}
+            hint="0.1 to 0.5: the first third to the first half is usual."
+          />
+          <Field
+            name="dateMarkDays"
+            label="Date mark (days)"
+            kind="number"
+            value={String(house.dateMarkDays)}
+            hint="At most what the profile allows."
+          />
+        </div>
+        <Field
+          name="countFromCore"
+          label="Count freezing from the core, even where the rule book counts from the air"
+          kind="tick"
+          value={yes(house.countFromCore)}
+        />
+        <Field
+          name="strictAccuracy"
+          label="Add the probe’s accuracy (±0.5 °C) to every freezer reading"
+          kind="tick"
+          value={yes(house.strictAccuracy)}
+        />
+      </OperationForm>
+    {/key}
+    <datalist id="zones"
+      >{#each data.zones as zone (zone)}<option value={zone}></option>{/each}</datalist
+    >
+  </section>
+  <div class="side">
+    <section class="sheet">
+      <h2>People</h2>
+      <ul>
+        {#each data.people as person (person.id)}
+          <li class="person">
+            <b>{person.name}</b> <span class="soft">{person.id} in the ledger</span>
+            <details>
+              <summary>Forget</summary>
+              <OperationForm operation="forget-person" subject={person.id} submit="Forget the name">
+                <input type="hidden" name="person" value={person.id} />
+                <p class="soft">The name goes; what was done stays under {person.id}.</p>
+                <Field name="reason" label="Reason" optional />
+              </OperationForm>
+            </details>
+          </li>
+        {:else}<li class="soft">Nobody yet. The first person needs no one’s leave.</li>{/each}
+      </ul>
+      <OperationForm operation="join-person" submit="Add a person">
+        <Field name="name" label="Name" />
+      </OperationForm>
+    </section>
+    <section class="sheet">
+      <h2>Light</h2>
+      <form method="POST" action="/me" class="theme">
+        <input type="hidden" name="back" value={page.url.pathname} />
+        <button name="theme" value="light" aria-pressed={data.theme === 'light'}>Light</button>
+        <button name="theme" value="dim" aria-pressed={data.theme === 'dim'}>Dim</button>
+      </form>
+    </section>
+    <section class="sheet">
+      <h2>{profile.edition}</h2>
+      <table class="plain">
+        <tbody>
+          {#each limits as limit (limit.what + limit.figure)}
+            <tr>
+              <td
+                >{limit.what}<br /><span class="soft small"
+                  >{limit.of.citation}{limit.of.check ? ' · check with your authority' : ''}</span
+                ></td
+              >
+              <td class="nowrap"><b>{limit.figure}</b></td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+      <p class="soft small">{profile.version}. The house may be stricter than its profile, never looser in silence.</p>
+    </section>
+  </div>
+</div>
+<section class="sheet species">
+  <div class="title">
+    <h2>Species, {data.species.length}</h2>
+    <input aria-label="Narrow the list" placeholder="by any name" bind:value={filter} />
+  </div>
+  <p class="soft small">
+    Typical values; check with your authority. The parasite column informs, it exempts nothing: only the rule profile
+    does.
+  </p>
+  <div class="scroll">
+    <table class="plain">
+      <thead
+        ><tr
+          ><th>Name</th><th>Also called</th><th>Parasites when wild</th><th>Hazards</th><th>Flesh</th><th>Ice days</th
+          ></tr
+        ></thead
+      >
+      <tbody>
+        {#each shown as each (each.id)}
+          <tr id={each.id}>
+            <td><b>{each.name}</b><br /><i class="soft">{each.scientific.join(', ')}</i></td>
+            <td class="soft">{each.alsoCalled.join(', ')}</td>
+            <td>{each.parasitesWhenWild.join(', ') || 'seldom reported'}</td>
+            <td>{each.hazards.join(', ')}</td>
+            <td>{each.texture}, {each.fat}</td>
+            <td>{each.iceDays}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+</section>
+
+<style>
+  .two {
+    display: grid;
+    grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
+    gap: 1.2rem;
+    align-items: start;
+    margin-top: 0.8rem;
+  }
+  .side {
+    display: grid;
+    gap: 0.8rem;
+  }
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
+    gap: 0.8rem;
+  }
+  .person {
+    border-top: 1px solid var(--line);
+    padding: 0.5rem 0;
+    overflow-wrap: anywhere;
+  }
+  .person summary {
+    color: var(--soft);
+    cursor: pointer;
+  }
+  .theme {
+    display: flex;
+    gap: 0.5rem;
+    margin-top: 0.4rem;
+  }
+  .theme button {
+    min-height: 48px;
+    padding: 0 1.4rem;
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+  }
+  .theme [aria-pressed='true'] {
+    background: var(--water-deep);
+    color: var(--surface);
+  }
+  .small {
+    font-size: 0.88rem;
+  }
+  .nowrap {
+    white-space: nowrap;
+  }
+  .species {
+    margin-top: 1.2rem;
+  }
+  .title {
+    display: flex;
+    justify-content: space-between;
+    gap: 1rem;
+  }
+  .title input {
+    min-height: 44px;
+    background-color: var(--surface);
+    color: var(--ink);
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+  }
+  .scroll {
+    overflow-x: auto;
+  }
+  @media (max-width: 1000px) {
+    .two {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

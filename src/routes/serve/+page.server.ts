@@ -1,0 +1,29 @@
+import { profileById } from '$lib/core/rules/profiles/index.ts';
+import { theApp } from '$lib/server/app.ts';
+import { pieceChoices } from '$lib/server/choices.ts';
+import { actionsFor } from '$lib/server/forms.ts';
+import { nowView, pieceView } from '$lib/server/queries.ts';
+import type { PageServerLoad } from './$types';
+
+export const actions = actionsFor('/serve');
+
+export const load = (({ url }) => {
+  const app = theApp();
+  const pieces = pieceChoices(app).sort((a, b) => Number(b.onTray) - Number(a.onTray));
+  const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
+  const known = pieces.some((piece) => piece.id === id);
+  const { profile } = app.store.projections.currentHouse();
+  return {
+    pieces,
+    chosen: known ? id : null,
+    view: known && id ? pieceView(app, id) : null,
+    trays: nowView(app)
+      .pieces.flatMap((piece) =>
+        piece.steps
+          .filter((step) => step.kind === 'hold')
+          .map((step) => ({ ...step, id: piece.id, name: piece.name, grams: piece.grams }))
+      )
+      .sort((a, b) => (a.to ?? 0) - (b.to ?? 0)),
+    controls: profileById(profile).timeControls
+  };
+}) satisfies PageServerLoad;

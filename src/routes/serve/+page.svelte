@@ -1,0 +1,238 @@
+<script lang="ts">
+  import { houseNow } from '$lib/ui/clock.svelte.ts';
+  import Field from '$lib/ui/controls/Field.svelte';
+  import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import PiecePick from '$lib/ui/controls/PiecePick.svelte';
+  import { clockTime, formatMass, formatTemperature, until } from '$lib/ui/format.ts';
+  import WindowLine from '$lib/ui/marks/WindowLine.svelte';
+  import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
+  import { stateAt } from '$lib/core/rules/window.ts';
+  import { ROUTE_WORDS } from '$lib/words/findings.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+  const view = $derived(data.view);
+  const zone = $derived(data.house.zone);
+  const units = $derived(data.house.units);
+  const now = $derived(houseNow());
+  const warn = $derived(data.house.warnMinutes * 60);
+  const open = $derived(
+    view?.verdict.windows
+      .filter((window) => ['open', 'ebbing'].includes(stateAt(window, now, warn)))
+      .map(({ route }) => route) ?? []
+  );
+  const hold = $derived(view?.piece.holds.at(-1) ?? null);
+</script>
+
+<h1>Serve</h1>
+{#if data.trays.length > 0}
+  <section aria-labelledby="trays">
+    <h2 id="trays" class="unseen">Trays out of the cold</h2>
+    <ul class="trays">
+      {#each data.trays as tray (tray.id)}
+        {@const left = (tray.to ?? now) - now}
+        <li class:late={left < 0} class:soon={left < warn * 1000}>
+          <a href="/serve?piece={tray.id}">
+            <span class="left">{left < 0 ? 'Discard it' : until(tray.to ?? now, now).replace('in ', '')}</span>
+            <span>
+              <b>{tray.label}</b><br />
+              <span class="what"
+                >{tray.name}, {formatMass(tray.grams, units)} · discard at {clockTime(tray.to ?? now, zone)}</span
+              >
+            </span>
+          </a>
+        </li>
+      {/each}
+    </ul>
+  </section>
+{/if}
+<PiecePick pieces={data.pieces} chosen={data.chosen} empty="Nothing to serve yet." />
+{#if view}
+  <div class="two">
+    <section class="sheet">
+      <div class="title">
+        <h2>{view.piece.made.name}</h2>
+        <p class="figure">{formatMass(view.piece.grams, units)} <small>left</small></p>
+      </div>
+      <div class="windows">
+        {#each view.verdict.windows as window (window.route)}
+          <WindowLine {window} {now} warnSeconds={warn} {zone} />
+        {/each}
+      </div>
+      <p><a class="link" href="/piece/{view.piece.id}">Why, and its papers</a></p>
+      {#if hold}
+        <p class="soft">
+          Out of the cold since {clockTime(hold.at, zone)} at {formatTemperature(hold.plan.startCore.si, units)}, {hold
+            .plan.control === '6h'
+            ? 'six-hour'
+            : 'four-hour'}
+          clock. What comes off a tray does not go back to the cold.
+        </p>
+        {#if hold.plan.control === '6h'}
+          <OperationForm operation="read-hold" subject={view.piece.id} seen={view.piece.lastSeq} submit="Write it down">
+            <input type="hidden" name="piece" value={view.piece.id} />
+            <Field name="reading" label="Tray reads" kind="quantity" units={temperatureUnits(units)} />
+          </OperationForm>
+        {/if}
+      {/if}
+    </section>
+    <div class="side">
+      <section class="sheet">
+        <h2>Serve from it</h2>
+        {#if open.length === 0}
+          <p>No route is open for this piece now.</p>
+        {:else}
+          <OperationForm
+            operation="serve-piece"
+            subject={view.piece.id}
+            seen={view.piece.lastSeq}
+            submit="Served"
+            tone="ember"
+          >
+            <input type="hidden" name="piece" value={view.piece.id} />
+            <div class="row">
+              <Field
+                name="route"
+                label="As"
+                kind="choice"
+                value={open[0]}
+                options={open.map((route) => ({ value: route, name: ROUTE_WORDS[route] }))}
+              />
+              <Field
+                name="mass"
+                label="How much"
+                kind="quantity"
+                units={massUnits(units)}
+                optional
+                hint="Empty means all that is left."
+              />
+              <Field name="dish" label="Dish" optional />
+            </div>
+          </OperationForm>
+          <p class="caution">Say on the menu that it is served raw or lightly cured. Not for guests at special risk.</p>
+        {/if}
+      </section>
+      {#if !hold && open.length > 0}
+        <details class="sheet">
+          <summary>Put it out under time control</summary>
+          <OperationForm
+            operation="start-hold"
+            subject={view.piece.id}
+            seen={view.piece.lastSeq}
+            submit="Start its clock"
+          >
+            <input type="hidden" name="piece" value={view.piece.id} />
+            <div class="row">
+              <Field name="label" label="Tray" placeholder="Counter tray, left" />
+              <Field
+                name="control"
+                label="Clock"
+                kind="choice"
+                value="4h"
+                options={data.controls.map(({ id, ceiling, rule }) => ({
+                  value: id,
+                  name: `${id === '6h' ? 'six hours' : 'four hours'}${ceiling ? `, never above ${formatTemperature(ceiling.c, units)}` : ''} (${rule})`
+                }))}
+              />
+              <Field name="startCore" label="Core now" kind="quantity" units={temperatureUnits(units)} />
+            </div>
+          </OperationForm>
+        </details>
+      {/if}
+      <details class="sheet" open={hold !== null}>
+        <summary>Discard</summary>
+        <OperationForm operation="discard-piece" subject={view.piece.id} seen={view.piece.lastSeq} submit="Bin it">
+          <input type="hidden" name="piece" value={view.piece.id} />
+          <div class="row">
+            <Field name="reason" label="Reason" placeholder="time is up, trim, dropped …" />
+            <Field
+              name="mass"
+              label="How much"
+              kind="quantity"
+              units={massUnits(units)}
+              optional
+              hint="Empty means all of it."
+            />
+          </div>
+        </OperationForm>
+      </details>
+    </div>
+  </div>
+{/if}
+
+<style>
+  .trays {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+    gap: 0.6rem;
+    margin: 0.6rem 0 1rem;
+  }
+  .trays a {
+    display: flex;
+    gap: 1rem;
+    align-items: center;
+    padding: 0.6rem 0.9rem;
+    min-height: 72px;
+    background: var(--surface);
+    border: 1px solid var(--line);
+    border-left: 6px solid var(--water);
+  }
+  .trays .soon a {
+    background: var(--ember-wash);
+    border-left-color: var(--ember-glow);
+  }
+  .trays .late a {
+    background: var(--ember);
+    color: var(--on-ember);
+  }
+  .left {
+    font-size: 1.75rem;
+    font-weight: 650;
+    line-height: 1.1;
+    flex: none;
+    max-width: 9rem;
+  }
+  .soon:not(.late) .left {
+    color: var(--ember);
+  }
+  .two {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    gap: 1.2rem;
+    align-items: start;
+  }
+  .title {
+    display: flex;
+    justify-content: space-between;
+    gap: 1rem;
+    flex-wrap: wrap;
+  }
+  .windows {
+    display: grid;
+    gap: 0.35rem;
+    margin: 0.5rem 0;
+    font-size: 1.15rem;
+  }
+  .side {
+    display: grid;
+    gap: 0.8rem;
+  }
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(165px, 1fr));
+    gap: 0.7rem;
+  }
+  summary {
+    cursor: pointer;
+    font-weight: 700;
+    min-height: 32px;
+  }
+  .caution {
+    margin-top: 0.7rem;
+  }
+  @media (max-width: 1000px) {
+    .two {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

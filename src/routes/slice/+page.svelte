@@ -1,0 +1,275 @@
+<script lang="ts">
+  import BlockDrawing from '$lib/ui/charts/BlockDrawing.svelte';
+  import { houseNow } from '$lib/ui/clock.svelte.ts';
+  import Field from '$lib/ui/controls/Field.svelte';
+  import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import PiecePick from '$lib/ui/controls/PiecePick.svelte';
+  import { dayAndTime, formatLength, formatMass } from '$lib/ui/format.ts';
+  import WindowLine from '$lib/ui/marks/WindowLine.svelte';
+  import { lengthUnits } from '$lib/ui/units.ts';
+  import {
+    FLESH_GRAMS_PER_MM3,
+    cutBlock,
+    thicknessFor,
+    type Block,
+    type CutPlan
+  } from '$lib/core/bench/slice/geometry.ts';
+  import { EmberError } from '$lib/core/errors.ts';
+  import { parseQuantity } from '$lib/core/measure/parse.ts';
+  import { errorSentence } from '$lib/words/errors.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+  const view = $derived(data.view);
+  const units = $derived(data.house.units);
+  let cut = $state<'straight' | 'oblique'>('oblique');
+  let length = $state('');
+  let height = $state('');
+  let width = $state('70');
+  let thickness = $state('5');
+  let angle = $state('40');
+  let want = $state('12');
+  let lengthUnit = $state<string>();
+  let heightUnit = $state<string>();
+  let widthUnit = $state<string>();
+  let thicknessUnit = $state<string>();
+
+  // A block as long as its weight says, until somebody lays a ruler on it.
+  $effect(() => {
+    if (!view) return;
+    const high = view.piece.made.thicknessMm ?? 28;
+    height = String(Math.round(high));
+    heightUnit = 'mm';
+    lengthUnit = 'mm';
+    length = String(Math.max(20, Math.min(600, Math.round(view.piece.grams / (FLESH_GRAMS_PER_MM3 * high * 70)))));
+  });
+
+  const read = (text: string, unit: string | undefined, field: string) =>
+    parseQuantity('length', text, { field, defaultUnit: unit ?? units.length }).si;
+  const computed = $derived.by((): { block: Block; plan: CutPlan } | string => {
+    try {
+      const block = {
+        length: read(length, lengthUnit, 'length'),
+        height: read(height, heightUnit, 'height'),
+        width: read(width, widthUnit, 'width')
+      };
+      return {
+        block,
+        plan: cutBlock(block, cut === 'straight' ? 90 : Number(angle), read(thickness, thicknessUnit, 'thickness'))
+      };
+    } catch (error) {
+      if (error instanceof EmberError) return errorSentence(error.code, error.details);
+      throw error;
+    }
+  });
+  function hit() {
+    if (typeof computed === 'string') return;
+    try {
+      thickness = thicknessFor(computed.block, computed.plan.angle, Number(want)).toFixed(1);
+      thicknessUnit = 'mm';
+    } catch (error) {
+      if (!(error instanceof EmberError)) throw error;
+      want = '12';
+    }
+  }
+  const advice: Record<string, string> = {
+    firm: 'Tight flesh: cut it thin, translucent if you can.',
+    medium: 'Across the grain, at a thickness the tooth likes.',
+    soft: 'Soft flesh: a thicker slice, one long draw of the blade.'
+  };
+</script>
+
+<h1>Slice</h1>
+<PiecePick pieces={data.pieces} chosen={data.chosen} empty="Nothing to slice yet." />
+{#if view}
+  <div class="two">
+    <section class="sheet">
+      <h2>The block and the blade</h2>
+      <OperationForm
+        operation="record-slice"
+        subject={view.piece.id}
+        seen={view.piece.lastSeq}
+        submit="Record these slices"
+        tone="ember"
+      >
+        <input type="hidden" name="piece" value={view.piece.id} />
+        <Field
+          name="cut"
+          label="Cut"
+          kind="choice"
+          bind:value={cut}
+          options={[
+            { value: 'oblique', name: 'Oblique, laid over (sogi-zukuri)' },
+            { value: 'straight', name: 'Straight down (hira-zukuri)' }
+          ]}
+        />
+        <div class="row">
+          <Field
+            name="length"
+            label="Length"
+            kind="quantity"
+            units={lengthUnits(units)}
+            bind:value={length}
+            bind:unit={lengthUnit}
+          />
+          <Field
+            name="height"
+            label="Height"
+            kind="quantity"
+            units={lengthUnits(units)}
+            bind:value={height}
+            bind:unit={heightUnit}
+          />
+          <Field
+            name="width"
+            label="Width"
+            kind="quantity"
+            units={lengthUnits(units)}
+            bind:value={width}
+            bind:unit={widthUnit}
+          />
+          <Field
+            name="thickness"
+            label="Slice"
+            kind="quantity"
+            units={lengthUnits(units)}
+            bind:value={thickness}
+            bind:unit={thicknessUnit}
+          />
+          {#if cut === 'oblique'}<Field
+              name="angle"
+              label="Blade from the board, °"
+              kind="number"
+              bind:value={angle}
+            />{/if}
+        </div>
+        {#if cut === 'oblique'}
+          <input
+            class="range"
+            type="range"
+            min="15"
+            max="85"
+            aria-label="Blade angle in degrees"
+            value={angle}
+            oninput={(event) => (angle = event.currentTarget.value)}
+          />
+        {/if}
+      </OperationForm>
+      <div class="hit">
+        <label for="want">To hit</label>
+        <input id="want" inputmode="decimal" bind:value={want} /> <span>g a slice</span>
+        <button type="button" onclick={hit}>Set the thickness</button>
+      </div>
+    </section>
+    <section class="sheet" aria-live="polite">
+      <div class="title">
+        <h2>{view.piece.made.name}</h2>
+        <WindowLine
+          window={view.verdict.windows.find(({ route }) => route === (view.piece.cures.length > 0 ? 'cured' : 'raw'))!}
+          now={houseNow()}
+          warnSeconds={data.house.warnMinutes * 60}
+          zone={data.house.zone}
+        />
+      </div>
+      {#if typeof computed === 'string'}
+        <p class="trouble">{computed}</p>
+      {:else}
+        <BlockDrawing block={computed.block} plan={computed.plan} />
+        <div class="figures">
+          <p class="figure">{computed.plan.pieces} <small>slices</small></p>
+          <p class="figure">{formatMass(computed.plan.gramsEach, units)} <small>each</small></p>
+          <p class="figure">{formatMass(computed.plan.offcutGrams, units)} <small>off-cut</small></p>
+        </div>
+        <p class="soft">
+          Slice {formatLength(computed.plan.thickness, units)}, face {formatLength(computed.plan.face, units)} long, the blade
+          moves
+          {formatLength(computed.plan.advance, units)} along the board each time. Block by the ruler {formatMass(
+            computed.plan.blockGrams,
+            units
+          )}, on the scale {formatMass(view.piece.grams, units)}. Density 1.05 g/ml.
+        </p>
+        {#if computed.plan.blockGrams > view.piece.grams * 1.25 + 5}
+          <p class="trouble">The ruler says more fish than the scale does. Measure again.</p>
+        {/if}
+        <p>{advice[view.species.texture]}</p>
+      {/if}
+      {#each view.piece.slices as slice (slice.seq)}
+        <p class="soft">
+          {dayAndTime(slice.at, data.house.zone)}: {slice.plan.pieces} slices of {formatMass(
+            slice.plan.pieceGrams,
+            units
+          )}.
+        </p>
+      {/each}
+      <p class="caution">
+        One long draw, fingers curled behind the blade. Clean board and knife between species; a cut hand is covered and
+        gloved, or off raw work.
+      </p>
+    </section>
+  </div>
+{/if}
+
+<style>
+  .two {
+    display: grid;
+    grid-template-columns: minmax(280px, 0.85fr) minmax(0, 1.15fr);
+    gap: 1.2rem;
+    align-items: start;
+  }
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(165px, 1fr));
+    gap: 0.7rem;
+  }
+  .range {
+    width: 100%;
+    min-height: 48px;
+    accent-color: var(--water-deep);
+  }
+  .title {
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: space-between;
+    gap: 0.3rem 1rem;
+  }
+  .figures {
+    display: flex;
+    gap: 0.4rem 2.2rem;
+    flex-wrap: wrap;
+    margin: 0.5rem 0;
+  }
+  .hit {
+    display: flex;
+    align-items: center;
+    gap: 0.6rem;
+    margin-top: 1rem;
+    border-top: 1px solid var(--line);
+    padding-top: 0.8rem;
+    flex-wrap: wrap;
+  }
+  .hit input {
+    width: 5rem;
+    padding-inline: 0.7rem;
+    min-height: 48px;
+    font-size: 1.2rem;
+    background-color: var(--surface);
+    color: var(--ink);
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+  }
+  .hit button {
+    min-height: 48px;
+    padding: 0 1rem;
+    border: 1px solid var(--water);
+    border-radius: 3px;
+    font-weight: 600;
+  }
+  .caution {
+    margin-top: 0.8rem;
+  }
+  @media (max-width: 1000px) {
+    .two {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

@@ -1,0 +1,78 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Browser, type Page } from 'playwright-core';
+
+const root = join(import.meta.dirname, '..', '..');
+
+export interface RunningHouse {
+  readonly url: string;
+  readonly data: string;
+  readonly process: ChildProcess;
+  /** Everything it wrote to its console. */
+  log(): string;
+  close(): Promise<void>;
+}
+
+/** Starts the built app on a free port of the loopback, with data of its own. */
+export async function openHouse(env: Record<string, string> = {}): Promise<RunningHouse> {
+  const own = env.EMBER_TIDE_DATA === undefined;
+  const data = env.EMBER_TIDE_DATA ?? mkdtempSync(join(tmpdir(), 'ember-tide-'));
+  const child = spawn(process.execPath, ['scripts/serve.mjs'], {
+    cwd: root,
+    env: { ...process.env, PORT: '0', EMBER_TIDE_MODE: 'test', EMBER_TIDE_DATA: data, SHUTDOWN_TIMEOUT: '1', ...env },
+    stdio: ['ignore', 'pipe', 'pipe']
+  });
+  let text = '';
+  child.stderr.on('data', (chunk: Buffer) => (text += chunk.toString()));
+  const url = await new Promise<string>((resolve, reject) => {
+    child.stdout.on('data', (chunk: Buffer) => {
+      text += chunk.toString();
+      const found = /http:\/\/[\d.]+:\d+/.exec(text);
+      if (found) resolve(found[0]);
+    });
+    child.on('exit', (code) => reject(new Error(`the server ended with ${code}: ${text}`)));
+  });
+  return {
+    url,
+    data,
+    process: child,
+    log: () => text,
+    async close() {
+      if (child.exitCode === null && child.signalCode === null) {
+        const gone = new Promise((resolve) => child.once('exit', resolve));
+        child.kill('SIGTERM');
+        await gone;
+      }
+      if (own) rmSync(data, { recursive: true, force: true });
+    }
+  };
+}
+
+/** Headless Chromium, closed off from any network but the loopback. */
+export const openBrowser = (): Promise<Browser> =>
+  chromium.launch({
+    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+    args: [
+      '--headless',
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync'
+    ]
+  });
+
+/** Puts a person at the device. */
+export async function signIn(page: Page, url: string, person: string): Promise<void> {
+  await page.context().addCookies([{ name: 'ember-person', value: person, url }]);
+}
+
+/** Opens a path and waits until its scripts run. */
+export async function visit(page: Page, url: string): Promise<void> {
+  await page.goto(url);
+  await page.waitForSelector('html[data-ready]');
+}

@@ -1,0 +1,169 @@
+import {
+  EVENT_KINDS,
+  checkBody,
+  type BodyOf,
+  type EventKind,
+  type RecordEvent
+} from '../../src/lib/core/record/events.ts';
+import { NEW_HOUSE, type HouseState } from '../../src/lib/core/record/state.ts';
+import { verdict, type Lineage, type Verdict } from '../../src/lib/core/rules/verdict.ts';
+import type { Route, WindowState } from '../../src/lib/core/rules/window.ts';
+
+/** Builds records for tests: every body is checked by the same schemas as in the house. */
+export const HOUR = 3600_000;
+export const DAY = 24 * HOUR;
+/** The moment a test's lot comes in: a Monday noon, UTC. */
+export const START = Date.UTC(2026, 2, 9, 12);
+export const HOUSE: HouseState = { ...NEW_HOUSE, name: 'Test', zone: 'UTC' };
+const pins = { profile: 't', catalogue: 't', model: 't' };
+
+export const typed = (si: number, unit: string, text = `${si} ${unit}`) => ({ si, unit, typed: text });
+export const celsius = (si: number) => typed(si, 'C');
+
+let seq = 0;
+/** One event, an hour figure after the start. */
+export function event<Kind extends EventKind>(
+  kind: Kind,
+  hours: number,
+  body: BodyOf<Kind>,
+  more: { subject?: string; seq?: number; recorded?: number; actor?: string } = {}
+): Extract<RecordEvent, { kind: Kind }> {
+  if (!(kind in EVENT_KINDS)) throw new Error(kind);
+  const happened = START + hours * HOUR;
+  return {
+    seq: more.seq ?? ++seq,
+    happened,
+    recorded: more.recorded ?? happened,
+    actor: more.actor ?? 'p1',
+    subject: more.subject ?? 'piece:P',
+    kind,
+    body: checkBody(kind, body)
+  } as unknown as Extract<RecordEvent, { kind: Kind }>;
+}
+
+export type LotBody = BodyOf<'lot.received'>;
+/** A clean wild halibut, cold, caught the day before, from a named commercial source. */
+export const LOT: LotBody = {
+  code: 'L',
+  species: 'halibut',
+  form: 'block',
+  source: 'wild',
+  farmSystem: null,
+  water: 'sea',
+  area: 'Vess Banks',
+  supplier: 'Kelda Bay Boats',
+  supplierLot: '',
+  commercial: 'yes',
+  caughtOn: '2026-03-08',
+  mass: typed(1000, 'g'),
+  thickness: null,
+  core: celsius(1),
+  frozen: false,
+  pricePerKg: null,
+  currency: 'EUR',
+  claim: '',
+  decision: 'accept',
+  reason: '',
+  pins
+};
+export type PaperBody = BodyOf<'evidence.attached'>;
+export const PAPER: PaperBody = {
+  type: 'other',
+  issuer: 'Somebody',
+  reference: '',
+  issuedOn: null,
+  expiresOn: null,
+  formulatedFeed: false,
+  fromEmbryos: false,
+  noHazardVerified: false,
+  areaCleared: false,
+  frozenAt: null,
+  frozenFor: null,
+  solidAt35: false,
+  note: ''
+};
+export const paper = (more: Partial<PaperBody>, hours = 0.1) =>
+  event('evidence.attached', hours, { ...PAPER, ...more }, { subject: 'lot:L' });
+
+const made = (form: LotBody['form']): BodyOf<'piece.made'> => ({
+  code: 'P',
+  lot: 'L',
+  parents: [],
+  name: 'Piece',
+  form,
+  grams: 1000,
+  mass: typed(1000, 'g'),
+  thicknessMm: 30
+});
+export const freezeStart = (hours: number, more: Partial<BodyOf<'freeze.started'>> = {}) =>
+  event('freeze.started', hours, {
+    place: 'Chest',
+    air: celsius(-25),
+    airClass: 'fan',
+    packing: 'film',
+    thickness: typed(30, 'mm'),
+    startCore: celsius(2),
+    cycle: 'us-168h',
+    coreArrival: { low: 3600, likely: 7200, high: 4 * 3600 },
+    pins,
+    ...more
+  });
+export const freezeRead = (hours: number, reading: number, probe: 'core' | 'air' = 'core') =>
+  event('freeze.read', hours, { reading: celsius(reading), probe });
+export const freezeEnd = (hours: number) => event('freeze.ended', hours, { note: '' });
+export const readEvery = (from: number, to: number, step: number, reading: number) => {
+  const out = [];
+  for (let hours = from; hours < to; hours += step) out.push(freezeRead(hours, reading));
+  return [...out, freezeRead(to, reading)];
+};
+export const holdStart = (hours: number, control: '4h' | '6h' = '4h') =>
+  event('hold.started', hours, {
+    control,
+    label: 'Tray',
+    startCore: celsius(3),
+    discardAt: START + (hours + (control === '6h' ? 6 : 4)) * HOUR,
+    pins
+  });
+export const cureStart = (hours: number, lasts: number) => {
+  const band = { low: 1, likely: 2, high: 3 };
+  return event('cure.started', hours, {
+    method: 'weighed',
+    grams: 1000,
+    thickness: typed(30, 'mm'),
+    faces: 1,
+    celsius: 3,
+    saltGrams: 25,
+    sugarGrams: 10,
+    hours: lasts,
+    target: 0.01,
+    forecast: {
+      meanSaltPercent: band,
+      middleSaltPercent: band,
+      surfaceWps: band,
+      gramsAfter: band,
+      middleReachesAt: null
+    },
+    dueAt: START + (hours + lasts) * HOUR,
+    pins
+  });
+};
+
+export interface Case {
+  lot?: Partial<LotBody>;
+  papers?: readonly RecordEvent[];
+  events?: readonly RecordEvent[];
+}
+export function lineageOf({ lot = {}, papers = [], events = [] }: Case): Lineage {
+  const body = { ...LOT, ...lot };
+  return {
+    lotId: 'L',
+    lot: [event('lot.received', 0, body, { subject: 'lot:L', seq: 0 }), ...papers],
+    pieces: [{ id: 'P', events: [event('piece.made', 0, made(body.form), { seq: 0 }), ...events] }]
+  };
+}
+/** The verdict some hours after the start. */
+export const ask = (of: Case, hours: number, profile = 'us-fc', house = HOUSE): Verdict =>
+  verdict(lineageOf(of), house, START + hours * HOUR, START + 10_000 * HOUR, profile);
+export const stateOf = (of: Verdict, route: Route): WindowState =>
+  of.windows.find((window) => window.route === route)!.state;
+export const codes = (of: Verdict): string[] => of.reasons.map(({ code }) => code);

@@ -1,0 +1,222 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { judgeCycle, statementMeets, type ComplianceOptions } from '../../src/lib/core/bench/freeze/compliance.ts';
+import { coreArrival, phamSeconds, type FreezeInput } from '../../src/lib/core/bench/freeze/pham.ts';
+import type { FreezeReading } from '../../src/lib/core/record/state.ts';
+import type { FreezeCycle } from '../../src/lib/core/rules/profile.ts';
+import { EU } from '../../src/lib/core/rules/profiles/eu.ts';
+import { US_FC } from '../../src/lib/core/rules/profiles/us-fc.ts';
+import { troubleOf } from './measure.test.ts';
+
+const HOUR = 3600_000;
+const cycle = (id: string): FreezeCycle =>
+  [...US_FC.parasites.cycles, ...EU.parasites.cycles].find((each) => each.id === id)!;
+
+let seq = 0;
+const reading = (hours: number, celsius: number, probe: 'core' | 'air' = 'core', unit = 'C'): FreezeReading => ({
+  seq: ++seq,
+  by: 'p1',
+  at: hours * HOUR,
+  celsius,
+  unit,
+  typed: '',
+  probe
+});
+/** Readings every `step` hours from `from` to `to`, all at one temperature. */
+const steady = (from: number, to: number, step: number, celsius: number, probe: 'core' | 'air' = 'core') => {
+  const out: FreezeReading[] = [];
+  for (let at = from; at < to; at += step) out.push(reading(at, celsius, probe));
+  return [...out, reading(to, celsius, probe)];
+};
+const options = (more: Partial<ComplianceOptions> = {}): ComplianceOptions => ({
+  clock: 'core',
+  accuracy: 'plain',
+  handGapShare: 0.25,
+  startedAt: 0,
+  slowArrivalSeconds: 6 * 3600,
+  ...more
+});
+
+describe('freezing records, 168 h at -20 °C (FDA Food Code 3-402.11(A)(1))', () => {
+  const week = cycle('us-168h');
+  it('passes at exactly -20.0 °C for exactly 168 h of readings', () => {
+    const result = judgeCycle(steady(4, 172, 24, -20), week, options());
+    expect(result.satisfiedAt).to.equal(172 * HOUR);
+  });
+  it('does not pass one minute short', () => {
+    const result = judgeCycle(steady(4, 172 - 1 / 60, 24, -20), week, options());
+    expect(result.satisfiedAt).to.equal(null);
+    expect(result.heldSeconds).to.be.closeTo(168 * 3600 - 60, 1);
+  });
+  it('counts -4 °F as the limit in its own scale', () => {
+    const limit = steady(0, 168, 24, -20).map((each) => ({ ...each, unit: 'F' }));
+    expect(judgeCycle(limit, week, options()).satisfiedAt).to.equal(168 * HOUR);
+    const warmer = limit.map((each) => ({ ...each, celsius: ((-3.9 - 32) * 5) / 9 }));
+    expect(judgeCycle(warmer, week, options()).satisfiedAt).to.equal(null);
+  });
+  it('starts anew after a reading of -19.6 °C', () => {
+    const result = judgeCycle(
+      [...steady(0, 96, 24, -21), reading(100, -19.6), ...steady(104, 200, 24, -21)],
+      week,
+      options()
+    );
+    expect(result.satisfiedAt).to.equal(null);
+    expect(result.holdFrom).to.equal(104 * HOUR);
+    expect(result.excursions.map(({ celsius }) => celsius)).to.deep.equal([-19.6]);
+  });
+  it('starts anew after a silence of more than a quarter of the hold, and not at exactly a quarter', () => {
+    const quarter = judgeCycle(steady(0, 168, 42, -21), week, options());
+    expect(quarter.satisfiedAt).to.equal(168 * HOUR);
+    const longer = [...steady(0, 60, 30, -21), ...steady(60 + 42 + 1 / 60, 170, 30, -21)];
+    const result = judgeCycle(longer, week, options());
+    expect(result.satisfiedAt).to.equal(null);
+    expect(result.gaps).to.have.length(1);
+  });
+  it('does not care in which order readings were written down, or how often', () => {
+    const rows = steady(0, 170, 20, -22);
+    const shuffled = [...rows].reverse().flatMap((each) => [each, each]);
+    expect(judgeCycle(shuffled, week, options()).satisfiedAt).to.equal(judgeCycle(rows, week, options()).satisfiedAt);
+  });
+  it('lets the warmer of two readings of the same minute count', () => {
+    const rows = [...steady(0, 170, 20, -22), reading(80, -15)];
+    expect(judgeCycle(rows, week, options()).satisfiedAt).to.equal(null);
+  });
+  it('ignores readings from before the piece went in', () => {
+    const result = judgeCycle(steady(0, 168, 24, -22), week, options({ startedAt: 10 * HOUR }));
+    expect(result.satisfiedAt).to.equal(null);
+  });
+  it('strict adds the probe’s accuracy: -20.4 °C is then too warm, -20.5 °C just passes', () => {
+    const strict = options({ accuracy: 'strict' });
+    expect(judgeCycle(steady(0, 168, 24, -20.4), week, strict).satisfiedAt).to.equal(null);
+    expect(judgeCycle(steady(0, 168, 24, -20.5), week, strict).satisfiedAt).to.equal(168 * HOUR);
+    expect(judgeCycle(steady(0, 168, 24, -20.4), week, options()).satisfiedAt).to.equal(168 * HOUR);
+  });
+  it('takes no reading as no proof', () => {
+    expect(judgeCycle([], week, options())).to.include({ satisfiedAt: null, holdFrom: null, heldSeconds: 0 });
+  });
+});
+
+describe('the two clocks', () => {
+  const day = cycle('eu-24h');
+  it('by air alone the core counts only after the slow bound', () => {
+    const air = steady(0, 40, 4, -25, 'air');
+    expect(judgeCycle(air, day, options({ clock: 'air' })).satisfiedAt).to.equal(24 * HOUR);
+    // Slow bound 6 h: the first reading at or after it is at 8 h.
+    expect(judgeCycle(air, day, options()).satisfiedAt).to.equal(32 * HOUR);
+  });
+  it('where the air was too warm for the model, air alone never counts and a core reading does', () => {
+    const never = options({ slowArrivalSeconds: null });
+    expect(judgeCycle(steady(0, 60, 4, -20.5, 'air'), day, never).satisfiedAt).to.equal(null);
+    expect(judgeCycle([reading(6, -20.2), ...steady(8, 60, 4, -20.5, 'air')], day, never).satisfiedAt).to.equal(
+      30 * HOUR
+    );
+  });
+  it('once a core reading has opened the hold, air readings keep it', () => {
+    const rows = [reading(2, -20.4), ...steady(4, 28, 4, -24, 'air')];
+    expect(judgeCycle(rows, day, options()).satisfiedAt).to.equal(26 * HOUR);
+  });
+  it('an air excursion makes the core arrive again', () => {
+    const rows = [...steady(0, 12, 4, -25, 'air'), reading(14, -12, 'air'), ...steady(16, 60, 4, -25, 'air')];
+    const result = judgeCycle(rows, day, options());
+    expect(result.holdFrom! / HOUR).to.equal(20);
+  });
+});
+
+describe('cycles that ask for "until solid"', () => {
+  it('-35 °C: counts from a solid core on, inclusive', () => {
+    const rows = [
+      reading(1, -36, 'air'),
+      reading(2, -10, 'core'),
+      reading(3, -36, 'core'),
+      ...steady(5, 18, 2, -35, 'core')
+    ];
+    expect(judgeCycle(rows, cycle('us-15h'), options({ slowArrivalSeconds: null })).satisfiedAt).to.equal(18 * HOUR);
+  });
+  it('solid at -35 °C, then stored at -20 °C for 24 h', () => {
+    const rows = [reading(1, -36, 'air'), reading(3, -30, 'core'), ...steady(4, 28, 4, -22, 'air')];
+    expect(judgeCycle(rows, cycle('us-24h'), options({ slowArrivalSeconds: null })).satisfiedAt).to.equal(27 * HOUR);
+  });
+  it('never solid at -35 °C: not this cycle', () => {
+    expect(judgeCycle(steady(0, 60, 4, -24, 'air'), cycle('us-24h'), options()).satisfiedAt).to.equal(null);
+  });
+});
+
+describe('more evidence, and less', () => {
+  it('a warmer reading never brings the end nearer', () => {
+    const week = cycle('us-168h');
+    const base = steady(0, 240, 12, -23);
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 239 }),
+        fc.double({ min: -19.99, max: 10, noNaN: true }),
+        (hour, celsius) => {
+          const plain = judgeCycle(base, week, options()).satisfiedAt ?? Infinity;
+          const worse = judgeCycle([...base, reading(hour + 0.5, celsius)], week, options()).satisfiedAt ?? Infinity;
+          expect(worse).to.be.at.least(plain);
+        }
+      )
+    );
+  });
+  it('taking readings away from a steady log never brings the end nearer', () => {
+    const week = cycle('us-168h');
+    const base = steady(0, 200, 10, -23);
+    const whole = judgeCycle(base, week, options()).satisfiedAt!;
+    fc.assert(
+      fc.property(fc.subarray(base), (kept) => {
+        expect(judgeCycle(kept, week, options()).satisfiedAt ?? Infinity).to.be.at.least(whole);
+      })
+    );
+  });
+});
+
+describe('a supplier’s statement', () => {
+  const at = (celsius: number) => ({ celsius, unit: 'C' });
+  it('meets a cycle at its boundary and not beyond', () => {
+    expect(statementMeets(at(-20), 168 * 3600, false, cycle('us-168h'))).to.equal(true);
+    expect(statementMeets(at(-20), 168 * 3600 - 60, false, cycle('us-168h'))).to.equal(false);
+    expect(statementMeets(at(-19.9), 168 * 3600, false, cycle('us-168h'))).to.equal(false);
+  });
+  it('meets the cold cycles only where it says solid', () => {
+    expect(statementMeets(at(-35), 15 * 3600, false, cycle('us-15h'))).to.equal(false);
+    expect(statementMeets(at(-35), 15 * 3600, true, cycle('us-15h'))).to.equal(true);
+  });
+});
+
+describe('when the core arrives (Pham 1986)', () => {
+  const base: FreezeInput = {
+    thicknessMm: 40,
+    startCelsius: 4,
+    airCelsius: -30,
+    targetCelsius: -20,
+    airClass: 'fan',
+    packing: 'film'
+  };
+  it('worked by hand: 30 mm bare slab, h 20, from 2 °C in -30 °C air to -20 °C', () => {
+    // Tfm = 1.8 + 0.263·(-20) + 0.105·(-30) = -6.61; ΔH1 = 1055·3600·8.61 = 32.70e6; ΔH2 = 1000·(228e3 + 1900·13.39) = 253.44e6
+    // ΔT1 = (2 - 6.61)/2 + 30 = 27.695; ΔT2 = 23.39; Bi = 20·0.015/1.5 = 0.2
+    // t = 0.015/20 · (32.70e6/27.695 + 253.44e6/23.39) · 1.1 = 9913 s
+    const seconds = phamSeconds({ ...base, thicknessMm: 30, startCelsius: 2 }, 20, 0);
+    expect(seconds).to.be.closeTo(9913, 15);
+  });
+  it('thicker, warmer air, boxed and stiller air all take longer', () => {
+    const likely = coreArrival(base)!.likely;
+    expect(coreArrival({ ...base, thicknessMm: 60 })!.likely).to.be.greaterThan(likely);
+    expect(coreArrival({ ...base, airCelsius: -25 })!.likely).to.be.greaterThan(likely);
+    expect(coreArrival({ ...base, packing: 'boxed' })!.likely).to.be.greaterThan(likely);
+    expect(coreArrival({ ...base, airClass: 'still' })!.likely).to.be.greaterThan(likely);
+  });
+  it('gives a band round the likely figure, the same for the same seed', () => {
+    const band = coreArrival(base)!;
+    expect(band.low).to.be.lessThan(band.likely);
+    expect(band.high).to.be.greaterThan(band.likely);
+    expect(coreArrival(base)).to.deep.equal(band);
+  });
+  it('says that a freezer at the target never takes the core there', () => {
+    expect(coreArrival({ ...base, airCelsius: -20 })).to.equal(null);
+    expect(coreArrival({ ...base, airCelsius: -21 })).to.not.equal(null);
+  });
+  it('names the field of an impossible thickness', () => {
+    expect(troubleOf(() => coreArrival({ ...base, thicknessMm: 3000 })).details.field).to.equal('thickness');
+    expect(troubleOf(() => coreArrival({ ...base, thicknessMm: NaN })).code).to.equal('number.not-finite');
+  });
+});

@@ -1,0 +1,773 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { SPECIES } from '../../src/lib/core/fish/species.ts';
+import type { RecordEvent } from '../../src/lib/core/record/events.ts';
+import { RAW_ROUTES, ROUTES, isWider, type Route, type WindowState } from '../../src/lib/core/rules/window.ts';
+import { verdict } from '../../src/lib/core/rules/verdict.ts';
+import {
+  DAY,
+  HOUR,
+  HOUSE,
+  LOT,
+  START,
+  ask,
+  celsius,
+  codes,
+  cureStart,
+  event,
+  freezeEnd,
+  freezeRead,
+  freezeStart,
+  holdStart,
+  lineageOf,
+  paper,
+  readEvery,
+  stateOf,
+  typed,
+  type Case
+} from './build.ts';
+
+const chilled = paper({ type: 'chill-record' });
+const feed = (more = {}) => paper({ type: 'feed-statement', formulatedFeed: true, ...more });
+const fullFeed = feed({ fromEmbryos: true, noHazardVerified: true });
+const char: Case['lot'] = { species: 'arctic-char', source: 'farmed', farmSystem: 'land-based', water: 'sea' };
+const statement = (c: number, hours: number, solidAt35 = false) =>
+  paper({ type: 'freezing-statement', frozenAt: celsius(c), frozenFor: typed(hours * 3600, 'h'), solidAt35 });
+const cleared = paper({ type: 'area-document', areaCleared: true });
+
+interface Golden {
+  /** The rule it exercises, as a food-safety person would say it. */
+  name: string;
+  of: Case;
+  at: number;
+  profile?: string;
+  route?: Route;
+  want: WindowState;
+  code?: string;
+}
+
+const wild: Case = { lot: { species: 'halibut' } };
+const frozenWeek = [freezeStart(1), ...readEvery(3, 171, 24, -22)];
+
+const GOLDEN: Golden[] = [
+  // Parasites, US: 3-402.11(A)
+  {
+    name: 'US 3-402.11(A): wild fish, no freezing',
+    of: wild,
+    at: 1,
+    want: 'not-cleared',
+    code: 'parasites.not-frozen'
+  },
+  { name: 'the same fish may be cooked', of: wild, at: 1, route: 'cooked', want: 'open' },
+  {
+    name: 'US (A)(1): frozen 168 h by readings, still in the freezer',
+    of: { events: frozenWeek },
+    at: 172,
+    want: 'open',
+    code: 'parasites.frozen-here'
+  },
+  {
+    name: 'US (A)(1): an hour short of 168 h',
+    of: { events: [freezeStart(1), ...readEvery(3, 170, 24, -22)] },
+    at: 170.5,
+    want: 'locked',
+    code: 'parasites.hold-running'
+  },
+  {
+    name: 'US (A)(1): the clock has run, but no reading proves it',
+    of: { events: [freezeStart(1), ...readEvery(3, 170, 24, -22)] },
+    at: 172,
+    want: 'not-cleared'
+  },
+  {
+    name: 'US (A)(1): taken out an hour early',
+    of: { events: [freezeStart(1), ...readEvery(3, 170, 24, -22), freezeEnd(170.2)] },
+    at: 172,
+    want: 'not-cleared'
+  },
+  {
+    name: 'US (A)(1): no reading yet, the slow forecast counts',
+    of: { events: [freezeStart(1)] },
+    at: 2,
+    want: 'locked',
+    code: 'parasites.core-on-its-way'
+  },
+  {
+    name: 'freezer at -20.0 °C never takes the core there',
+    of: { events: [freezeStart(1, { coreArrival: null }), freezeRead(3, -20.5, 'air')] },
+    at: 4,
+    want: 'not-cleared',
+    code: 'parasites.freezer-too-warm'
+  },
+  {
+    name: 'US (A)(1) by a supplier’s statement',
+    of: { papers: [statement(-20, 168)] },
+    at: 1,
+    want: 'open',
+    code: 'parasites.supplier-froze'
+  },
+  {
+    name: 'US (A)(1): a statement of 167 h 59 min',
+    of: { papers: [statement(-20, 168 - 1 / 60)] },
+    at: 1,
+    want: 'not-cleared'
+  },
+  { name: 'US (A)(1): a statement at -19.9 °C', of: { papers: [statement(-19.9, 200)] }, at: 1, want: 'not-cleared' },
+  {
+    name: 'US (A)(2): a statement of 15 h at -35 °C, solid',
+    of: { papers: [statement(-35, 15, true)] },
+    at: 1,
+    want: 'open'
+  },
+  {
+    name: 'US (A)(2): the same, not said to be solid',
+    of: { papers: [statement(-35, 15)] },
+    at: 1,
+    want: 'not-cleared'
+  },
+  {
+    name: 'US (A)(3): solid at -35 °C, stored 24 h at -20 °C',
+    of: { papers: [statement(-20, 24, true)] },
+    at: 1,
+    want: 'open'
+  },
+  {
+    name: 'US: a freezing statement that had expired',
+    of: {
+      papers: [
+        paper({
+          type: 'freezing-statement',
+          frozenAt: celsius(-20),
+          frozenFor: typed(168 * 3600, 'h'),
+          expiresOn: '2026-03-08'
+        })
+      ]
+    },
+    at: 1,
+    want: 'not-cleared',
+    code: 'parasites.paper-expired'
+  },
+  {
+    name: 'US: the same, good to the very day',
+    of: {
+      papers: [
+        paper({
+          type: 'freezing-statement',
+          frozenAt: celsius(-20),
+          frozenFor: typed(168 * 3600, 'h'),
+          expiresOn: '2026-03-09'
+        })
+      ]
+    },
+    at: 1,
+    want: 'open'
+  },
+  // Exemptions
+  {
+    name: 'US (B)(3): yellowfin is on the tuna list',
+    of: { lot: { species: 'yellowfin' }, papers: [chilled] },
+    at: 1,
+    want: 'open',
+    code: 'parasites.species-exempt'
+  },
+  {
+    name: 'US (B)(3): bonito is not',
+    of: { lot: { species: 'atlantic-bonito' }, papers: [chilled] },
+    at: 1,
+    want: 'not-cleared'
+  },
+  {
+    name: 'US (B)(3): skipjack is not',
+    of: { lot: { species: 'skipjack' }, papers: [chilled] },
+    at: 1,
+    want: 'not-cleared'
+  },
+  {
+    name: 'US (B)(3): Thunnus orientalis is not named',
+    of: { lot: { species: 'pacific-bluefin' }, papers: [chilled] },
+    at: 1,
+    want: 'not-cleared'
+  },
+  {
+    name: 'EU: there is no tuna list',
+    of: { lot: { species: 'yellowfin' }, papers: [chilled] },
+    at: 1,
+    profile: 'eu',
+    want: 'not-cleared'
+  },
+  {
+    name: 'US (B)(4): farmed char with its feed statement',
+    of: { lot: char, papers: [feed()] },
+    at: 1,
+    want: 'open',
+    code: 'parasites.farm-exempt'
+  },
+  {
+    name: 'US (B)(4): farmed char without it',
+    of: { lot: char },
+    at: 1,
+    want: 'not-cleared',
+    code: 'parasites.no-farm-paper'
+  },
+  {
+    name: 'US (B)(4): a paper that says nothing of the feed',
+    of: { lot: char, papers: [feed({ formulatedFeed: false })] },
+    at: 1,
+    want: 'not-cleared'
+  },
+  {
+    name: 'US (B)(4): a farm of another kind',
+    of: { lot: { ...char, farmSystem: 'other' }, papers: [feed()] },
+    at: 1,
+    want: 'not-cleared'
+  },
+  {
+    name: 'US (B)(4): the paper does not make a wild fish farmed',
+    of: { lot: { ...char, source: 'wild', farmSystem: null }, papers: [feed()] },
+    at: 1,
+    want: 'not-cleared'
+  },
+  {
+    name: 'EU 3(d): feed alone is not enough',
+    of: { lot: char, papers: [feed()] },
+    at: 1,
+    profile: 'eu',
+    want: 'not-cleared'
+  },
+  {
+    name: 'EU 3(d): embryos, feed and verified environment',
+    of: { lot: char, papers: [fullFeed] },
+    at: 1,
+    profile: 'eu',
+    want: 'open'
+  },
+  {
+    name: 'US (B)(1): razor clams need no freezing, but their tag',
+    of: { lot: { species: 'razor-clam', form: 'live', core: null } },
+    at: 1,
+    want: 'not-cleared',
+    code: 'shellfish.no-tag'
+  },
+  {
+    name: 'US 3-202.18: razor clams with their tag',
+    of: { lot: { species: 'razor-clam', form: 'live', core: null }, papers: [paper({ type: 'shellfish-tag' })] },
+    at: 1,
+    want: 'open'
+  },
+  {
+    name: 'US: raw prawn is “fish” and needs a cycle',
+    of: { lot: { species: 'spot-or-sweet-prawn', caughtOn: '2026-03-09' } },
+    at: 1,
+    want: 'not-cleared'
+  },
+  {
+    name: 'EU: raw prawn is not in the freezing rule',
+    of: { lot: { species: 'spot-or-sweet-prawn', caughtOn: '2026-03-09' } },
+    at: 1,
+    profile: 'eu',
+    want: 'open'
+  },
+  // EU freezing
+  {
+    name: 'EU 2(a): 24 h in all parts',
+    of: { events: [freezeStart(1, { cycle: 'eu-24h' }), ...readEvery(3, 27, 4, -20)] },
+    at: 28,
+    profile: 'eu',
+    want: 'open'
+  },
+  {
+    name: 'EU 2(a): one minute short',
+    of: { events: [freezeStart(1, { cycle: 'eu-24h' }), ...readEvery(3, 27 - 1 / 60, 4, -20)] },
+    at: 27 - 1 / 120,
+    profile: 'eu',
+    want: 'locked'
+  },
+  {
+    name: 'EU: 24 h opens under EU and not under US',
+    of: { events: [freezeStart(1, { cycle: 'eu-24h' }), ...readEvery(3, 27, 4, -20)] },
+    at: 28,
+    want: 'locked'
+  },
+  {
+    name: 'EU III.D 1: eel’s kin: flukes are not cleared by freezing',
+    of: { lot: { species: 'lake-or-brackish-bass', water: 'fresh' }, papers: [statement(-20, 24)] },
+    at: 1,
+    profile: 'eu',
+    want: 'not-cleared',
+    code: 'parasites.fluke-not-cleared'
+  },
+  {
+    name: 'EU: unknown water is not sea water',
+    of: { lot: { water: 'unknown' }, papers: [statement(-20, 24)] },
+    at: 1,
+    profile: 'eu',
+    want: 'not-cleared'
+  },
+  // Source and decision
+  {
+    name: 'US 3-201.14: caught on one’s own line',
+    of: { lot: { commercial: 'no' }, papers: [statement(-20, 168)] },
+    at: 1,
+    route: 'cooked',
+    want: 'never',
+    code: 'source.not-commercial'
+  },
+  {
+    name: 'US 3-201.14: nobody said',
+    of: { lot: { commercial: 'unknown' }, papers: [statement(-20, 168)] },
+    at: 1,
+    want: 'not-cleared'
+  },
+  {
+    name: 'a person may be stricter: cooked only',
+    of: { lot: { decision: 'cooked-only', reason: 'soft' }, papers: [statement(-20, 168)] },
+    at: 1,
+    want: 'never',
+    code: 'decision.cooked-only'
+  },
+  {
+    name: 'sent back is closed at once',
+    of: { lot: { decision: 'send-back', reason: 'smell' }, papers: [statement(-20, 168)] },
+    at: 0,
+    route: 'cooked',
+    want: 'closed'
+  },
+  {
+    name: 'held for freezing though exempt: not cleared until frozen',
+    of: { lot: { ...char, decision: 'hold-freeze', reason: 'house' }, papers: [feed()] },
+    at: 1,
+    want: 'not-cleared',
+    code: 'decision.hold-to-freeze'
+  },
+  // Poisons
+  {
+    name: 'puffer: never by any route',
+    of: { lot: { species: 'puffer' }, papers: [statement(-20, 168)] },
+    at: 1,
+    route: 'cooked',
+    want: 'never',
+    code: 'toxins.licensed-only'
+  },
+  {
+    name: 'eel: never raw',
+    of: { lot: { species: 'eel' }, papers: [statement(-20, 168)] },
+    at: 1,
+    want: 'never',
+    code: 'toxins.raw-blood'
+  },
+  {
+    name: 'eel: cooked',
+    of: { lot: { species: 'eel' }, papers: [statement(-20, 168)] },
+    at: 1,
+    route: 'cooked',
+    want: 'open'
+  },
+  {
+    name: 'escolar: purging oil',
+    of: { lot: { species: 'escolar' }, papers: [statement(-20, 168), chilled] },
+    at: 1,
+    route: 'cooked',
+    want: 'not-cleared',
+    code: 'toxins.purging-oil'
+  },
+  {
+    name: 'snapper from an unknown area: cooking does not help',
+    of: { lot: { species: 'snapper' }, papers: [statement(-20, 168)] },
+    at: 1,
+    route: 'cooked',
+    want: 'not-cleared',
+    code: 'toxins.area-unknown'
+  },
+  {
+    name: 'snapper with a paper for its grounds',
+    of: { lot: { species: 'snapper' }, papers: [statement(-20, 168), cleared] },
+    at: 1,
+    want: 'open'
+  },
+  {
+    name: 'farmed amberjack on pellets is no ciguatera source',
+    of: {
+      lot: { species: 'amberjack', source: 'farmed', farmSystem: 'net-pen-open-water' },
+      papers: [feed(), chilled]
+    },
+    at: 1,
+    want: 'open'
+  },
+  // Temperature
+  {
+    name: 'US 3-202.11: exactly 5 °C at the door',
+    of: { lot: { core: celsius(5) }, papers: [statement(-20, 168)] },
+    at: 1,
+    want: 'open'
+  },
+  {
+    name: 'US 3-202.11: 5.1 °C at the door',
+    of: { lot: { core: celsius(5.1) }, papers: [statement(-20, 168)] },
+    at: 1,
+    want: 'not-cleared',
+    code: 'temperature.arrived-warm'
+  },
+  {
+    name: 'US 3-202.11: exactly 41 °F in its own scale',
+    of: { lot: { core: typed(5, 'F', '41 F') }, papers: [statement(-20, 168)] },
+    at: 1,
+    want: 'open'
+  },
+  {
+    name: 'EU: 5 °C is not approaching melting ice',
+    of: { lot: { core: celsius(5) }, papers: [statement(-20, 168)] },
+    at: 1,
+    profile: 'eu',
+    want: 'not-cleared'
+  },
+  {
+    name: 'no temperature taken: unknown is no pass',
+    of: { lot: { core: null }, papers: [statement(-20, 168)] },
+    at: 1,
+    want: 'not-cleared',
+    code: 'temperature.not-taken'
+  },
+  {
+    name: 'arrived frozen at -18 °C',
+    of: { lot: { frozen: true, core: celsius(-18) }, papers: [statement(-20, 168)] },
+    at: 1,
+    want: 'open'
+  },
+  {
+    name: 'arrived “frozen” at -17.9 °C',
+    of: { lot: { frozen: true, core: celsius(-17.9) }, papers: [statement(-20, 168)] },
+    at: 1,
+    want: 'not-cleared'
+  },
+  {
+    name: 'held warm, and nobody answered: lost after 4 h',
+    of: { papers: [statement(-20, 168)], events: [event('cold.read', 2, { reading: celsius(7), place: '' })] },
+    at: 6,
+    want: 'closed',
+    code: 'temperature.held-warm'
+  },
+  {
+    name: 'held warm, cold again within 4 h',
+    of: {
+      papers: [statement(-20, 168)],
+      events: [
+        event('cold.read', 2, { reading: celsius(7), place: '' }),
+        event('cold.read', 5.9, { reading: celsius(3), place: '' })
+      ]
+    },
+    at: 7,
+    want: 'open'
+  },
+  // Histamine
+  {
+    name: 'mackerel without a chilling record: not even cooked',
+    of: { lot: { species: 'atlantic-mackerel' }, papers: [statement(-20, 168)] },
+    at: 1,
+    route: 'cooked',
+    want: 'not-cleared',
+    code: 'histamine.no-chill-record'
+  },
+  {
+    name: 'mackerel within its budget',
+    of: { lot: { species: 'atlantic-mackerel' }, papers: [statement(-20, 168), chilled] },
+    at: 1,
+    want: 'open',
+    code: 'histamine.within-budget'
+  },
+  // Time control
+  {
+    name: 'US 3-501.19(B): a tray at 3 h 59 min',
+    of: { papers: [statement(-20, 168)], events: [holdStart(2)] },
+    at: 2 + 4 - 1 / 60,
+    want: 'ebbing'
+  },
+  {
+    name: 'US 3-501.19(B): a tray at exactly 4 h',
+    of: { papers: [statement(-20, 168)], events: [holdStart(2)] },
+    at: 6,
+    want: 'closed',
+    code: 'time-control.tray'
+  },
+  {
+    name: 'US 3-501.19(C): six hours at exactly 21 °C',
+    of: {
+      papers: [statement(-20, 168)],
+      events: [holdStart(2, '6h'), event('hold.read', 4, { reading: celsius(21) })]
+    },
+    at: 5,
+    want: 'open'
+  },
+  {
+    name: 'US 3-501.19(C): six hours, read at 21.1 °C',
+    of: {
+      papers: [statement(-20, 168)],
+      events: [holdStart(2, '6h'), event('hold.read', 4, { reading: celsius(21.1) })]
+    },
+    at: 4,
+    want: 'closed',
+    code: 'time-control.too-warm'
+  },
+  // Days
+  {
+    name: 'US 3-501.17: the seventh day, a minute before its end',
+    of: { lot: { species: 'halibut', caughtOn: '2026-03-09' }, papers: [statement(-20, 168)] },
+    at: 6 * 24 + 16 - 1 / 60,
+    route: 'cooked',
+    want: 'ebbing'
+  },
+  {
+    name: 'US 3-501.17: the seventh day over (04:00 of the eighth)',
+    of: { lot: { species: 'halibut', caughtOn: '2026-03-09' }, papers: [statement(-20, 168)] },
+    at: 6 * 24 + 16,
+    route: 'cooked',
+    want: 'closed',
+    code: 'date-mark.day'
+  },
+  {
+    name: 'a whole fish has no date mark yet',
+    of: { lot: { form: 'whole' }, papers: [statement(-20, 168)] },
+    at: 9 * 24,
+    route: 'cooked',
+    want: 'open'
+  },
+  {
+    name: 'no day of catch: not cleared raw',
+    of: { lot: { caughtOn: null }, papers: [statement(-20, 168)] },
+    at: 1,
+    want: 'not-cleared',
+    code: 'freshness.no-catch-date'
+  },
+  {
+    name: 'sardine past half its ice days',
+    of: { lot: { species: 'sardine', caughtOn: '2026-03-06' }, papers: [statement(-20, 168), chilled] },
+    at: 1,
+    want: 'closed',
+    code: 'freshness.raw-share'
+  },
+  // Cure
+  {
+    name: 'in a cure it is no raw piece any more',
+    of: { papers: [statement(-20, 168)], events: [cureStart(2, 24)] },
+    at: 3,
+    want: 'closed',
+    code: 'handling.cured'
+  },
+  {
+    name: 'in a cure: cured is locked until it is due',
+    of: { papers: [statement(-20, 168)], events: [cureStart(2, 24)] },
+    at: 3,
+    route: 'cured',
+    want: 'locked'
+  },
+  {
+    name: 'a cure past due opens nothing by itself',
+    of: { papers: [statement(-20, 168)], events: [cureStart(2, 24)] },
+    at: 27,
+    route: 'cured',
+    want: 'not-cleared'
+  },
+  {
+    name: 'taken out of the cure',
+    of: {
+      papers: [statement(-20, 168)],
+      events: [cureStart(2, 24), event('cure.ended', 25, { massAfter: null, note: '' })]
+    },
+    at: 26,
+    route: 'cured',
+    want: 'open'
+  },
+  {
+    name: 'a cure kills no worms',
+    of: { events: [cureStart(2, 24), event('cure.ended', 25, { massAfter: null, note: '' })] },
+    at: 26,
+    route: 'cured',
+    want: 'not-cleared',
+    code: 'parasites.not-frozen'
+  },
+  // Gone
+  {
+    name: 'discarded is closed for good',
+    of: { papers: [statement(-20, 168)], events: [event('piece.discarded', 3, { reason: 'trim', mass: null })] },
+    at: 4,
+    route: 'cooked',
+    want: 'closed',
+    code: 'handling.discarded'
+  },
+  {
+    name: 'and was open the hour before',
+    of: { papers: [statement(-20, 168)], events: [event('piece.discarded', 3, { reason: 'trim', mass: null })] },
+    at: 2,
+    want: 'open'
+  }
+];
+
+describe('golden verdicts', () => {
+  it('are many, and name each profile', () => {
+    expect(GOLDEN.length).to.be.greaterThan(60);
+    expect(new Set(GOLDEN.map(({ profile = 'us-fc' }) => profile))).to.deep.equal(new Set(['us-fc', 'eu']));
+  });
+  for (const { name, of, at, profile, route = 'raw', want, code } of GOLDEN) {
+    it(`${name}: ${route} is ${want}`, () => {
+      const seen = ask(of, at, profile);
+      expect(stateOf(seen, route), codes(seen).join(' ')).to.equal(want);
+      if (code) expect(codes(seen)).to.include(code);
+    });
+  }
+});
+
+describe('what was known then', () => {
+  it('a paper recorded late does not open the past', () => {
+    const late = { ...feed(), recorded: START + 5 * HOUR };
+    const lineage = lineageOf({ lot: char, papers: [late] });
+    const at = START + 2 * HOUR;
+    const known = (hours: number) => verdict(lineage, HOUSE, at, START + hours * HOUR).windows[0]!.state;
+    expect(known(3)).to.equal('not-cleared');
+    expect(known(6)).to.equal('open');
+  });
+  it('counting from the air is the code’s rule, from the core the house’s: the house is never earlier', () => {
+    const events = [
+      freezeStart(1),
+      ...readEvery(2, 190, 8, -24).map((each) => ({ ...each, body: { ...each.body, probe: 'air' as const } }))
+    ];
+    const opens = (countFromCore: boolean) =>
+      ask({ events }, 200, 'us-fc', { ...HOUSE, countFromCore }).windows[0]!.opens!;
+    expect(opens(true)).to.be.greaterThan(opens(false));
+    expect(opens(false)).to.equal(START + 170 * HOUR);
+  });
+});
+
+const anyLot = fc.record({
+  species: fc.constantFrom(...SPECIES.map(({ id }) => id)),
+  form: fc.constantFrom('whole' as const, 'fillet' as const, 'block' as const),
+  source: fc.constantFrom('wild' as const, 'farmed' as const, 'unknown' as const),
+  farmSystem: fc.constantFrom(null, 'land-based' as const, 'other' as const),
+  water: fc.constantFrom('sea' as const, 'fresh' as const, 'unknown' as const),
+  commercial: fc.constantFrom('yes' as const, 'no' as const, 'unknown' as const),
+  caughtOn: fc.constantFrom(null, '2026-03-08', '2026-03-02'),
+  core: fc.constantFrom(null, celsius(1), celsius(7)),
+  frozen: fc.boolean(),
+  decision: fc.constantFrom('accept' as const, 'cooked-only' as const, 'hold-freeze' as const)
+});
+const anyPapers = fc.subarray([
+  chilled,
+  feed(),
+  fullFeed,
+  statement(-20, 168),
+  statement(-35, 15, true),
+  cleared,
+  paper({ type: 'shellfish-tag' })
+]);
+const history: RecordEvent[] = [
+  freezeStart(2),
+  ...readEvery(6, 200, 20, -22),
+  freezeEnd(201),
+  event('cold.read', 210, { reading: celsius(2), place: '' }),
+  cureStart(215, 20),
+  event('cure.ended', 236, { massAfter: null, note: '' })
+];
+const anyCase = fc.record({
+  lot: anyLot,
+  papers: anyPapers,
+  events: fc.integer({ min: 0, max: history.length }).map((n) => history.slice(0, n))
+});
+const anyHour = fc.integer({ min: 0, max: 300 });
+const anyProfile = fc.constantFrom('us-fc', 'eu');
+const adverse: RecordEvent[] = [
+  event('cold.read', 205, { reading: celsius(12), place: '' }),
+  freezeRead(100, -10),
+  event('piece.discarded', 220, { reason: 'dropped', mass: null }),
+  holdStart(208)
+];
+
+describe('laws of the verdict', () => {
+  it('taking a paper away never widens a window', () => {
+    fc.assert(
+      fc.property(anyCase, anyHour, anyProfile, fc.nat(), (of, hour, profile, which) => {
+        fc.pre(of.papers.length > 0);
+        const fewer = { ...of, papers: of.papers.filter((_, index) => index !== which % of.papers.length) };
+        const before = ask(of, hour, profile);
+        ask(fewer, hour, profile).windows.forEach((window, index) =>
+          expect(isWider(before.windows[index]!, window)).to.equal(false)
+        );
+      }),
+      { numRuns: 2000 }
+    );
+  });
+  it('an adverse fact never widens a window', () => {
+    fc.assert(
+      fc.property(anyCase, anyHour, anyProfile, fc.constantFrom(...adverse), (of, hour, profile, fact) => {
+        const before = ask(of, hour, profile);
+        const after = ask({ ...of, events: [...of.events, fact] }, hour, profile);
+        after.windows.forEach((window, index) => {
+          expect(isWider(before.windows[index]!, window), `${fact.kind} ${window.route}`).to.equal(false);
+        });
+      }),
+      { numRuns: 2000 }
+    );
+  });
+  it('once closed, time alone never reopens it', () => {
+    fc.assert(
+      fc.property(anyCase, anyHour, fc.integer({ min: 1, max: 500 }), (of, hour, later) => {
+        const hours = 300 + hour;
+        const before = ask(of, hours);
+        const after = ask(of, hours + later);
+        before.windows.forEach(({ state, route }) => {
+          if (state === 'closed') expect(stateOf(after, route)).to.equal('closed');
+          if (state === 'never') expect(stateOf(after, route)).to.equal('never');
+        });
+      }),
+      { numRuns: 1000 }
+    );
+  });
+  it('the order of writing down does not matter, and the same question has the same answer', () => {
+    fc.assert(
+      fc.property(anyCase, anyHour, (of, hour) => {
+        const turned = { ...of, papers: [...of.papers].reverse(), events: [...of.events].reverse() };
+        const plain = ask(of, hour).windows.map(({ state, opens, closes }) => ({ state, opens, closes }));
+        expect(ask(turned, hour).windows.map(({ state, opens, closes }) => ({ state, opens, closes }))).to.deep.equal(
+          plain
+        );
+        expect(ask(of, hour)).to.deep.equal(ask(of, hour));
+      }),
+      { numRuns: 500 }
+    );
+  });
+  it('every reason has a citation, and a raw window never opens without a parasite reason that stands', () => {
+    fc.assert(
+      fc.property(anyCase, anyHour, anyProfile, (of, hour, profile) => {
+        const seen = ask(of, hour, profile);
+        seen.reasons.forEach(({ rule, routes }) => {
+          expect(rule.citation).to.not.equal('');
+          expect(routes.length).to.be.greaterThan(0);
+        });
+        for (const route of RAW_ROUTES) {
+          if (!['open', 'ebbing'].includes(stateOf(seen, route))) continue;
+          const stands = seen.reasons.some(
+            ({ hazard, effect }) => hazard === 'parasites' && (effect.kind === 'pass' || effect.kind === 'opens')
+          );
+          expect(stands, route).to.equal(true);
+        }
+      }),
+      { numRuns: 2000 }
+    );
+  });
+  it('a stricter house never widens', () => {
+    const strict = { ...HOUSE, dateMarkDays: 3, rawShareOfIceDays: 0.2, strictAccuracy: true, countFromCore: true };
+    const plain = { ...HOUSE, countFromCore: false };
+    fc.assert(
+      fc.property(anyCase, anyHour, anyProfile, (of, hour, profile) => {
+        const before = ask(of, hour, profile, plain);
+        ask(of, hour, profile, strict).windows.forEach((window, index) =>
+          expect(isWider(before.windows[index]!, window)).to.equal(false)
+        );
+      }),
+      { numRuns: 1000 }
+    );
+  });
+  it('answers for every species in the catalogue, all five routes', () => {
+    for (const { id } of SPECIES)
+      expect(ask({ lot: { ...LOT, species: id } }, 1).windows.map(({ route }) => route)).to.deep.equal([...ROUTES]);
+    expect(SPECIES.length).to.be.greaterThan(50);
+    expect(DAY).to.equal(24 * HOUR);
+  });
+});

@@ -1,0 +1,113 @@
+import { expect } from 'chai';
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { ERROR_CODES } from '../../src/lib/core/errors.ts';
+import { EVENT_KINDS } from '../../src/lib/core/record/events.ts';
+import { errorSentence } from '../../src/lib/words/errors.ts';
+import {
+  CHANGES_WITH_WORDS,
+  CODES_WITH_WORDS,
+  missingWord,
+  sentence,
+  wouldChange
+} from '../../src/lib/words/findings.ts';
+import { kindWords, taskWords } from '../../src/lib/words/tasks.ts';
+import { PROFILES } from '../../src/lib/core/rules/profiles/index.ts';
+import { entryWords } from '../../src/lib/ui/entry.ts';
+import { ask, celsius, event, paper, typed } from './build.ts';
+
+const hazards = join(import.meta.dirname, '..', '..', 'src', 'lib', 'core', 'rules', 'hazards');
+const source = readdirSync(hazards)
+  .map((name) => readFileSync(join(hazards, name), 'utf8'))
+  .join('\n');
+const families =
+  'parasites|source|decision|toxins|temperature|histamine|time-control|shellfish|date-mark|freshness|handling';
+const used = [
+  ...new Set([...source.matchAll(new RegExp(`'((?:${families})\\.[a-z-]+)'`, 'g'))].map(([, code]) => code!))
+];
+
+describe('words', () => {
+  it('every finding the hazards can make has its sentence', () => {
+    expect(used.length).to.be.greaterThan(35);
+    const missing = used.filter((code) => !CODES_WITH_WORDS.includes(code));
+    expect(missing).to.deep.equal([]);
+  });
+  it('every "what would change it" has its words', () => {
+    const changes = [...source.matchAll(/wouldChange: [^\n]*/g)].flatMap(([line]) =>
+      [...line.matchAll(/'([a-z-]+)'/g)].map(([, code]) => code!)
+    );
+    expect(changes.length).to.be.greaterThan(10);
+    expect(changes.filter((code) => !CHANGES_WITH_WORDS.includes(code))).to.deep.equal([]);
+    expect(wouldChange({ wouldChange: null })).to.equal(null);
+  });
+  it('every error has a sentence that names its field and hides nothing', () => {
+    for (const code of ERROR_CODES) {
+      const text = errorSentence(code, {
+        field: 'thickness',
+        unit: 'mm',
+        min: 1,
+        max: 300,
+        seen: '3 m',
+        candidates: ['a', 'b']
+      });
+      expect(text, code).to.match(/\w+.*[.?]$|^That change/);
+      expect(text, code).to.not.match(/undefined|NaN|\[object/);
+    }
+    expect(
+      errorSentence('quantity.out-of-range', { field: 'thickness', unit: 'mm', min: 2, max: 300, seen: '3 m' })
+    ).to.equal('Thickness must be 2 to 300 mm; saw 3 m.');
+  });
+  it('sentences of real verdicts have no hole in them', () => {
+    const tried = [
+      ask({}, 1),
+      ask({ lot: { species: 'snapper', core: celsius(9), decision: 'cooked-only', reason: 'soft' } }, 1),
+      ask(
+        { papers: [paper({ type: 'freezing-statement', frozenAt: celsius(-20), frozenFor: typed(604800, 'h') })] },
+        1,
+        'eu'
+      )
+    ];
+    const sentences = tried.flatMap(({ reasons }) => reasons.map(sentence));
+    expect(sentences.length).to.be.greaterThan(12);
+    sentences.forEach((text) => expect(text).to.not.match(/undefined|NaN|\s{2}/));
+  });
+  it('an unknown code is said as a code, never swallowed', () => {
+    expect(sentence({ code: 'new.code', seen: {} })).to.equal('new.code');
+    expect(missingWord('new.code')).to.equal('new.code');
+  });
+  it('every kind of entry and every task has a name', () => {
+    for (const kind of Object.keys(EVENT_KINDS)) expect(kindWords(kind)).to.not.equal(kind);
+    expect(taskWords({ code: 'paper-missing', seen: { missing: 'shellfish.no-tag' } })).to.equal(
+      'Wanted: shellfish tag'
+    );
+  });
+  it('an entry reads as it was typed, with its units', () => {
+    const words = entryWords(event('cold.read', 1, { reading: typed(2, 'F', '35.6 F'), place: 'Drawer 2' }));
+    expect(words).to.deep.equal(['reading 35.6 F', 'place Drawer 2']);
+  });
+});
+
+describe('rule profiles', () => {
+  for (const profile of PROFILES) {
+    it(`${profile.name}: every limit is printed in both scales and they agree to half a degree`, () => {
+      const limits = [
+        profile.receiveCold,
+        profile.receiveFrozen,
+        profile.coldHold,
+        ...profile.parasites.cycles.map(({ hold }) => hold)
+      ];
+      for (const { c, f } of limits) expect((c * 9) / 5 + 32).to.be.closeTo(f, 0.5);
+    });
+    it(`${profile.name}: every number has its citation`, () => {
+      const cited = [
+        ...profile.parasites.cycles,
+        ...profile.timeControls,
+        profile.dateMark,
+        profile.histamine,
+        profile.shellfishTag
+      ];
+      for (const { citation, rule } of cited) expect(citation.length * rule.length).to.be.greaterThan(0);
+      expect(profile.version).to.match(/\d{4}\.\d/);
+    });
+  }
+});

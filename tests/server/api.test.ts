@@ -1,0 +1,148 @@
+import { expect } from 'chai';
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { answerOperation, answerQuery, openApi } from '../../src/lib/server/api.ts';
+import type { App } from '../../src/lib/server/app.ts';
+import { OPERATIONS } from '../../src/lib/server/operations/registry.ts';
+import { QUERIES } from '../../src/lib/server/queries.ts';
+import { changeStream, closeStreams } from '../../src/lib/server/stream.ts';
+import { PLACES } from '../../src/lib/ui/places.ts';
+import { CHAR, openTestHouse, type TestHouse } from './house.ts';
+
+const routes = join(import.meta.dirname, '..', '..', 'src', 'routes');
+const read = (...path: string[]) => readFileSync(join(routes, ...path), 'utf8');
+const folderOf = (place: string) => place.split('/').filter(Boolean);
+
+describe('one registry on both sides', () => {
+  it('every operation has a form on its place and an API route in the document', () => {
+    const { paths } = openApi();
+    expect(OPERATIONS.length).to.be.greaterThan(15);
+    for (const { name, place } of OPERATIONS) {
+      expect(paths, name).to.have.property(`/api/v1/operations/${name}`);
+      expect(read(...folderOf(place), '+page.server.ts'), name).to.contain(`actionsFor('${place}')`);
+      expect(read(...folderOf(place), '+page.svelte'), name).to.contain(`operation="${name}"`);
+    }
+  });
+  it('every form on a screen is an operation of the registry', () => {
+    const names = new Set(OPERATIONS.map(({ name }) => name));
+    const pages = readdirSync(routes, { recursive: true, encoding: 'utf8' }).filter((name) =>
+      name.endsWith('+page.svelte')
+    );
+    const used = pages.flatMap((page) => [...read(page).matchAll(/operation="([\w-]+)"/g)].map(([, name]) => name!));
+    expect(used.length).to.be.greaterThan(15);
+    used.forEach((name) => expect(names.has(name), name).to.equal(true));
+  });
+  it('the document is OpenAPI 3.1 and names every query and its inputs', () => {
+    const document = openApi();
+    expect(document.openapi).to.equal('3.1.0');
+    for (const { path } of QUERIES) expect(document.paths).to.have.property(`/api/v1/${path}`);
+    const receive = (
+      document.paths['/api/v1/operations/receive-lot'] as {
+        post: { requestBody: { content: Record<string, { schema: { properties: object } }> } };
+      }
+    ).post;
+    expect(receive.requestBody.content['application/json']!.schema.properties).to.include.keys(
+      'species',
+      'mass',
+      'core',
+      'decision'
+    );
+  });
+  it('every place on the rail has its page', () => {
+    for (const { path } of PLACES) expect(() => read(...folderOf(path), '+page.svelte')).to.not.throw();
+    expect(new Set(PLACES.map(({ key }) => key)).size).to.equal(PLACES.length);
+  });
+});
+
+describe('the API', () => {
+  let house: TestHouse;
+  let app: App;
+  beforeEach(() => {
+    house = openTestHouse();
+    app = { ...house, config: { mode: 'test' }, movable: house.clock, readOnly: false } as unknown as App;
+    house.done('receive-lot', CHAR);
+  });
+  afterEach(() => house.close());
+  const post = (name: string, body: unknown, headers: Record<string, string> = {}) =>
+    answerOperation(app, name, new Headers(headers), body, 'p1');
+  const get = (path: string, search = '') => answerQuery(app, path, new URLSearchParams(search));
+
+  it('does what a form does, once for a key', async () => {
+    const twice = [1, 2].map(() =>
+      post('read-cold', { piece: 'ARC-0309-1-A', reading: '2 C' }, { 'idempotency-key': 'a' })
+    );
+    const [first, second] = (await Promise.all(twice.map((answer) => answer.json()))) as {
+      seq: number;
+      repeated: boolean;
+    }[];
+    expect(second).to.include({ seq: first!.seq, repeated: true });
+  });
+  it('answers with problem details: field, code and sentence', async () => {
+    const answer = post('read-cold', { piece: 'ARC-0309-1-A', reading: '1,250 C' });
+    expect(answer.status).to.equal(422);
+    expect(answer.headers.get('content-type')).to.equal('application/problem+json');
+    const body = (await answer.json()) as { fields: { field: string; code: string; message: string }[] };
+    expect(body.fields[0]).to.include({ field: 'reading', code: 'quantity.ambiguous' });
+    expect(body.fields[0]!.message).to.contain('1250 °C or 1.25 °C');
+  });
+  it('a stale If-Match is a 409 with both sides', async () => {
+    const answer = post('read-cold', { piece: 'ARC-0309-1-A', reading: '2 C' }, { 'if-match': '"1"' });
+    expect(answer.status).to.equal(409);
+    expect(await answer.json())
+      .to.have.nested.property('conflict.newer')
+      .with.length.greaterThan(0);
+  });
+  it('answers each query, or says what is missing', async () => {
+    const given: Record<string, string> = {
+      'door-verdict': 'species=turbot',
+      'freeze-preview': 'air=-30 C&thickness=30 mm&startCore=2 C&cycle=us-168h',
+      'cure-preview':
+        'piece=ARC-0309-1-A&method=weighed&thickness=28 mm&faces=1&celsius=3 C&salt=2.5 %25&sugar=1 %25&hours=24 h&target=1 %25',
+      'slice-preview': 'cut=straight&length=180 mm&height=30 mm&width=70 mm&thickness=6 mm'
+    };
+    for (const { name, path } of QUERIES) {
+      const filled = path
+        .replace('lots/{id}', 'lots/ARC-0309-1')
+        .replace('{id}', 'ARC-0309-1-A')
+        .replace('{sensor}', 'x')
+        .replace('{day}', '2026-01-01');
+      const answer = get(filled, given[name] ?? '');
+      expect(answer.status, `${name} ${answer.status === 200 ? '' : await answer.text()}`).to.equal(200);
+    }
+    expect(get('pieces/NOPE-1').status).to.equal(404);
+    expect(get('nothing/here').status).to.equal(404);
+    expect(get('preview/slice', 'cut=straight&length=9 km&height=3 cm&width=7 cm&thickness=6 mm').status).to.equal(422);
+    expect(answerOperation(app, 'no-such', new Headers(), {}, 'p1').status).to.equal(404);
+  });
+  it('answers a verdict for another moment, knowledge and profile', async () => {
+    const ask = async (search: string) =>
+      (await get('pieces/ARC-0309-1-A/verdict', search).json()) as {
+        windows: { state: string }[];
+        pins: { profile: string };
+      };
+    expect((await ask('')).windows[0]!.state).to.equal('not-cleared');
+    expect((await ask('profile=eu')).pins.profile).to.match(/^eu/);
+    expect((await ask('at=2026-03-30T12:00')).windows[0]!.state).to.equal('closed');
+    expect(get('pieces/ARC-0309-1-A/verdict', 'profile=mars').status).to.equal(422);
+  });
+  it('streams each change after its commit, and what was missed on coming back', async () => {
+    const readAll = async (lastEventId: string | null, act: () => void) => {
+      const reader = changeStream(app, lastEventId).body!.getReader();
+      act();
+      closeStreams();
+      let text = '';
+      for (let part = await reader.read(); !part.done; part = await reader.read())
+        text += new TextDecoder().decode(part.value);
+      return text;
+    };
+    const head = house.store.record.head().seq;
+    const live = await readAll(null, () => house.done('read-cold', { piece: 'ARC-0309-1-A', reading: '2 C' }));
+    expect(live)
+      .to.contain(`id: ${head + 1}\nevent: change`)
+      .and.contain('piece:ARC-0309-1-A');
+    const missed = await readAll(String(head), () => undefined);
+    expect(missed).to.contain(`id: ${head + 1}\n`);
+    const refused = await readAll(null, () => void house.act('read-cold', { piece: 'ARC-0309-1-A', reading: 'x' }));
+    expect(refused).to.not.contain('event: change');
+  });
+});
