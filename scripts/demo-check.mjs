@@ -37,7 +37,10 @@ try {
 }
 // The whole group, npm's own process and the server in it: by its id, and nothing else.
 if (demo.exitCode === null) process.kill(-demo.pid, 'SIGTERM');
-const ended = await Promise.race([gone.then(() => true), new Promise((resolve) => setTimeout(() => resolve(false), 15_000))]);
+const ended = await Promise.race([
+  gone.then(() => true),
+  new Promise((resolve) => setTimeout(() => resolve(false), 15_000))
+]);
 if (!ended) {
   failure ||= 'it did not stop when asked';
   process.kill(-demo.pid, 'SIGKILL');

@@ -201,8 +201,16 @@
     overflow-wrap: anywhere;
   }
   td.nowrap,
+  td:nth-child(4),
   .amend {
     white-space: nowrap;
+  }
+  td:nth-child(5) {
+    min-width: 9.5rem;
+  }
+  td:first-child,
+  th:first-child {
+    padding-left: 0.8rem;
   }
   .words {
     display: block;

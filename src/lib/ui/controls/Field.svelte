@@ -59,7 +59,7 @@
     <label for={id}><input type="checkbox" {...shared} checked={value === 'on'} /> {label}</label>
   {:else}
     <label for={id}
-      >{label}{#if optional}<span class="soft"> · may stay empty</span>{/if}</label
+      >{label}{#if optional}<span class="soft">&nbsp;· may stay empty</span>{/if}</label
     >
     {#if kind === 'choice'}
       <select {...shared} bind:value class="w-full {look}">

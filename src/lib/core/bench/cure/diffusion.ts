@@ -64,7 +64,9 @@ export function diffuse(input: DiffusionInput): Snapshot[] {
   const k = diffusivity / (dx * dx);
   let mass: Float64Array = new Float64Array(n);
   let bath = dose;
-  let surface: number;
+  let next: Float64Array = new Float64Array(n);
+  let surface = input.saturation;
+  let dissolved = false;
   const upper = new Float64Array(n + 1);
   const right = new Float64Array(n + 1);
   const out: Snapshot[] = [];
@@ -72,10 +74,10 @@ export function diffuse(input: DiffusionInput): Snapshot[] {
   if (wanted.at(-1) !== end) wanted.push(end);
 
   let time = 0;
-  let next = 0;
+  let wantedAt = 0;
   let step = Math.min(FIRST_STEP_SECONDS, end / 20);
-  while (next < wanted.length) {
-    const goal = wanted[next]!;
+  while (wantedAt < wanted.length) {
+    const goal = wanted[wantedAt]!;
     const dt = Math.min(step, goal - time);
     const after = time + dt;
     const drawn = input.drawn(after);
@@ -84,18 +86,21 @@ export function diffuse(input: DiffusionInput): Snapshot[] {
       throw new EmberError('quantity.out-of-range', { field: 'drawn', unit: 'kg/m²', max: water0, seen: drawn });
     const bathWater = input.bathWater + drawn;
     const r = k * dt;
-    const solved = solveSaturated(mass, bath, input.saturation * cell, r, upper, right);
-    if (solved.bath >= input.saturation * bathWater) {
-      surface = input.saturation;
-      bath = solved.bath;
-      mass = solved.mass;
-    } else {
-      // Nothing undissolved is left at the end of the step: the bath itself is an unknown of it.
-      const finite = solveFinite(mass, bath, cell / bathWater, r, upper, right);
-      bath = finite.bath;
-      mass = finite.mass;
+    if (!dissolved) {
+      const left = solveSaturated(mass, next, bath, input.saturation * cell, r, upper, right);
+      // Nothing undissolved would be left at the end of the step: from here on the bath itself is an unknown, and as
+      // its water only grows, undissolved salt does not come back.
+      dissolved = left < input.saturation * bathWater;
+      if (!dissolved) {
+        bath = left;
+        surface = input.saturation;
+      }
+    }
+    if (dissolved) {
+      bath = solveFinite(mass, next, bath, cell / bathWater, r, upper, right);
       surface = bath / bathWater;
     }
+    [mass, next] = [next, mass];
     time = after;
     if (time >= goal - 1e-9) {
       time = goal;
@@ -106,22 +111,26 @@ export function diffuse(input: DiffusionInput): Snapshot[] {
         profile[i] = mass[i]! / cell;
       }
       out.push({ seconds: goal, profile, surface, taken, outside: bath, water: water0 - drawn });
-      next++;
+      wantedAt++;
     }
     step = Math.max(step, share * time);
   }
   return out;
 }
 
-/** One step with the face at a fixed concentration; `face` is that concentration times the water of one cell. */
+/**
+ * One step with the face at a fixed concentration, written to `next`; `face` is that concentration times the water of one
+ * cell. Returns what is left in the bath.
+ */
 function solveSaturated(
   mass: Float64Array,
+  next: Float64Array,
   bath: number,
   face: number,
   r: number,
   upper: Float64Array,
   right: Float64Array
-): { mass: Float64Array; bath: number } {
+): number {
   const n = mass.length;
   let diagonal = 1 + 3 * r;
   upper[0] = -r / diagonal;
@@ -131,21 +140,24 @@ function solveSaturated(
     upper[i] = -r / diagonal;
     right[i] = (mass[i]! + r * right[i - 1]!) / diagonal;
   }
-  const next = new Float64Array(n);
   next[n - 1] = right[n - 1]!;
   for (let i = n - 2; i >= 0; i--) next[i] = right[i]! - upper[i]! * next[i + 1]!;
-  return { mass: next, bath: bath - 2 * r * (face - next[0]!) };
+  return bath - 2 * r * (face - next[0]!);
 }
 
-/** One step with the bath as an unknown of its own; `ratio` is the water of one cell over that of the bath. */
+/**
+ * One step with the bath as an unknown of its own, written to `next`; `ratio` is the water of one cell over that of the
+ * bath. Returns what is left in the bath.
+ */
 function solveFinite(
   mass: Float64Array,
+  next: Float64Array,
   bath: number,
   ratio: number,
   r: number,
   upper: Float64Array,
   right: Float64Array
-): { mass: Float64Array; bath: number } {
+): number {
   const n = mass.length;
   const gate = 2 * r;
   let diagonal = 1 + gate * ratio;
@@ -160,8 +172,7 @@ function solveFinite(
     right[i + 1] = (mass[i]! + below * right[i]!) / diagonal;
     if (i === n - 1) break;
   }
-  const next = new Float64Array(n);
   next[n - 1] = right[n]!;
   for (let i = n - 2; i >= 0; i--) next[i] = right[i + 1]! - upper[i + 1]! * next[i + 1]!;
-  return { mass: next, bath: right[0]! - upper[0]! * next[0]! };
+  return right[0]! - upper[0]! * next[0]!;
 }

@@ -1,0 +1,213 @@
+import { expect } from 'chai';
+import type { Browser } from 'playwright-core';
+import { openBrowser, openHouse, visit, type RunningHouse } from './harness.ts';
+import { form, send, shown, watch, type WatchedPage } from './watch.ts';
+
+const NOON = '2026-03-09T12:00:00Z';
+const moveClock = (url: string, byHours: number) =>
+  fetch(`${url}/api/v1/demo/clock`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ byHours, frozen: true })
+  });
+
+describe('one fish from the door to the plate', () => {
+  let house: RunningHouse;
+  let browser: Browser;
+  let watched: WatchedPage;
+  before(async () => {
+    house = await openHouse({ EMBER_TIDE_FROZEN_AT: NOON });
+    browser = await openBrowser();
+    watched = await watch(browser);
+  });
+  after(async () => {
+    await browser.close();
+    await house.close();
+  });
+  const at = (path: string) => visit(watched.page, house.url + path);
+  const state = (route: string) => shown(watched.page, route).getAttribute('data-state');
+  const until = (route: string, state: string) =>
+    watched.page.waitForSelector(`[data-route="${route}"][data-state="${state}"]`);
+
+  it('an empty house says what comes first', async () => {
+    await at('/');
+    expect(await watched.page.textContent('main')).to.contain('The boards are clear');
+    await at('/freeze');
+    expect(await watched.page.textContent('main')).to.contain('Nothing to freeze yet');
+  });
+  it('somebody joins, says who is here, and sets the house', async () => {
+    const { page } = watched;
+    await at('/house');
+    await send(page, 'join-person', { name: 'Ada Skerry' });
+    await page.waitForSelector('text=p1 in the ledger');
+    await Promise.all([page.waitForURL('**/house'), page.selectOption('#who', { label: 'Ada Skerry' })]);
+    await page.waitForSelector('html[data-ready]');
+    await send(page, 'set-house', { name: 'The Test Counter', zone: 'Europe/Oslo' });
+    await page.waitForSelector('.where b:has-text("The Test Counter")');
+  });
+  it('receives a farmed char; its verdict forms while the form is filled', async () => {
+    const { page } = watched;
+    await at('/receive');
+    await page.fill('#species-text', 'omble chevalier');
+    await page.click('.found button:has-text("Arctic char")');
+    await page.selectOption('[name="farmSystem"]', 'land-based');
+    await page.selectOption('[name="form"]', 'fillet');
+    await page.fill('[name="caughtOn"]', '2026-03-08');
+    await page.fill('[name="core"]', '1.4');
+    await until('raw', 'not-cleared');
+    await page.waitForFunction(() => !document.querySelector('[data-code="temperature.not-taken"]'));
+    expect(await page.textContent('aside')).to.contain('feed statement is missing');
+    await send(page, 'receive-lot', {
+      mass: '2.4',
+      'mass:unit': 'kg',
+      thickness: '28',
+      supplier: 'Skarnes Tank Farm',
+      claim: 'sushi grade'
+    });
+    await page.waitForURL('**/piece/ARC-0309-1-A');
+    expect(await page.textContent('.head')).to.contain('2.40 kg');
+    expect(await page.textContent('main')).to.contain('A claim, not evidence');
+  });
+  it('reads Not cleared until the paper is attached, then opens', async () => {
+    const { page } = watched;
+    expect(await state('raw')).to.equal('not-cleared');
+    await send(page, 'attach-evidence', { issuer: 'Skarnes Tank Farm', formulatedFeed: true });
+    await until('raw', 'open');
+    expect(await page.textContent('main')).to.contain('by a statement from Skarnes Tank Farm');
+  });
+  it('gives a loin, which is cured by a real calculation', async () => {
+    const { page } = watched;
+    await send(page, 'divide-piece', { name: 'Loin', form: 'block', mass: '600', thickness: '26' });
+    await page.waitForSelector('a:has-text("ARC-0309-1-B")');
+    await at('/cure?piece=ARC-0309-1-B');
+    await page.waitForSelector('[data-simulated="yes"]');
+    const reads = () => page.textContent('tr:has-text("Salt, in the middle")');
+    const short = await reads();
+    await page.fill('[name="hours"]', '60');
+    await page.waitForFunction(
+      (before) => document.querySelector('main')?.textContent?.includes('At 60 h') && before !== '',
+      short
+    );
+    expect(await reads()).to.not.equal(short);
+    await page.waitForFunction(() => !document.querySelector('table')?.textContent?.includes('…'));
+    await send(page, 'start-cure', { hours: '20', salt: '2.5', sugar: '1', faces: '2' });
+    await page.waitForSelector('.running');
+    expect(await page.textContent('.running')).to.contain('is in a weighed cure');
+    await at('/piece/ARC-0309-1-B');
+    expect(await state('cured')).to.equal('locked');
+  });
+  it('opens cured only once somebody has taken it out', async () => {
+    const { page } = watched;
+    await moveClock(house.url, 21);
+    await at('/piece/ARC-0309-1-B');
+    expect(await state('cured')).to.equal('not-cleared');
+    await at('/cure?piece=ARC-0309-1-B');
+    await send(page, 'end-cure', { massAfter: '585' });
+    await page.waitForSelector('form[data-operation="start-cure"]');
+    await at('/piece/ARC-0309-1-B');
+    expect(await state('cured')).to.equal('open');
+    expect(await state('raw')).to.equal('closed');
+  });
+  it('is sliced by a real calculation', async () => {
+    const { page } = watched;
+    await at('/slice?piece=ARC-0309-1-B');
+    await page.selectOption('[name="cut"]', 'straight');
+    await page.fill('[name="length"]', '200');
+    await page.fill('[name="height"]', '26');
+    await page.fill('[name="width"]', '100');
+    await page.fill('#want', '13.65');
+    await page.click('text=Set the thickness');
+    expect(await page.inputValue('[name="thickness"]')).to.equal('5.0');
+    expect(await page.textContent('.figures')).to.match(/40\s*slices/);
+    await send(page, 'record-slice', {});
+    await page.waitForSelector('text=40 slices of 14 g');
+  });
+  it('goes out on a clock, is served, and the rest is binned when time is up', async () => {
+    const { page } = watched;
+    await at('/serve?piece=ARC-0309-1-B');
+    await send(page, 'start-hold', { label: 'Counter left', startCore: '3' });
+    await page.waitForSelector('.trays:has-text("Counter left")');
+    await until('cured', 'open');
+    await send(page, 'serve-piece', { route: 'cured', mass: '400', dish: 'Char, dill' });
+    await page.waitForSelector('text=185 g');
+    await moveClock(house.url, 4);
+    await at('/');
+    expect(await page.textContent('.queue')).to.contain('Discard Counter left');
+    await at('/serve?piece=ARC-0309-1-B');
+    expect(await page.textContent('main')).to.contain('No route is open for this piece now');
+    await send(page, 'discard-piece', { reason: 'time is up' });
+    await page.waitForFunction(() => !document.querySelector('.trays'));
+  });
+  it('is found again in the ledger, with its name, and can be taken out as CSV', async () => {
+    const { page } = watched;
+    await at('/ledger?lot=ARC-0309-1');
+    const text = (await page.textContent('table')) ?? '';
+    for (const words of [
+      'Lot received',
+      'Paper attached',
+      'Cure begun',
+      'Sliced',
+      'Tray started',
+      'Served',
+      'Discarded',
+      'Ada Skerry'
+    ]) {
+      expect(text).to.contain(words);
+    }
+    const [download] = await Promise.all([page.waitForEvent('download'), page.click('text=All as CSV')]);
+    expect(download.suggestedFilename()).to.equal('ledger.csv');
+    await send(page, 'sign-day', { note: 'all counted' });
+    await page.waitForSelector('text=Done, and in the ledger.');
+  });
+  it('a wild fish goes through the freezer by hand-written readings', async () => {
+    const { page } = watched;
+    await at('/receive?species=halibut&source=wild&form=block&caughtOn=2026-03-09&core=1+C');
+    await send(page, 'receive-lot', {
+      mass: '900',
+      thickness: '30',
+      supplier: 'Kelda Bay Boats',
+      decision: 'hold-freeze',
+      reason: 'wild'
+    });
+    await page.waitForURL('**/piece/HAL-*');
+    const piece = page.url().split('/').at(-1)!;
+    await at(`/freeze?piece=${piece}`);
+    await page.waitForSelector('text=Between');
+    await page.fill('[name="air"]', '-20');
+    await page.waitForSelector('text=This freezer cannot do it');
+    await send(page, 'start-freeze', { place: 'Upright', air: '-30', startCore: '1' });
+    await page.waitForSelector('form[data-operation="read-freeze"]');
+    for (const hours of [6, 40, 40, 40, 40, 8]) {
+      await moveClock(house.url, hours);
+      await at(`/freeze?piece=${piece}`);
+      await send(page, 'read-freeze', { reading: hours === 6 ? '-20' : '-22.5' });
+      await page.waitForSelector('text=Done, and in the ledger.');
+    }
+    await until('raw', 'open');
+    await send(page, 'end-freeze', { note: 'drawer 1' });
+    await page.waitForSelector('form[data-operation="start-freeze"]');
+    await at(`/piece/${piece}`);
+    expect(await state('raw')).to.equal('open');
+    expect(await page.textContent('main')).to.contain('Frozen here for 168 h');
+    watched.quiet();
+  });
+  it('an entry amended on the screen shows both, and a widening one asks for an owner', async () => {
+    const { page } = watched;
+    await at('/ledger?lot=ARC-0309-1');
+    await page.click('tr:has-text("Discarded") >> text=Amend');
+    await send(page, 'amend-entry', { void: true, reason: 'it was another tray' });
+    // Its tray had run out, so giving it back opens nothing, and needs no owner.
+    await page.waitForSelector('tr:has-text("Amended by entry")');
+    await page.click('tr:has-text("Tray started") >> text=Amend');
+    await send(page, 'amend-entry', { void: true, reason: 'never left the cold' });
+    await page.waitForSelector('[role="alert"]:has-text("Tick that you own it")');
+    await form(page, 'amend-entry').locator('[name="ownWidening"]').check();
+    await form(page, 'amend-entry').locator('button[type="submit"]').click();
+    await page.waitForSelector('text=owned exception');
+    await at('/piece/ARC-0309-1-B');
+    expect(await page.textContent('main'))
+      .to.contain('never left the cold')
+      .and.contain('Ada Skerry');
+    watched.quiet(/422/);
+  });
+});

@@ -1,0 +1,141 @@
+import axe from 'axe-core';
+import { expect } from 'chai';
+import type { Browser, Page } from 'playwright-core';
+import { PLACES } from '../../src/lib/ui/places.ts';
+import { openBrowser, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
+import { watch, type WatchedPage } from './watch.ts';
+
+interface AxeAnswer {
+  violations: { id: string; impact: string | null; nodes: { target: string[]; failureSummary: string }[] }[];
+}
+async function faults(page: Page): Promise<string[]> {
+  await page.evaluate(axe.source);
+  const answer = (await page.evaluate(
+    'axe.run(document, { runOnly: ["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"] })'
+  )) as AxeAnswer;
+  return answer.violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes[0]!.target.join(' ')} (${nodes.length}) ${nodes[0]!.failureSummary}`);
+}
+
+describe('every place of the demo house', () => {
+  let house: RunningHouse;
+  let browser: Browser;
+  before(async () => {
+    house = await openHouse({ EMBER_TIDE_MODE: 'demo', EMBER_TIDE_FROZEN_AT: '2026-03-13T20:10:00Z' });
+    browser = await openBrowser();
+  });
+  after(async () => {
+    await browser.close();
+    await house.close();
+  });
+  const paths = [
+    ...PLACES.map(({ path }) => path),
+    '/piece/ATL-0304-1-A',
+    '/piece/ARC-0313-1-A',
+    '/receive?species=turbot'
+  ];
+
+  for (const theme of ['light', 'dim'] as const) {
+    for (const viewport of [
+      { width: 1280, height: 800 },
+      { width: 820, height: 1180 }
+    ]) {
+      it(`${theme}, ${viewport.width} wide: no serious accessibility fault, nothing off the edge, a quiet console`, async () => {
+        const watched = await watch(browser, { viewport });
+        const { page } = watched;
+        await signIn(page, house.url, 'p1');
+        await page.context().addCookies([{ name: 'ember-theme', value: theme, url: house.url }]);
+        for (const path of paths) {
+          await visit(page, house.url + path);
+          if (path === '/cure') await page.waitForSelector('[data-simulated="yes"], .running');
+          expect(await faults(page), path).to.deep.equal([]);
+          const over = await page.evaluate(
+            () => document.documentElement.scrollWidth - document.documentElement.clientWidth
+          );
+          expect(over, `${path} is wider than the screen`).to.be.at.most(0);
+        }
+        watched.quiet();
+        await watched.close();
+      });
+    }
+  }
+
+  it('works by keyboard: a key a place, n, / and ?, and Escape out of a panel', async () => {
+    const watched: WatchedPage = await watch(browser);
+    const { page } = watched;
+    await visit(page, house.url);
+    for (const { key, path } of PLACES) {
+      await page.keyboard.press(key);
+      await page.waitForURL(house.url + path);
+    }
+    await page.keyboard.press('n');
+    await page.waitForURL(`${house.url}/receive`);
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    await page.keyboard.press('?');
+    await page.waitForSelector('dialog:has-text("A new lot")');
+    await page.keyboard.press('Escape');
+    await page.waitForSelector('dialog:has-text("A new lot")', { state: 'detached' });
+    await page.keyboard.press('/');
+    await page.waitForSelector('[aria-label="What to find"]');
+    await page.keyboard.type('sardi');
+    await page.waitForSelector('dialog a:has-text("SAR-0313-1-A")');
+    await page.keyboard.press('Enter');
+    await page.waitForURL('**/piece/SAR-0313-1-A');
+    watched.quiet();
+    await watched.close();
+  });
+
+  it('the tide chart moves and zooms by keyboard, and stands as a table too', async () => {
+    const watched = await watch(browser);
+    const { page } = watched;
+    await visit(page, house.url);
+    const water = () => page.locator('.chart path.water').first().getAttribute('d');
+    const before = await water();
+    await page.locator('.chart').focus();
+    await page.keyboard.press('ArrowRight');
+    expect(await water()).to.not.equal(before);
+    await page.keyboard.press('Home');
+    expect(await water()).to.equal(before);
+    await page.keyboard.press('-');
+    expect(await page.getAttribute('button:has-text("Week")', 'aria-pressed')).to.equal('true');
+    await page.click('text=The same as a table');
+    const rows = await page.locator('details.table tbody tr').count();
+    expect(rows).to.equal(await page.locator('.chart a').count());
+    expect(rows).to.be.greaterThan(12);
+    await watched.close();
+  });
+
+  it('a lot can be received by keyboard alone', async () => {
+    const watched = await watch(browser);
+    const { page } = watched;
+    await signIn(page, house.url, 'p1');
+    await visit(page, house.url);
+    await page.keyboard.press('n');
+    await page.waitForURL('**/receive');
+    await page.focus('#species-text');
+    await page.keyboard.type('rodaballo');
+    await page.keyboard.press('Enter');
+    const to = async (name: string) => {
+      for (let presses = 0; presses < 40; presses++) {
+        if (await page.evaluate((wanted) => (document.activeElement as HTMLInputElement | null)?.name === wanted, name))
+          return;
+        await page.keyboard.press('Tab');
+      }
+      throw new Error(`Tab never came to ${name}`);
+    };
+    await to('mass');
+    await page.keyboard.type('2.2 kg');
+    await to('source');
+    await page.keyboard.type('wild');
+    await to('supplier');
+    await page.keyboard.type('Kelda Bay Boats');
+    await to('core');
+    await page.keyboard.type('1.2');
+    await page.keyboard.press('Enter');
+    await page.waitForURL('**/piece/TUR-*');
+    expect(await page.textContent('main')).to.contain('2.20 kg');
+    watched.quiet();
+    await watched.close();
+  });
+});
