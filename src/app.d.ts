@@ -1,4 +1,4 @@
-import type { Person } from '$lib/server/store/store.ts';
+import type { Person } from './lib/server/store/store.ts';
 
 declare global {
   namespace App {

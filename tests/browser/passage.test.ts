@@ -27,7 +27,7 @@ describe('one fish from the door to the plate', () => {
   const at = (path: string) => visit(watched.page, house.url + path);
   const state = (route: string) => shown(watched.page, route).getAttribute('data-state');
   const until = (route: string, state: string) =>
-    watched.page.waitForSelector(`[data-route="${route}"][data-state="${state}"]`);
+    watched.page.waitForSelector(`[data-route="${route}"][data-state="${state}"]`, { state: 'attached' });
 
   it('an empty house says what comes first', async () => {
     await at('/');

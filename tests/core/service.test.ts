@@ -18,6 +18,7 @@ import { handsQueue } from '../../src/lib/core/service/hands.ts';
 import { foldLineage, judge } from '../../src/lib/core/rules/verdict.ts';
 import { frame, ticks, water } from '../../src/lib/ui/charts/tide.ts';
 import { moment, until, wallInput } from '../../src/lib/ui/format.ts';
+import { startWith } from '../../src/lib/ui/units.ts';
 import { HOUR, HOUSE, START, cureStart, freezeRead, freezeStart, holdStart, lineageOf, type Case } from './build.ts';
 import { troubleOf } from './measure.test.ts';
 
@@ -231,6 +232,15 @@ describe('the tide chart’s geometry', () => {
     const major = ticks(of, hourOf, 6).filter((tick) => tick.major);
     expect(major.length).to.be.within(3, 4);
     major.forEach(({ at }) => expect(new Date(at).getUTCHours()).to.equal(0));
+  });
+});
+
+describe('starting figures of a field', () => {
+  it('stand in the unit the house likes', () => {
+    const metric = { mass: 'g', temperature: 'C', length: 'mm', volume: 'ml' } as const;
+    expect(startWith('temperature', -25, metric)).to.deep.equal(['-25', '°C']);
+    expect(startWith('temperature', -25, { ...metric, temperature: 'F' })).to.deep.equal(['-13', '°F']);
+    expect(startWith('length', 70, { ...metric, length: 'in' })).to.deep.equal(['2.76', 'in']);
   });
 });
 

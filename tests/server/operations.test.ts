@@ -114,6 +114,24 @@ describe('one fish through the house', () => {
     house.done('serve-piece', { piece, route: 'raw', mass: '100 g' });
   });
 
+  it('what befalls the parent in the very minute, but after the child left it, is not the child’s', () => {
+    house.done('receive-lot', { ...CHAR, species: 'halibut', source: 'wild', farmSystem: '', water: 'sea' });
+    const parent = 'HAL-0309-1-A';
+    const { piece } = house.done('divide-piece', { piece: parent, name: 'Loin', mass: '500 g' }) as { piece: string };
+    house.done('start-freeze', {
+      piece: parent,
+      place: 'Chest',
+      air: '-28 C',
+      airClass: 'fan',
+      packing: 'film',
+      thickness: '28 mm',
+      startCore: '2 C',
+      cycle: 'us-168h'
+    });
+    expect(state(house, parent, 'raw')).to.equal('locked');
+    expect(state(house, piece, 'raw')).to.equal('not-cleared');
+  });
+
   it('a piece keeps what befell its parent before it left, and not after', () => {
     house.done('receive-lot', CHAR);
     house.done('attach-evidence', { lot: L, ...FEED });

@@ -5,7 +5,7 @@
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
   import { dayAndTime, formatDuration, formatMass, until } from '$lib/ui/format.ts';
-  import { lengthUnits, massUnits, temperatureUnits } from '$lib/ui/units.ts';
+  import { lengthUnits, massUnits, startWith, temperatureUnits } from '$lib/ui/units.ts';
   import { EmberError } from '$lib/core/errors.ts';
   import { parseQuantity } from '$lib/core/measure/parse.ts';
   import type { CureBand, CureInput, CureResult } from '$lib/core/bench/cure/plan.ts';
@@ -23,11 +23,15 @@
   const running = $derived(run && !run.ended ? run : null);
 
   let method = $state<'weighed' | 'cover'>('weighed');
-  let thickness = $state('25');
-  let thicknessUnit = $state<string>();
+  // svelte-ignore state_referenced_locally
+  const [firstThickness, lengthUnit] = startWith('length', 25, data.house.units);
+  // svelte-ignore state_referenced_locally
+  const [firstCelsius, temperatureUnit] = startWith('temperature', 3, data.house.units);
+  let thickness = $state(firstThickness);
+  let thicknessUnit = $state(lengthUnit);
   let faces = $state('1');
-  let celsius = $state('3');
-  let celsiusUnit = $state<string>();
+  let celsius = $state(firstCelsius);
+  let celsiusUnit = $state(temperatureUnit);
   let salt = $state('2.5');
   let sugar = $state('1');
   let hours = $state('24');
@@ -44,10 +48,8 @@
     return () => worker?.end();
   });
   $effect(() => {
-    if (view?.piece.made.thicknessMm) {
-      thickness = String(Math.round(view.piece.made.thicknessMm));
-      thicknessUnit = 'mm';
-    }
+    const mm = view?.piece.made.thicknessMm;
+    if (mm) [thickness, thicknessUnit] = startWith('length', mm, data.house.units);
   });
 
   const read = (kind: Parameters<typeof parseQuantity>[0], text: string, unit: string, field: string) =>

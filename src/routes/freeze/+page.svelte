@@ -6,7 +6,7 @@
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
   import { dayAndTime, formatDuration, formatTemperature, moment } from '$lib/ui/format.ts';
   import WindowLine from '$lib/ui/marks/WindowLine.svelte';
-  import { lengthUnits, temperatureUnits } from '$lib/ui/units.ts';
+  import { lengthUnits, startWith, temperatureUnits } from '$lib/ui/units.ts';
   import type { Band } from '$lib/core/random.ts';
   import type { PageProps } from './$types';
 
@@ -28,14 +28,18 @@
     }))
   );
 
-  let air = $state('-25');
-  let airUnit = $state<string>();
+  // svelte-ignore state_referenced_locally
+  const [firstAir, firstUnit] = startWith('temperature', -25, data.house.units);
+  // svelte-ignore state_referenced_locally
+  const [firstCore] = startWith('temperature', 2, data.house.units);
+  let air = $state(firstAir);
+  let airUnit = $state(firstUnit);
   let airClass = $state('fan');
   let packing = $state('film');
   let thickness = $state('');
   let thicknessUnit = $state<string>();
-  let startCore = $state('2');
-  let startUnit = $state<string>();
+  let startCore = $state(firstCore);
+  let startUnit = $state(firstUnit);
   let cycle = $state('');
   let forecast = $state.raw<{ arrival: Band | null; target: number } | null>(null);
   let trouble = $state('');
@@ -43,8 +47,9 @@
     cycle ||= data.cycles[0]?.id ?? '';
   });
   $effect(() => {
-    thickness = view?.piece.made.thicknessMm ? String(Math.round(view.piece.made.thicknessMm)) : '';
-    thicknessUnit = 'mm';
+    const mm = view?.piece.made.thicknessMm;
+    if (mm) [thickness, thicknessUnit] = startWith('length', mm, data.house.units);
+    else thickness = '';
   });
   $effect(() => {
     if (!view || running || thickness === '') return void (forecast = null);

@@ -223,6 +223,15 @@
     color: var(--ember);
     margin-left: 0.5rem;
   }
+  @media (max-width: 900px) {
+    td.nowrap {
+      white-space: normal;
+      width: 5.5rem;
+    }
+    td:nth-child(5) {
+      min-width: 6rem;
+    }
+  }
   .asked td {
     background: var(--water-pale);
   }

@@ -109,6 +109,19 @@
 </script>
 
 <h1>Receive a lot</h1>
+{#if verdict}
+  <div class="strip" aria-hidden="true">
+    {#each verdict.windows as window (window.route)}
+      <WindowLine
+        {window}
+        now={houseNow()}
+        warnSeconds={data.house.warnMinutes * 60}
+        zone={data.house.zone}
+        size={22}
+      />
+    {/each}
+  </div>
+{/if}
 <div class="two">
   <OperationForm operation="receive-lot" submit="Take it in" tone="ember">
     <fieldset>
@@ -225,6 +238,18 @@
 </div>
 
 <style>
+  /* On a tablet held upright the windows stay in sight above the form, the reasons come below it. */
+  .strip {
+    display: none;
+    flex-wrap: wrap;
+    gap: 0.2rem 1.1rem;
+    position: sticky;
+    top: 0;
+    z-index: 2;
+    padding: 0.5rem 0;
+    background-color: var(--ground);
+    border-bottom: 1px solid var(--line);
+  }
   .two {
     display: grid;
     grid-template-columns: minmax(0, 1.25fr) minmax(320px, 1fr);
@@ -305,7 +330,9 @@
     }
     aside {
       position: static;
-      grid-row: 1;
+    }
+    .strip {
+      display: flex;
     }
   }
 </style>

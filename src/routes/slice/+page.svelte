@@ -6,7 +6,7 @@
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
   import { dayAndTime, formatLength, formatMass } from '$lib/ui/format.ts';
   import WindowLine from '$lib/ui/marks/WindowLine.svelte';
-  import { lengthUnits } from '$lib/ui/units.ts';
+  import { lengthUnits, startWith } from '$lib/ui/units.ts';
   import {
     FLESH_GRAMS_PER_MM3,
     cutBlock,
@@ -25,23 +25,27 @@
   let cut = $state<'straight' | 'oblique'>('oblique');
   let length = $state('');
   let height = $state('');
-  let width = $state('70');
-  let thickness = $state('5');
+  let width = $state('');
+  // svelte-ignore state_referenced_locally
+  const [firstThickness, firstUnit] = startWith('length', 5, data.house.units);
+  let thickness = $state(firstThickness);
   let angle = $state('40');
   let want = $state('12');
   let lengthUnit = $state<string>();
   let heightUnit = $state<string>();
   let widthUnit = $state<string>();
-  let thicknessUnit = $state<string>();
+  let thicknessUnit = $state(firstUnit);
 
+  /** Width of a squared block as it usually lies, until measured. */
+  const USUAL_WIDTH_MM = 70;
   // A block as long as its weight says, until somebody lays a ruler on it.
   $effect(() => {
     if (!view) return;
     const high = view.piece.made.thicknessMm ?? 28;
-    height = String(Math.round(high));
-    heightUnit = 'mm';
-    lengthUnit = 'mm';
-    length = String(Math.max(20, Math.min(600, Math.round(view.piece.grams / (FLESH_GRAMS_PER_MM3 * high * 70)))));
+    const long = view.piece.grams / (FLESH_GRAMS_PER_MM3 * high * USUAL_WIDTH_MM);
+    [height, heightUnit] = startWith('length', high, units);
+    [width, widthUnit] = startWith('length', USUAL_WIDTH_MM, units);
+    [length, lengthUnit] = startWith('length', Math.max(20, Math.min(600, Math.floor(long))), units);
   });
 
   const read = (text: string, unit: string | undefined, field: string) =>
@@ -65,8 +69,8 @@
   function hit() {
     if (typeof computed === 'string') return;
     try {
-      thickness = thicknessFor(computed.block, computed.plan.angle, Number(want)).toFixed(1);
-      thicknessUnit = 'mm';
+      const wanted = thicknessFor(computed.block, computed.plan.angle, Number(want));
+      [thickness, thicknessUnit] = startWith('length', wanted, units);
     } catch (error) {
       if (!(error instanceof EmberError)) throw error;
       want = '12';

@@ -71,11 +71,16 @@ export interface FoldOptions {
   readonly at?: number;
   /** Only what was on record by then; ms. */
   readonly knownAt?: number;
+  /** Only what stands before this entry, in order of (happened, sequence). */
+  readonly before?: { readonly at: number; readonly seq: number };
 }
 
 function chosen(events: readonly RecordEvent[], options: FoldOptions) {
-  const { at = Infinity, knownAt = Infinity } = options;
-  return effectiveEvents(events, knownAt).filter((event) => event.happened <= at);
+  const { at = Infinity, knownAt = Infinity, before } = options;
+  return effectiveEvents(events, knownAt).filter(
+    ({ happened, seq }) =>
+      happened <= at && (!before || happened < before.at || (happened === before.at && seq < before.seq))
+  );
 }
 const lastSeqOf = (events: readonly RecordEvent[]) => events.reduce((last, event) => Math.max(last, event.seq), 0);
 

@@ -89,19 +89,19 @@ export interface Lineage {
 }
 
 /**
- * Folds a lineage: each ancestor only as far as the moment its child left it, so that what befell it later (a discard,
+ * Folds a lineage: each ancestor only as far as the entry with which its child left it, so that what befell it later (a discard,
  * a warm hour) does not speak about the child.
  */
 export function foldLineage(lineage: Lineage, at: number, knownAt: number): { lot: LotState; chain: PieceState[] } {
   const lot = foldLot(lineage.lotId, lineage.lot, { at, knownAt });
   if (!lot) throw new EmberError('record.not-found', { field: 'lot', seen: lineage.lotId });
   const chain: PieceState[] = [];
-  let until = at;
+  let before: PieceState['made'] | undefined;
   for (const { id, events } of [...lineage.pieces].reverse()) {
-    const piece = foldPiece(id, events, { at: until, knownAt });
+    const piece = foldPiece(id, events, { at, knownAt, before });
     if (!piece) throw new EmberError('record.not-found', { field: 'piece', seen: id });
     chain.unshift(piece);
-    until = piece.made.at;
+    before = piece.made;
   }
   return { lot, chain };
 }

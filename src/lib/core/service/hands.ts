@@ -34,7 +34,8 @@ const HOUR = 3600_000;
  */
 export function handsQueue(pieces: readonly ProjectedPiece[], now: number, warnSeconds: number): Task[] {
   const tasks: Task[] = [];
-  for (const { state, windows, missing } of pieces) {
+  const asked = new Set<string>();
+  for (const { state, lot, windows, missing } of pieces) {
     if (state.gone) continue;
     const piece = state.id;
     const tray = state.holds.at(-1);
@@ -53,7 +54,10 @@ export function handsQueue(pieces: readonly ProjectedPiece[], now: number, warnS
         tasks.push({ code: 'freeze-reading', at: last + 8 * HOUR, piece, seen: { place: freeze.plan.place } });
       }
     }
-    if (missing.length > 0 && !(freeze && !freeze.ended)) {
+    // One paper clears every piece of its lot: it is asked for once.
+    const errand = `${lot.id} ${missing[0] ?? ''}`;
+    if (missing.length > 0 && !(freeze && !freeze.ended) && !asked.has(errand)) {
+      asked.add(errand);
       tasks.push({ code: 'paper-missing', at: state.made.at, piece, seen: { missing: missing[0] ?? '' } });
     }
     const last = lastRawClose(windows);

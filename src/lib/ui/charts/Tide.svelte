@@ -23,7 +23,7 @@
 
   const ROW = 46;
   const HEAD = 30;
-  const LEFT = $derived(width < 720 ? 150 : 216);
+  const LEFT = $derived(width < 720 ? 178 : 216);
   const of = $derived(frame(now, span, shift, LEFT, width));
   const hours = $derived(SPANS.find(({ id }) => id === span)!.hours);
   const hourOf = $derived((at: number) => Number(clockTime(at, zone).slice(0, 2)));
@@ -33,7 +33,7 @@
   const words = (piece: NowView['pieces'][number]) => piece.windows.find((window) => window.route === route)!;
   const clip = (x: number) => Math.min(Math.max(x, LEFT), width);
   const short = (name: string) =>
-    name.length > (LEFT > 180 ? 21 : 14) ? `${name.slice(0, LEFT > 180 ? 20 : 13)}…` : name;
+    name.length > (LEFT > 180 ? 21 : 17) ? `${name.slice(0, LEFT > 180 ? 20 : 16)}…` : name;
 
   const pan = (by: number) => (shift += by * (hours / 6));
   function keys(event: KeyboardEvent) {

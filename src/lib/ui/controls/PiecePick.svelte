@@ -5,17 +5,26 @@
   import LevelMark from '../marks/LevelMark.svelte';
 
   /** Which piece lies on the bench: a row of touchable pieces, kept in the address so that a reload finds it again. */
+  /** The chosen one is never out of sight at the end of a long row. */
+  const inSight = (isChosen: boolean) => (node: HTMLElement) => {
+    if (isChosen) node.scrollIntoView({ inline: 'nearest', block: 'nearest' });
+  };
+
   let { pieces, chosen, empty }: { pieces: readonly PieceChoice[]; chosen: string | null; empty: string } = $props();
 </script>
 
 {#if pieces.length === 0}
-  <p class="sheet">{empty} <a class="link" href="/receive">Receive a lot</a></p>
+  <p class="sheet">
+    {empty} Whatever is received, and every piece taken from it, lies here to be picked.
+    <a class="link" href="/receive">Receive a lot</a>
+  </p>
 {:else}
   <div class="pick" role="group" aria-label="Piece on the bench">
     {#each pieces as piece (piece.id)}
       <a
         href="{page.url.pathname}?piece={piece.id}"
         aria-current={piece.id === chosen ? 'true' : undefined}
+        {@attach inSight(piece.id === chosen)}
         onclick={(event) => {
           event.preventDefault();
           void goto(`${page.url.pathname}?piece=${piece.id}`, { noScroll: true, keepFocus: true });

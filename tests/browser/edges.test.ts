@@ -1,0 +1,158 @@
+import { expect } from 'chai';
+import type { Browser } from 'playwright-core';
+import { PLACES } from '../../src/lib/ui/places.ts';
+import { openBrowser, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
+import { send, watch } from './watch.ts';
+
+const LONG =
+  'Grand Association of the Outer Skerry Longline and Handline Fishers of Vessmouth and its Northern Banks Ltd';
+
+describe('nothing in it yet, and names without end', () => {
+  let house: RunningHouse;
+  let browser: Browser;
+  let actor = '';
+  const call = async (name: string, body: unknown) => {
+    const answer = await fetch(`${house.url}/api/v1/operations/${name}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', ...(actor ? { 'x-ember-person': actor } : {}) },
+      body: JSON.stringify(body)
+    });
+    expect(answer.status, `${name}: ${answer.status === 200 ? '' : await answer.clone().text()}`).to.equal(200);
+    return ((await answer.json()) as { result: Record<string, string> }).result;
+  };
+  before(async () => {
+    house = await openHouse({ EMBER_TIDE_FROZEN_AT: '2026-03-09T12:00:00Z' });
+    browser = await openBrowser();
+  });
+  after(async () => {
+    await browser.close();
+    await house.close();
+  });
+
+  it('every place of an empty house says what to do, and none is broken', async () => {
+    const watched = await watch(browser, { viewport: { width: 820, height: 1180 } });
+    for (const { path } of PLACES) {
+      await visit(watched.page, house.url + path);
+      const text = (await watched.page.textContent('main')) ?? '';
+      expect(text.length, path).to.be.greaterThan(40);
+      expect(text, path).to.not.match(/undefined|NaN|\[object/);
+    }
+    await visit(watched.page, house.url);
+    await watched.page.click('text=add yourself in House');
+    await watched.page.waitForURL('**/house');
+    watched.quiet();
+    await watched.close();
+  });
+  it('nobody is asked for their name only once they have written something', async () => {
+    const watched = await watch(browser);
+    await visit(watched.page, `${house.url}/receive?species=turbot`);
+    await call('join-person', { name: LONG.slice(0, 58) });
+    actor = 'p1';
+    await send(watched.page, 'receive-lot', { mass: '1', 'mass:unit': 'kg', supplier: 'x', core: '1' });
+    await watched.page.waitForSelector('[role="alert"]:has-text("pick your name at the top")');
+    expect(await watched.page.inputValue('[name="supplier"]')).to.equal('x');
+    await watched.close();
+  });
+  it('long names and many pieces stay inside the screen, light and dim', async () => {
+    await call('set-house', {
+      name: LONG.slice(0, 78),
+      profile: 'eu',
+      zone: 'Pacific/Auckland',
+      dayEndsHour: 4,
+      currency: 'NZD',
+      warnMinutes: 90,
+      rawShareOfIceDays: 0.3,
+      dateMarkDays: 3,
+      temperature: 'F',
+      mass: 'oz',
+      length: 'in'
+    });
+    const { piece } = await call('receive-lot', {
+      species: 'lake-or-brackish-bass',
+      source: 'wild',
+      water: 'brackish',
+      commercial: 'yes',
+      supplier: LONG,
+      area: LONG,
+      claim: LONG,
+      caughtOn: '2026-03-08',
+      mass: '40 lb',
+      core: '34 F',
+      thickness: '2 in',
+      form: 'fillet'
+    });
+    for (let count = 0; count < 12; count++) {
+      await call('divide-piece', {
+        piece,
+        name: `${LONG.slice(0, 50)} ${count}`,
+        form: 'block',
+        mass: '2 lb',
+        thickness: '1 in'
+      });
+    }
+    await call('start-freeze', {
+      piece,
+      place: LONG.slice(0, 58),
+      air: '-31 F',
+      thickness: '2 in',
+      startCore: '34 F',
+      cycle: 'eu-24h'
+    });
+    for (const theme of ['light', 'dim']) {
+      const watched = await watch(browser, { viewport: { width: 820, height: 1180 } });
+      const { page } = watched;
+      await signIn(page, house.url, 'p1');
+      await page.context().addCookies([{ name: 'ember-theme', value: theme, url: house.url }]);
+      for (const path of [...PLACES.map(({ path: each }) => each), `/piece/${piece}`, `/freeze?piece=${piece}`]) {
+        await visit(page, house.url + path);
+        const over = await page.evaluate(
+          () => document.documentElement.scrollWidth - document.documentElement.clientWidth
+        );
+        expect(over, `${theme} ${path}`).to.be.at.most(0);
+        if (process.env.EMBER_TIDE_EDGES) {
+          await page.screenshot({ path: `${process.env.EMBER_TIDE_EDGES}/${theme}${path.replaceAll(/\W/g, '-')}.png` });
+        }
+      }
+      watched.quiet();
+      await watched.close();
+    }
+  });
+  it('the house’s units are on every screen: pounds, inches and Fahrenheit', async () => {
+    const watched = await watch(browser);
+    const { page } = watched;
+    await signIn(page, house.url, 'p1');
+    await visit(page, `${house.url}/slice`);
+    expect(await page.textContent('.figures')).to.match(/\d oz/);
+    await visit(page, `${house.url}/freeze`);
+    expect(await page.textContent('main')).to.contain('-4.0 °F');
+    expect(await page.textContent('.top time')).to.contain('10 Mar');
+    watched.quiet();
+    await watched.close();
+  });
+  it('a profile that says no says so under its own rule, and another can be asked', async () => {
+    const watched = await watch(browser);
+    const { page } = watched;
+    await visit(page, `${house.url}/receive?species=lake-or-brackish-bass&source=wild&water=brackish&core=34+F`);
+    await page.waitForSelector('[data-code="parasites.fluke-not-cleared"]');
+    const { pieces } = (await (await fetch(`${house.url}/api/v1/now`)).json()) as { pieces: { id: string }[] };
+    await visit(page, `${house.url}/piece/${pieces[0]!.id}`);
+    expect(await page.textContent('main')).to.contain('parasites other than trematodes');
+    await page.selectOption('.ask select', 'us-fc');
+    await page.click('.ask button');
+    await page.waitForSelector('text=Leaned on us-fc');
+    expect(await page.textContent('main')).to.not.contain('trematodes');
+    await watched.close();
+  });
+  it('a ledger can be narrowed to a day, a lot and a person, and read back page by page', async () => {
+    const watched = await watch(browser);
+    const { page } = watched;
+    await visit(page, `${house.url}/ledger?day=2026-03-09`);
+    expect(await page.locator('tbody tr').count()).to.be.greaterThan(20);
+    await visit(page, `${house.url}/ledger?day=2026-03-08`);
+    expect(await page.textContent('main')).to.contain('No entry here for that choice');
+    await visit(page, `${house.url}/ledger?before=3`);
+    expect(await page.locator('tbody tr').count()).to.equal(2);
+    watched.quiet();
+    await watched.close();
+  });
+});

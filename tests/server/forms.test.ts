@@ -1,0 +1,137 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { SPECIES } from '../../src/lib/core/fish/species.ts';
+import { formInput } from '../../src/lib/server/forms.ts';
+import type { App } from '../../src/lib/server/app.ts';
+import { doorFields, doorVerdict, nowView, pieceView } from '../../src/lib/server/queries.ts';
+import { pieceChoices } from '../../src/lib/server/choices.ts';
+import { seedDemo } from '../../src/lib/server/demo/house.ts';
+import { openStore } from '../../src/lib/server/store/store.ts';
+import { movableClock } from '../../src/lib/server/clock.ts';
+import { NOON, HOUR, openTestHouse } from './house.ts';
+
+const form = (fields: Record<string, string>) => {
+  const data = new FormData();
+  for (const [name, value] of Object.entries(fields)) data.append(name, value);
+  return data;
+};
+
+describe('a form’s fields', () => {
+  it('a bare figure takes the unit beside it', () => {
+    expect(formInput(form({ mass: '2,4', 'mass:unit': 'kg' }))).to.deep.equal({ mass: '2,4 kg' });
+    expect(formInput(form({ air: '-25', 'air:unit': '°C' }))).to.deep.equal({ air: '-25 °C' });
+    expect(formInput(form({ air: '\u221225', 'air:unit': '°C' }))).to.deep.equal({ air: '\u221225 °C' });
+  });
+  it('a unit that was typed wins over the one beside it', () => {
+    expect(formInput(form({ mass: '3 lb 2 oz', 'mass:unit': 'g' }))).to.deep.equal({ mass: '3 lb 2 oz' });
+  });
+  it('an empty figure stays empty, whatever the unit', () => {
+    expect(formInput(form({ mass: ' ', 'mass:unit': 'g' }))).to.deep.equal({ mass: ' ' });
+  });
+  it('the envelope and the units are not input', () => {
+    expect(formInput(form({ _key: 'k', _seen: '4', piece: 'P', 'mass:unit': 'g' }))).to.deep.equal({ piece: 'P' });
+  });
+  it('words with a unit beside them are left as they are, for the schema to refuse', () => {
+    expect(formInput(form({ mass: 'two', 'mass:unit': 'kg' }))).to.deep.equal({ mass: 'two' });
+  });
+});
+
+describe('the verdict at the door', () => {
+  const fields = fc.record({
+    species: fc.constantFrom(...SPECIES.map(({ id }) => id)),
+    form: fc.constantFrom('whole', 'fillet', 'live'),
+    source: fc.constantFrom('wild', 'farmed'),
+    water: fc.constantFrom('sea', 'fresh', 'unknown'),
+    commercial: fc.constantFrom('yes', 'no', 'unknown'),
+    caughtOn: fc.constantFrom('', '2026-03-08'),
+    core: fc.constantFrom('', '1 C', '7 C', '41 F', '41.1 F'),
+    frozen: fc.constantFrom('', 'on'),
+    decision: fc.constantFrom('accept', 'cooked-only', 'hold-freeze')
+  });
+  it('is the verdict the lot has once it is in', () => {
+    const house = openTestHouse();
+    const app = { ...house, movable: house.clock } as unknown as App;
+    fc.assert(
+      fc.property(fields, (given) => {
+        const farmSystem = given.source === 'farmed' ? 'land-based' : '';
+        const before = doorVerdict(app, doorFields.parse({ ...given, farmSystem }));
+        const { piece } = house.done('receive-lot', {
+          ...given,
+          farmSystem,
+          supplier: 'Kelda',
+          mass: '1 kg',
+          reason: 'because'
+        }) as {
+          piece: string;
+        };
+        const after = pieceView(app, piece).verdict;
+        const plain = (windows: typeof before.windows) =>
+          windows.map(({ route, state, opens, closes }) => ({ route, state, opens, closes }));
+        expect(plain(after.windows), JSON.stringify(given)).to.deep.equal(plain(before.windows));
+      }),
+      { numRuns: 150 }
+    );
+    house.close();
+  });
+});
+
+describe('what the screens are given', () => {
+  const store = openStore(':memory:');
+  seedDemo(store, NOON);
+  const clock = movableClock(NOON, true);
+  const app = { store, clock } as unknown as App;
+  after(() => store.close());
+
+  it('Now: stored change-points read the same as a verdict asked at that moment, also hours later', () => {
+    for (const hours of [0, 0.5, 3, 12, 40]) {
+      clock.moveTo(NOON + hours * HOUR, true);
+      const view = nowView(app);
+      expect(view.pieces.length).to.be.greaterThan(15);
+      for (const piece of view.pieces) {
+        const asked = pieceView(app, piece.id).verdict.windows.map(({ state }) => state);
+        expect(piece.states, `${piece.id} after ${hours} h`).to.deep.equal(asked);
+      }
+    }
+    clock.moveTo(NOON, true);
+  });
+  it('Now: tasks are sorted by their time and belong to pieces that are there', () => {
+    const { tasks, pieces } = nowView(app);
+    const there = new Set(pieces.map(({ id }) => id));
+    expect(tasks.length).to.be.greaterThan(5);
+    tasks.forEach((task, index) => {
+      expect(there.has(task.piece)).to.equal(true);
+      if (index > 0) expect(task.at).to.be.at.least(tasks[index - 1]!.at);
+    });
+    expect(tasks.map(({ code }) => code)).to.include.members([
+      'tray-discard',
+      'paper-missing',
+      'freeze-reading',
+      'leftover-closed'
+    ]);
+  });
+  it('a piece in a freezer or a cure is marked so at every bench', () => {
+    const choices = pieceChoices(app);
+    expect(choices.filter(({ inFreezer }) => inFreezer).map(({ species }) => species)).to.have.members([
+      'atlantic-bonito',
+      'sardine'
+    ]);
+    expect(choices.filter(({ inCure }) => inCure)).to.have.length(1);
+    expect(choices.filter(({ onTray }) => onTray)).to.have.length(1);
+  });
+  it('a piece’s page names its parents, its children and the version to be sent back', () => {
+    const child = store.projections.livePieces().find(({ state }) => state.made.name === 'Char loin block')!.state.id;
+    const view = pieceView(app, child);
+    expect(view.ancestors).to.have.length(2);
+    expect(pieceView(app, view.ancestors[0]!).children).to.have.length.greaterThan(0);
+    expect(view.piece.lastSeq).to.equal(store.record.versionOf(`piece:${child}`));
+    expect(view.lotVersion).to.equal(store.record.versionOf(`lot:${view.lot.id}`));
+  });
+  it('the past is judged by the past: before its paper came, the char was not cleared', () => {
+    const char = store.projections
+      .livePieces()
+      .find(({ state, lot }) => lot.evidence.length > 0 && state.made.name === 'Arctic char')!;
+    const at = char.lot.received.at + 60_000;
+    expect(pieceView(app, char.state.id, at, at).verdict.windows[0]!.state).to.equal('not-cleared');
+    expect(pieceView(app, char.state.id).verdict.windows[0]!.state).to.equal('open');
+  });
+});
