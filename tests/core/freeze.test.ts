@@ -96,6 +96,19 @@ describe('freezing records, 168 h at -20 °C (FDA Food Code 3-402.11(A)(1))', ()
   });
 });
 
+describe('what may be promised before the hold has begun', () => {
+  const day = cycle('eu-24h');
+  it('the slow bound after going in, and after an excursion the slow bound from there', () => {
+    expect(judgeCycle([], day, options()).promisedFrom).to.equal(6 * HOUR);
+    expect(judgeCycle([reading(2, -5)], day, options()).promisedFrom).to.equal(6 * HOUR);
+    expect(judgeCycle([...steady(7, 12, 1, -21), reading(14, -10)], day, options()).promisedFrom).to.equal(20 * HOUR);
+  });
+  it('never before a reading that was still too warm', () => {
+    expect(judgeCycle([reading(30, -19)], day, options()).promisedFrom).to.be.at.least(30 * HOUR);
+    expect(judgeCycle([], day, options({ slowArrivalSeconds: null })).promisedFrom).to.equal(null);
+  });
+});
+
 describe('the two clocks', () => {
   const day = cycle('eu-24h');
   it('by air alone the core counts only after the slow bound', () => {

@@ -544,6 +544,55 @@ const GOLDEN: Golden[] = [
     want: 'closed',
     code: 'freshness.raw-share'
   },
+  {
+    name: 'a whole fish past its days on ice is not even for the pan (18 d / 1.44 = 12.5 d from the 8th)',
+    of: { lot: { form: 'whole' }, papers: [statement(-20, 168)] },
+    at: 12 * 24 + 1,
+    route: 'cooked',
+    want: 'closed',
+    code: 'freshness.eating-life'
+  },
+  {
+    name: 'and is, a day before that',
+    of: { lot: { form: 'whole' }, papers: [statement(-20, 168)] },
+    at: 10 * 24 - 1,
+    route: 'cooked',
+    want: 'open'
+  },
+  {
+    name: 'no day of catch: the pan counts from the door',
+    of: { lot: { form: 'whole', caughtOn: null }, papers: [statement(-20, 168)] },
+    at: 12.6 * 24,
+    route: 'cooked',
+    want: 'closed'
+  },
+  {
+    name: 'live clams keep their six days of life at 2 °C (6 d / 1.44 = 4.17 d from the 8th), no longer',
+    of: {
+      lot: { species: 'razor-clam', form: 'live', core: null },
+      papers: [paper({ type: 'shellfish-tag' })]
+    },
+    at: 3 * 24,
+    want: 'closed',
+    code: 'freshness.raw-share'
+  },
+  {
+    name: 'live clams without a harvest day',
+    of: {
+      lot: { species: 'razor-clam', form: 'live', core: null, caughtOn: null },
+      papers: [paper({ type: 'shellfish-tag' })]
+    },
+    at: 1,
+    want: 'not-cleared',
+    code: 'freshness.no-catch-date'
+  },
+  {
+    name: 'arrived frozen and whole: its days count from the door',
+    of: { lot: { form: 'whole', frozen: true, core: celsius(-20) }, papers: [statement(-20, 168)] },
+    at: 6 * 24 + 16,
+    want: 'closed',
+    code: 'date-mark.day'
+  },
   // Cure
   {
     name: 'in a cure it is no raw piece any more',

@@ -84,7 +84,11 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
     `Date mark: ${text(seen, 'days')} days, the day it was opened being day 1${Number(seen.frozenDays) > 0 ? `; ${text(seen, 'frozenDays')} frozen days not counted` : ''}.`,
   'date-mark.paused': () => 'Frozen: days do not count towards the date mark.',
   'freshness.raw-share': (seen) =>
-    `Raw service uses the first ${Math.round(Number(seen.share) * 100)} % of about ${text(seen, 'iceDays')} days on ice, caught ${text(seen, 'caughtOn')}, held at an assumed ${degrees(seen.celsius)}.`,
+    seen.alive === true
+      ? `Alive, it keeps about ${text(seen, 'iceDays')} days on ice from ${text(seen, 'caughtOn')}, held at an assumed ${degrees(seen.celsius)}.`
+      : `Raw service uses the first ${Math.round(Number(seen.share) * 100)} % of about ${text(seen, 'iceDays')} days on ice, caught ${text(seen, 'caughtOn')}, held at an assumed ${degrees(seen.celsius)}.`,
+  'freshness.eating-life': (seen) =>
+    `It keeps about ${text(seen, 'iceDays')} days on ice from ${seen.caughtOn ? `its catch, ${text(seen, 'caughtOn')}` : 'its arrival, the day of catch not being known'}.`,
   'freshness.paused': () => 'Frozen: the freshness clock stands still.',
   'freshness.no-catch-date': () => 'Not cleared: the day of catch or harvest is not known.',
   'handling.cured': () => 'It has been in a cure: no longer a raw piece.',

@@ -30,6 +30,11 @@ export interface CycleResult {
   readonly satisfiedAt: number | null;
   /** When the hold now counted began; ms. */
   readonly holdFrom: number | null;
+  /**
+   * While no hold is running: the earliest it may be promised to begin by the slow bound, and never before the last
+   * reading, which did not begin it; ms. Null: by the model, never.
+   */
+  readonly promisedFrom: number | null;
   /** How much of the hold the readings prove, s. */
   readonly heldSeconds: number;
   readonly gaps: readonly { readonly from: number; readonly to: number }[];
@@ -117,6 +122,7 @@ export function judgeCycle(
     accuracy: options.accuracy,
     satisfiedAt,
     holdFrom,
+    promisedFrom: Number.isFinite(slowMs) ? Math.max(coldSince + slowMs, last ?? options.startedAt) : null,
     heldSeconds: satisfiedAt !== null ? Math.max(held, cycle.holdSeconds) : held,
     gaps,
     excursions,

@@ -10,7 +10,9 @@ const UNOPENED = new Set(['whole', 'gutted', 'live']);
 function preparedAt(context: JudgeContext): number | null {
   const firstOpened = context.chain.find((piece) => !UNOPENED.has(piece.made.form));
   const cureBegun = context.chain.flatMap((piece) => piece.cures)[0];
-  const times = [firstOpened?.made.at, cureBegun?.at].filter((time): time is number => time !== undefined);
+  // What arrived frozen thaws from the door on, whole or not.
+  const thawed = context.lot.received.frozen ? context.lot.received.at : undefined;
+  const times = [firstOpened?.made.at, cureBegun?.at, thawed].filter((time): time is number => time !== undefined);
   return times.length > 0 ? Math.min(...times) : null;
 }
 
@@ -41,41 +43,63 @@ export const dateMark: Hazard = (context) => {
   ];
 };
 
-/** Eating quality: raw service uses the first part of the species' days on ice. */
+const ICE = {
+  rule: 'days on ice',
+  citation: "Huss (1995), FAO Fisheries Technical Paper 348; the share for raw service is the house's",
+  from: 'house' as const
+};
+
+/**
+ * Eating quality: raw service uses the first part of the species' days on ice, the pan all of them. What arrives alive is
+ * served raw as long as it keeps: its days are days of life, counted in full (check).
+ */
 export const freshness: Hazard = (context) => {
   const { species, lot, house } = context;
-  const cited = {
-    rule: 'days on ice',
-    citation: `Huss (1995), FAO Fisheries Technical Paper 348; the share for raw service is the house's`,
-    from: 'house' as const
-  };
-  if (lot.received.form === 'live') return [];
-  if (!lot.received.caughtOn) {
-    if (lot.received.frozen) return [];
+  const { caughtOn, frozen, form } = lot.received;
+  // Arrived frozen: time on ice before freezing is the supplier's and not known; the date mark from its arrival rules.
+  if (frozen) return [];
+  const evidence = [lot.received.seq];
+  const alive = form === 'live';
+  const share = alive ? 1 : house.rawShareOfIceDays;
+  const lasts = (part: number) => eatingLifeSeconds(species.iceDays, part, ASSUMED_HOLDING_CELSIUS, species.climate);
+  // Without a day of catch the pan's days are counted from the door, which is late: so a day of catch is asked for too.
+  const from = caughtOn ? readInstant(caughtOn, house.zone, 'caughtOn') : lot.received.at;
+  const paused = frozenSeconds(context, from);
+  const seen = { iceDays: species.iceDays, share, celsius: ASSUMED_HOLDING_CELSIUS, caughtOn: caughtOn ?? '', alive };
+  const standing = inFreezer(context)
+    ? reason(context, 'freshness', 'freshness.paused', { kind: 'pass' }, ICE, { routes: ALL_ROUTES })
+    : null;
+  const eating =
+    standing ??
+    reason(
+      context,
+      'freshness',
+      'freshness.eating-life',
+      { kind: 'closes', at: from + (lasts(1) + paused) * 1000 },
+      ICE,
+      { routes: ['cooked'], evidence, seen }
+    );
+  if (!caughtOn) {
     return [
-      reason(context, 'freshness', 'freshness.no-catch-date', { kind: 'missing' }, cited, {
-        evidence: [lot.received.seq],
+      reason(context, 'freshness', 'freshness.no-catch-date', { kind: 'missing' }, ICE, {
+        evidence,
         wouldChange: 'catch-date'
-      })
+      }),
+      eating
     ];
   }
-  // Arrived frozen: time on ice before freezing is the supplier's, and is not known.
-  if (lot.received.frozen) return [];
-  if (inFreezer(context)) return [reason(context, 'freshness', 'freshness.paused', { kind: 'pass' }, cited)];
-  const caught = readInstant(lot.received.caughtOn, house.zone, 'caughtOn');
-  const life = eatingLifeSeconds(species.iceDays, house.rawShareOfIceDays, ASSUMED_HOLDING_CELSIUS, species.climate);
-  const closes = caught + (life + frozenSeconds(context, caught)) * 1000;
+  if (standing) return [standing];
+  const cured = context.chain.some((piece) => piece.cures.length > 0);
   return [
-    reason(context, 'freshness', 'freshness.raw-share', { kind: 'closes', at: closes }, cited, {
-      routes: RAW_ROUTES.filter((route) => route !== 'cured' || !context.chain.some((piece) => piece.cures.length > 0)),
-      evidence: [lot.received.seq],
-      seen: {
-        iceDays: species.iceDays,
-        share: house.rawShareOfIceDays,
-        celsius: ASSUMED_HOLDING_CELSIUS,
-        caughtOn: lot.received.caughtOn
-      }
-    })
+    reason(
+      context,
+      'freshness',
+      'freshness.raw-share',
+      { kind: 'closes', at: from + (lasts(share) + paused) * 1000 },
+      ICE,
+      { routes: RAW_ROUTES.filter((route) => route !== 'cured' || !cured), evidence, seen }
+    ),
+    eating
   ];
 };
 

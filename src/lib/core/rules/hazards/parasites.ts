@@ -98,9 +98,8 @@ function frozen(context: JudgeContext): Reason | null {
   if (!running) return null;
   const result = running.results.find(({ cycle }) => cycle.id === running.run.plan.cycle) ?? running.results[0]!;
   const { cycle, clock, accuracy, holdFrom } = result;
-  const arrival = running.run.plan.coreArrival;
   // Before the readings prove a beginning, the slow bound of the model is the earliest that may be promised.
-  const from = holdFrom ?? (arrival ? running.run.at + arrival.high * 1000 : null);
+  const from = holdFrom ?? result.promisedFrom;
   const seen = {
     holdHours: cycle.holdSeconds / 3600,
     holdCelsius: cycle.hold.c,
