@@ -410,6 +410,10 @@ describe('a clock set back', () => {
     expect(notices[0]!.body).to.deep.equal({ behindSeconds: 3 * 3600 });
     const recorded = house.store.record.list({ limit: 100 }).map((entry) => entry.recorded);
     expect(recorded).to.deep.equal([...recorded].sort((a, b) => b - a));
+    // What is on record stays on record: the piece is judged at the ledger's time, and everything verifies.
+    const app = { store: house.store, clock: house.clock } as never;
+    expect(pieceView(app, P).verdict.at).to.equal(NOON);
+    expect(verify(house.store, house.clock.now()).trouble).to.equal(null);
     house.clock.moveBy(4 * HOUR);
     expect(house.executor.clockBehindSeconds()).to.equal(0);
     house.close();

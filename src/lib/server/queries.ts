@@ -28,9 +28,12 @@ export interface Query<Schema extends z.ZodType = z.ZodType> {
 const query = <Schema extends z.ZodType>(definition: Query<Schema>): Query => definition as unknown as Query;
 const id = z.object({ id: z.string() });
 
+/** The moment screens are about: the clock's, and never before the newest entry, however the clock is set. */
+const presentOf = ({ clock, store }: App): number => Math.max(clock.now(), store.record.head().recorded);
+
 /** Everything still in the house, with its windows as change-points and what hands have to do. */
 export function nowView(app: App) {
-  const now = app.clock.now();
+  const now = presentOf(app);
   const house = app.store.projections.currentHouse();
   const live = app.store.projections.livePieces();
   const warn = house.warnMinutes * 60;
@@ -83,8 +86,8 @@ export type NowView = ReturnType<typeof nowView>;
 
 /** One piece with everything a person may ask about it. */
 export function pieceView(app: App, pieceId: string, at?: number, knownAt?: number, profile?: string) {
-  const { store, clock } = app;
-  const now = clock.now();
+  const { store } = app;
+  const now = presentOf(app);
   const found = store.projections.piece(pieceId);
   const lineage = store.projections.lineage(pieceId);
   const asked = at ?? now;

@@ -39,8 +39,9 @@
             ? 'all routes'
             : reason.routes.map((route) => ROUTE_WORDS[route].toLowerCase()).join(', ')}
           {#each shown(reason.evidence) as seq (seq)}
-            · <a class="link" href="/ledger?seq={seq}#e{seq}">entry {seq}</a>{/each}{#if reason.evidence.length > 4}
-            · {reason.evidence.length} entries in all{/if}
+            &nbsp;· <a class="link" href="/ledger?seq={seq}#e{seq}">entry {seq}</a
+            >{/each}{#if reason.evidence.length > 4}
+            &nbsp;· {reason.evidence.length} entries in all{/if}
         </p>
       </div>
     </li>

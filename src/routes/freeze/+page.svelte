@@ -4,7 +4,7 @@
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
-  import { dayAndTime, formatDuration, formatTemperature, moment } from '$lib/ui/format.ts';
+  import { dayAndTime, formatDuration, formatTemperature } from '$lib/ui/format.ts';
   import WindowLine from '$lib/ui/marks/WindowLine.svelte';
   import { lengthUnits, startWith, temperatureUnits } from '$lib/ui/units.ts';
   import type { Band } from '$lib/core/random.ts';
@@ -129,9 +129,8 @@
           ? 'strictly: ±0.5 °C added'
           : 'plainly'}; {judged.cycle.citation}. “Solid” is a core at or below −18 °C, this product’s own definition.
         {#if running.run.plan.coreArrival}
-          Forecast for the core: {moment(running.run.at + running.run.plan.coreArrival.low * 1000, now, zone)} to {moment(
+          Forecast for the core: {dayAndTime(running.run.at + running.run.plan.coreArrival.low * 1000, zone)} to {dayAndTime(
             running.run.at + running.run.plan.coreArrival.high * 1000,
-            now,
             zone
           )} (Pham 1986).
         {:else}The air was too warm for the core ever to arrive by forecast; only core readings count.{/if}

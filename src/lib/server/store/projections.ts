@@ -155,7 +155,9 @@ export function openProjections(db: Db, record: RecordStore) {
       ];
     },
     /** Empties and rebuilds every projection from the record alone. */
-    rebuild(at: number): void {
+    rebuild(now: number): void {
+      // A clock set back must not make what is on record look as if it had not happened yet.
+      const at = Math.max(now, record.head().recorded);
       db.transaction(() => {
         db.exec('DELETE FROM pieces; DELETE FROM lots;');
         houseNow = null;

@@ -64,7 +64,7 @@
       <line class="grid" x1="54" x2={width - 12} y1={y(value)} y2={y(value)} />
       <text x="48" y={y(value) + 4} text-anchor="end">{formatTemperature(value, units).replace('.0', '')}</text>
     {/each}
-    {#each ticks as tick (Number(tick))}
+    {#each ticks.filter((tick) => x(tick) < width - 44) as tick (Number(tick))}
       <text x={x(tick)} y={height - 6} text-anchor="middle"
         >{dayName(Number(tick), zone)} {clockTime(Number(tick), zone)}</text
       >

@@ -59,7 +59,7 @@
     <label for={id}><input type="checkbox" {...shared} checked={value === 'on'} /> {label}</label>
   {:else}
     <label for={id}
-      >{label}{#if optional}<span class="soft">&nbsp;· may stay empty</span>{/if}</label
+      >{label}{#if optional}<span class="soft">&nbsp;· optional</span>{/if}</label
     >
     {#if kind === 'choice'}
       <select {...shared} bind:value class="w-full {look}">
@@ -124,7 +124,12 @@
     width: 26px;
     height: 26px;
     border-color: var(--strong-line);
+    background-color: var(--surface);
     accent-color: var(--water-deep);
+  }
+  .tick input:checked {
+    /* The tick in it is white in both lights. */
+    background-color: #1f5f7d;
   }
   .pair {
     display: flex;
