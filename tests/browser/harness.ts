@@ -29,7 +29,7 @@ export async function openHouse(env: Record<string, string> = {}): Promise<Runni
   const url = await new Promise<string>((resolve, reject) => {
     child.stdout.on('data', (chunk: Buffer) => {
       text += chunk.toString();
-      const found = /http:\/\/[\d.]+:\d+/.exec(text);
+      const found = /http:\/\/[\w.]+:\d+/.exec(text);
       if (found) resolve(found[0]);
     });
     child.on('exit', (code) => reject(new Error(`the server ended with ${code}: ${text}`)));

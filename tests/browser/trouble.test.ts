@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { request } from 'node:http';
 import type { Browser } from 'playwright-core';
 import { openBrowser, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
 import { form, send, shown, watch } from './watch.ts';
@@ -182,6 +183,12 @@ describe('bad input, two tabs, and trouble', () => {
     );
     expect(foreign.status).to.equal(403);
     expect((await post('read-cold', '{"piece":')).status).to.equal(400);
+    const strange = await new Promise<number | undefined>((resolve, reject) => {
+      request(house.url, { headers: { host: 'elsewhere.example' } }, (answer) => resolve(answer.resume().statusCode))
+        .on('error', reject)
+        .end();
+    });
+    expect(strange).to.equal(421);
     const local = await post('read-cold', { piece: NEW_CHAR, reading: '2 C' }, { origin: house.url });
     expect(local.status).to.equal(200);
     expect(await head()).to.equal(before + 1);
@@ -238,6 +245,21 @@ describe('a record that may not be written to, and a clock set back', () => {
       await second.close();
       await first.close();
     }
+  });
+  it('let on to the network, it answers to plain addresses over http, forms and all', async () => {
+    const house = await openHouse({ EMBER_TIDE_MODE: 'demo', HOST: '0.0.0.0' });
+    const url = house.url.replace('localhost', '127.0.0.2');
+    const before = ((await (await fetch(`${url}/healthz`)).json()) as { seq: number }).seq;
+    const body = new FormData();
+    body.append('name', 'Somebody New');
+    const answer = await fetch(`${url}/house?/join-person`, {
+      method: 'POST',
+      body,
+      headers: { origin: new URL(url).origin, cookie: 'ember-person=p1' }
+    });
+    expect(answer.status).to.equal(200);
+    expect(((await (await fetch(`${url}/healthz`)).json()) as { seq: number }).seq).to.equal(before + 1);
+    await house.close();
   });
   it('asked to stop, it closes open streams and ends within its patience', async () => {
     const house = await openHouse({ EMBER_TIDE_MODE: 'demo' });

@@ -365,6 +365,19 @@ describe('amending', () => {
     });
     expect(house.store.projections.piece(P).windows[0]!.closes!).to.be.lessThan(before);
   });
+  it('a piece that was never taken gives its weight back once both entries are voided', () => {
+    const { piece } = house.done('divide-piece', { piece: P, name: 'Loin', mass: '500 g' }) as { piece: string };
+    house.done('amend-entry', {
+      seq: seqOf('piece.gave'),
+      void: true,
+      reason: 'weighed the wrong fish',
+      ownWidening: 'on'
+    });
+    // The lot's first piece was made before it: the newest making is the one to void.
+    house.done('amend-entry', { seq: seqOf('piece.made'), void: true, reason: 'weighed the wrong fish' });
+    expect(house.store.projections.piece(P).state.grams).to.equal(2000);
+    expect(() => house.store.projections.piece(piece)).to.throw(/record.not-found/);
+  });
   it('refuses a change that would not make a whole entry, and an entry that is not to be amended', () => {
     expect(house.act('amend-entry', { seq: seqOf('lot.received'), patch: { mass: 'much' }, reason: 'x' })).to.include({
       code: 'record.body-invalid'
@@ -387,7 +400,10 @@ describe('people', () => {
     house.done('receive-lot', CHAR);
     house.act('read-cold', { piece: P, reading: '2 C' }, { actor: 'p2' });
     house.done('forget-person', { person: 'p2', reason: 'left' });
-    house.store.db.exec('VACUUM');
+    const { count } = house.store.db
+      .prepare(`SELECT count(*) AS count FROM requests WHERE operation = 'join-person' AND fingerprint <> ''`)
+      .get() as { count: number };
+    expect(count).to.equal(0);
     expect(house.store.db.serialize().toString('latin1')).to.not.contain('Quillfeather');
     expect(verify(house.store, NOON).ok).to.equal(true);
     expect(house.act('read-cold', { piece: P, reading: '2 C' }, { actor: 'p2' })).to.include({

@@ -24,7 +24,7 @@ export const EVENT_KINDS = {
   'lot.received': kind(bodies.lotReceived),
   'evidence.attached': kind(bodies.evidenceAttached),
   'piece.made': kind(bodies.pieceMade),
-  'piece.gave': kind(bodies.pieceGave, false),
+  'piece.gave': kind(bodies.pieceGave),
   'freeze.started': kind(bodies.freezeStarted),
   'freeze.read': kind(bodies.freezeRead),
   'freeze.ended': kind(bodies.freezeEnded),

@@ -67,6 +67,8 @@ export function openDatabase(file: string, options: OpenOptions = {}): Db {
     db.pragma('synchronous = FULL');
   }
   db.pragma('foreign_keys = ON');
+  // What is deleted (a forgotten name) is overwritten, not left in a free page.
+  db.pragma('secure_delete = ON');
   db.pragma('busy_timeout = 4000');
   if (!options.readonly) migrate(db, options.migrations);
   if (options.maxPages) db.pragma(`max_page_count = ${options.maxPages}`);

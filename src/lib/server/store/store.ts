@@ -22,11 +22,16 @@ export interface Store {
 function openPeople(db: Db) {
   const put = db.prepare<[string, string, number]>('INSERT INTO people (id, name, joined) VALUES (?, ?, ?)');
   const forget = db.prepare<[number, string]>('UPDATE people SET name = NULL, forgotten = ? WHERE id = ?');
+  // A name could be guessed back from the fingerprint of the request that brought it.
+  const blur = db.prepare(`UPDATE requests SET fingerprint = '' WHERE operation = 'join-person'`);
   const all = db.prepare<[], Person>('SELECT id, name FROM people ORDER BY joined, id');
   const one = db.prepare<[string], Person>('SELECT id, name FROM people WHERE id = ?');
   return {
     add: (id: string, name: string, at: number) => void put.run(id, name, at),
-    forget: (id: string, at: number) => void forget.run(at, id),
+    forget(id: string, at: number): void {
+      forget.run(at, id);
+      blur.run();
+    },
     list: () => all.all(),
     get: (id: string): Person | null => one.get(id) ?? null
   };
