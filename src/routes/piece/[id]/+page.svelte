@@ -213,6 +213,9 @@
     margin-bottom: 0.9rem;
     overflow-wrap: anywhere;
   }
+  .head :global(a.link) {
+    white-space: nowrap;
+  }
   .two {
     display: grid;
     grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
