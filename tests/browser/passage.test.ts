@@ -117,7 +117,7 @@ describe('one fish from the door to the plate', () => {
     await page.fill('[name="width"]', '100');
     await page.fill('#want', '13.65');
     await page.click('text=Set the thickness');
-    expect(await page.inputValue('[name="thickness"]')).to.equal('5.0');
+    expect(Number(await page.inputValue('[name="thickness"]'))).to.equal(5);
     expect(await page.textContent('.figures')).to.match(/40\s*slices/);
     await send(page, 'record-slice', {});
     await page.waitForSelector('text=40 slices of 14 g');
