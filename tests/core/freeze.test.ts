@@ -71,6 +71,8 @@ describe('freezing records, 168 h at -20 °C (FDA Food Code 3-402.11(A)(1))', ()
     const result = judgeCycle(longer, week, options());
     expect(result.satisfiedAt).to.equal(null);
     expect(result.gaps).to.have.length(1);
+    const warmAfter = judgeCycle([...steady(0, 60, 30, -21), reading(110, -10)], week, options());
+    expect(warmAfter).to.include({ heldSeconds: 0, holdFrom: null });
   });
   it('does not care in which order readings were written down, or how often', () => {
     const rows = steady(0, 170, 20, -22);

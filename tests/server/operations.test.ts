@@ -130,6 +130,12 @@ describe('one fish through the house', () => {
     });
     expect(state(house, parent, 'raw')).to.equal('locked');
     expect(state(house, piece, 'raw')).to.equal('not-cleared');
+    // Taken from it while it lies in the freezer, a piece is out, and is promised nothing.
+    house.clock.moveBy(HOUR);
+    const { piece: later } = house.done('divide-piece', { piece: parent, name: 'Tail', mass: '300 g' }) as {
+      piece: string;
+    };
+    expect(state(house, later, 'raw')).to.equal('not-cleared');
   });
 
   it('a piece keeps what befell its parent before it left, and not after', () => {

@@ -83,6 +83,7 @@ export function judgeCycle(
       // The fish may have thawed unseen: the core has to arrive again from here.
       coldSince = reading.at;
       holdFrom = null;
+      held = 0;
       if (satisfiedAt === null && cycle.solidAt) solid = airAtSolid = false;
     }
     last = reading.at;

@@ -94,7 +94,8 @@ function frozen(context: JudgeContext): Reason | null {
       }
     );
   }
-  const running = results.filter(({ run }) => run.ended === null).at(-1);
+  // Only its own run is still going: a piece taken out of a parent that lay in a freezer is out.
+  const running = results.filter(({ run }) => run.ended === null && context.piece.freezes.includes(run)).at(-1);
   if (!running) return null;
   const result = running.results.find(({ cycle }) => cycle.id === running.run.plan.cycle) ?? running.results[0]!;
   const { cycle, clock, accuracy, holdFrom } = result;
