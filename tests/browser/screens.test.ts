@@ -41,22 +41,27 @@ describe('every place of the demo house', () => {
       { width: 1280, height: 800 },
       { width: 820, height: 1180 }
     ]) {
-      it(`${theme}, ${viewport.width} wide: no serious accessibility fault, nothing off the edge, a quiet console`, async () => {
-        const watched = await watch(browser, { viewport });
-        const { page } = watched;
-        await signIn(page, house.url, 'p1');
-        await page.context().addCookies([{ name: 'ember-theme', value: theme, url: house.url }]);
+      describe(`${theme}, ${viewport.width} wide: no serious accessibility fault, nothing off the edge, a quiet console`, () => {
+        let watched: WatchedPage;
+        before(async () => {
+          watched = await watch(browser, { viewport });
+          await signIn(watched.page, house.url, 'p1');
+          await watched.page.context().addCookies([{ name: 'ember-theme', value: theme, url: house.url }]);
+        });
+        after(() => watched.close());
         for (const path of paths) {
-          await visit(page, house.url + path);
-          if (path === '/cure') await page.waitForSelector('[data-simulated="yes"], .running');
-          expect(await faults(page), path).to.deep.equal([]);
-          const over = await page.evaluate(
-            () => document.documentElement.scrollWidth - document.documentElement.clientWidth
-          );
-          expect(over, `${path} is wider than the screen`).to.be.at.most(0);
+          it(path, async () => {
+            const { page } = watched;
+            await visit(page, house.url + path);
+            if (path === '/cure') await page.waitForSelector('[data-simulated="yes"], .running');
+            expect(await faults(page), path).to.deep.equal([]);
+            const over = await page.evaluate(
+              () => document.documentElement.scrollWidth - document.documentElement.clientWidth
+            );
+            expect(over, `${path} is wider than the screen`).to.be.at.most(0);
+            watched.quiet();
+          });
         }
-        watched.quiet();
-        await watched.close();
       });
     }
   }

@@ -15,7 +15,8 @@ export async function watch(browser: Browser, options: BrowserContextOptions = {
     reducedMotion: 'reduce',
     ...options
   });
-  context.setDefaultTimeout(8000);
+  // Patience for a busy machine, not a measure of speed: that is the bench's.
+  context.setDefaultTimeout(45_000);
   const page = await context.newPage();
   const complaints: string[] = [];
   page.on('pageerror', (error) => complaints.push(error.message));
