@@ -11,7 +11,8 @@ const patience = Number(process.env.SHUTDOWN_TIMEOUT ?? 5) * 1000;
 // Without a fixed ORIGIN the protocol comes from this header, which only this file sets: a page reached by any of the
 // house's names over plain HTTP then agrees with itself.
 if (!process.env.ORIGIN) process.env.PROTOCOL_HEADER = 'x-forwarded-proto';
-process.env.BODY_SIZE_LIMIT ??= '2000000';
+// The largest anything may be; requests that carry no paper are held to less by the app.
+process.env.BODY_SIZE_LIMIT ??= '10700000';
 const { handler } = await import('../build/handler.js');
 
 const loopback = ['localhost', '127.0.0.1', '[::1]'];

@@ -1,6 +1,7 @@
 import { EmberError } from '$lib/core/errors.ts';
 import { problem } from '$lib/server/api.ts';
 import { closeApp, theApp } from '$lib/server/app.ts';
+import { FILE_BODY_LIMIT_BYTES } from '$lib/server/config.ts';
 import { closeStreams } from '$lib/server/stream.ts';
 import { errorSentence } from '$lib/words/errors.ts';
 import { building } from '$app/environment';
@@ -29,8 +30,11 @@ export const handle: Handle = async ({ event, resolve }) => {
   const { request, url, cookies, locals } = event;
   const app = theApp();
   if (isForeign(request, url)) return problem(403, new EmberError('request.foreign-origin', {}));
-  if (Number(request.headers.get('content-length') ?? 0) > app.config.bodyLimit) {
-    return problem(413, new EmberError('request.too-large', { max: app.config.bodyLimit }));
+  const carriesFile =
+    request.headers.get('content-type')?.startsWith('multipart/form-data') || url.pathname === '/api/v1/files';
+  const most = carriesFile ? FILE_BODY_LIMIT_BYTES : app.config.bodyLimit;
+  if (Number(request.headers.get('content-length') ?? 0) > most) {
+    return problem(413, new EmberError('request.too-large', { max: most }));
   }
   const who = request.headers.get('x-ember-person') ?? cookies.get('ember-person');
   const person = who ? app.store.people.get(who) : null;

@@ -6,10 +6,12 @@ export const load = (({ locals, depends }) => {
   depends('house:record');
   const { store, clock, movable, executor, readOnly, config } = theApp();
   const head = store.record.head();
+  // The house's own books go only to the pages that show them.
+  const { species: _, profiles: __, sheets: ___, notice: ____, ...house } = store.projections.currentHouse();
   return {
     now: clock.now(),
     frozen: config.frozenAt !== null && movable !== null,
-    house: store.projections.currentHouse(),
+    house,
     houseVersion: store.record.versionOf('house'),
     people: store.people.list().filter((person) => person.name !== null),
     person: locals.person,

@@ -9,7 +9,7 @@ import { diffuse } from '../../src/lib/core/bench/cure/diffusion.ts';
 import { SALT_SATURATION } from '../../src/lib/core/bench/cure/parameters.ts';
 import { cureBand, type CureInput } from '../../src/lib/core/bench/cure/plan.ts';
 import type { App } from '../../src/lib/server/app.ts';
-import { nowView } from '../../src/lib/server/queries.ts';
+import { nowView } from '../../src/lib/server/views.ts';
 import { sha256 } from '../../src/lib/server/store/open.ts';
 import { draft } from '../../src/lib/server/store/record.ts';
 import { CHAR, FEED, openTestHouse } from '../server/house.ts';

@@ -46,24 +46,37 @@ export type LotBody = BodyOf<'lot.received'>;
 export const LOT: LotBody = {
   code: 'L',
   species: 'halibut',
+  candidates: [],
   form: 'block',
   source: 'wild',
   farmSystem: null,
   water: 'sea',
   area: 'Vess Banks',
+  faoArea: '27',
   supplier: 'Kelda Bay Boats',
   supplierLot: '',
   commercial: 'yes',
+  purpose: 'sale',
   caughtOn: '2026-03-08',
+  landedOn: null,
+  gear: 'unknown',
+  killing: 'unknown',
   mass: typed(1000, 'g'),
+  count: null,
+  cases: null,
   thickness: null,
   core: celsius(1),
+  ice: 'unknown',
   frozen: false,
+  previouslyFrozen: 'unknown',
+  roeRinsed: false,
+  price: null,
   pricePerKg: null,
   currency: 'EUR',
   claim: '',
   decision: 'accept',
   reason: '',
+  delivery: '',
   pins
 };
 export type PaperBody = BodyOf<'evidence.attached'>;
@@ -80,6 +93,9 @@ export const PAPER: PaperBody = {
   frozenAt: null,
   frozenFor: null,
   solidAt35: false,
+  frozenFrom: null,
+  frozenTo: null,
+  file: null,
   note: ''
 };
 export const paper = (more: Partial<PaperBody>, hours = 0.1) =>

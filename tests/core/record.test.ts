@@ -135,6 +135,8 @@ describe('folding', () => {
     const rest = event('piece.served', 4, {
       mass: typed(600, 'g'),
       dish: '',
+      allergens: [],
+      notice: '',
       route: 'raw',
       pins: { profile: '', catalogue: '', model: '' }
     });

@@ -3,7 +3,9 @@ import fc from 'fast-check';
 import { SPECIES } from '../../src/lib/core/fish/species.ts';
 import { formInput } from '../../src/lib/server/forms.ts';
 import type { App } from '../../src/lib/server/app.ts';
-import { doorFields, doorVerdict, nowView, pieceView } from '../../src/lib/server/queries.ts';
+import { doorFields, doorVerdict } from '../../src/lib/server/door.ts';
+import { pieceView } from '../../src/lib/server/piece-view.ts';
+import { nowView } from '../../src/lib/server/views.ts';
 import { pieceChoices } from '../../src/lib/server/choices.ts';
 import { seedDemo } from '../../src/lib/server/demo/house.ts';
 import { openStore } from '../../src/lib/server/store/store.ts';
@@ -43,7 +45,10 @@ describe('the verdict at the door', () => {
     source: fc.constantFrom('wild', 'farmed'),
     water: fc.constantFrom('sea', 'fresh', 'unknown'),
     commercial: fc.constantFrom('yes', 'no', 'unknown'),
-    caughtOn: fc.constantFrom('', '2026-03-08'),
+    purpose: fc.constantFrom('sale', 'own-table', 'training'),
+    previouslyFrozen: fc.constantFrom('unknown', 'yes'),
+    roeRinsed: fc.constantFrom('', 'on'),
+    caughtOn: fc.constantFrom('', '2026-03-08', '2026-03-08T05:30'),
     core: fc.constantFrom('', '1 C', '7 C', '41 F', '41.1 F'),
     frozen: fc.constantFrom('', 'on'),
     decision: fc.constantFrom('accept', 'cooked-only', 'hold-freeze')
@@ -55,15 +60,19 @@ describe('the verdict at the door', () => {
       fc.property(fields, (given) => {
         const farmSystem = given.source === 'farmed' ? 'land-based' : '';
         const before = doorVerdict(app, doorFields.parse({ ...given, farmSystem }));
-        const { piece } = house.done('receive-lot', {
+        const answer = house.act('receive-lot', {
           ...given,
           farmSystem,
           supplier: 'Kelda',
           mass: '1 kg',
           reason: 'because'
-        }) as {
-          piece: string;
-        };
+        });
+        if (!answer.ok) {
+          // Only what nobody may take in at all is refused at the door.
+          expect([answer.code, given.commercial]).to.deep.equal(['record.source-required', 'no']);
+          return;
+        }
+        const piece = String(answer.result.piece);
         const after = pieceView(app, piece).verdict;
         const plain = (windows: typeof before.windows) =>
           windows.map(({ route, state, opens, closes }) => ({ route, state, opens, closes }));

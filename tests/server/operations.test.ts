@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { stateAt, type Route } from '../../src/lib/core/rules/window.ts';
 import { readConfig } from '../../src/lib/server/config.ts';
 import { openApp } from '../../src/lib/server/app.ts';
-import { pieceView } from '../../src/lib/server/queries.ts';
+import { pieceView } from '../../src/lib/server/piece-view.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { openStore } from '../../src/lib/server/store/store.ts';
 import { CHAR, FEED, HOUR, NOON, openTestHouse, scratch, type TestHouse } from './house.ts';
@@ -26,7 +26,7 @@ describe('one fish through the house', () => {
   });
 
   it('received, papered, divided, cured, sliced, held, served and found in the ledger', () => {
-    expect(house.done('receive-lot', CHAR)).to.deep.equal({ lot: L, piece: P });
+    expect(house.done('receive-lot', CHAR)).to.deep.equal({ lot: L, piece: P, delivery: '' });
     expect(state(house, P, 'raw')).to.equal('not-cleared');
     house.done('attach-evidence', { lot: L, ...FEED });
     expect(state(house, P, 'raw')).to.equal('open');
@@ -357,7 +357,7 @@ describe('amending', () => {
     house.done('amend-entry', { ...amend, ownWidening: 'on' });
     expect(state(house, P, 'raw')).to.equal('open');
     const app = { store: house.store, clock: house.clock } as never;
-    expect(pieceView(app, P).owned.map(({ actor, body }) => [actor, body.reason])).to.deep.equal([
+    expect(pieceView(app, P).owned.map(({ by, reason }) => [by, reason])).to.deep.equal([
       ['p1', 'it was the other one']
     ]);
   });

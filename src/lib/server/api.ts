@@ -5,6 +5,7 @@ import { errorSentence } from '../words/errors.ts';
 import type { App } from './app.ts';
 import { OPERATIONS, operationByName } from './operations/registry.ts';
 import type { Answer } from './operations/execute.ts';
+import { FILE_TYPES } from './store/files.ts';
 import { QUERIES, matchQuery } from './queries.ts';
 
 /** RFC 9457 problem details. */
@@ -37,12 +38,13 @@ export function refusal(answer: Extract<Answer, { ok: false }>): Response {
   });
 }
 
-/** GET of a query. */
-export function answerQuery(app: App, path: string, search: URLSearchParams): Response {
+/** GET of a query; POST of one whose input is too long for an address. */
+export function answerQuery(app: App, path: string, search: URLSearchParams, body?: unknown): Response {
   try {
     if (path === 'openapi.json') return json(openApi());
-    const { query, parts } = matchQuery(path);
-    const parsed = query.input.safeParse({ ...Object.fromEntries(search), ...parts });
+    const { query, parts } = matchQuery(path, body !== undefined);
+    const given = body === undefined ? Object.fromEntries(search) : body;
+    const parsed = query.input.safeParse({ ...(given as object), ...parts });
     if (!parsed.success) {
       const issue = parsed.error.issues[0]!;
       const params = (issue as { params?: Record<string, unknown> }).params;
@@ -92,7 +94,21 @@ const problemResponse = {
 /** The OpenAPI 3.1 document, made from the two registries. */
 export function openApi() {
   const paths: Record<string, unknown> = {};
-  for (const { name, path, summary, input } of QUERIES) {
+  for (const { name, path, summary, input, post } of QUERIES) {
+    if (post) {
+      paths[`/api/v1/${path}`] = {
+        post: {
+          operationId: name,
+          summary,
+          requestBody: { required: true, content: { 'application/json': { schema: inputSchema(input) } } },
+          responses: {
+            200: { description: 'OK', content: { 'application/json': { schema: {} } } },
+            422: problemResponse
+          }
+        }
+      };
+      continue;
+    }
     const schema = inputSchema(input) as { properties?: Record<string, unknown>; required?: string[] };
     paths[`/api/v1/${path}`] = {
       get: {
@@ -133,5 +149,18 @@ export function openApi() {
       }
     };
   }
+  paths['/api/v1/files'] = {
+    post: {
+      operationId: 'keep-file',
+      summary:
+        'Keep the file of a paper (PDF, JPEG, PNG to 10 MB), told by its contents; its hash goes into attach-evidence.',
+      parameters: [{ name: 'X-File-Name', in: 'header', schema: { type: 'string' } }],
+      requestBody: {
+        required: true,
+        content: Object.fromEntries(Object.keys(FILE_TYPES).map((type) => [type, { schema: { type: 'string' } }]))
+      },
+      responses: { 200: { description: 'Kept', content: { 'application/json': { schema: {} } } }, 422: problemResponse }
+    }
+  };
   return { openapi: '3.1.0', info: { title: 'Ember Tide', version: '1' }, paths };
 }

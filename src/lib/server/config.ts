@@ -10,6 +10,8 @@ export interface Config {
 }
 
 export const BODY_LIMIT_BYTES = 2_000_000;
+/** A form that may carry a paper of 10 MB, with room for its other fields. */
+export const FILE_BODY_LIMIT_BYTES = 10 * 1024 * 1024 + 200_000;
 
 export function readConfig(env: Record<string, string | undefined>): Config {
   const mode = env.EMBER_TIDE_MODE === 'demo' || env.EMBER_TIDE_MODE === 'test' ? env.EMBER_TIDE_MODE : 'production';

@@ -1,7 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { fail, redirect, type Actions, type RequestEvent } from '@sveltejs/kit';
 import { errorSentence } from '../words/errors.ts';
+import { EmberError } from '../core/errors.ts';
 import { theApp } from './app.ts';
+import { sniff } from './store/files.ts';
+import { storeTrouble } from './store/open.ts';
 import { OPERATIONS } from './operations/registry.ts';
 
 /** What a form action hands back to its page. */
@@ -30,9 +33,35 @@ export function formInput(form: FormData): Record<string, string> {
   return out;
 }
 
+const typedIn = (form: FormData): Record<string, string> =>
+  Object.fromEntries([...form].filter((pair): pair is [string, string] => typeof pair[1] === 'string'));
+
+/** Keeps the file of a form, if it has one: told by its contents, found again by its hash. */
+async function keepPaper(
+  form: FormData,
+  named: boolean
+): Promise<{ hash: string; name: string; fresh: boolean } | EmberError | null> {
+  const file = form.get('file');
+  if (!(file instanceof File) || (file.size === 0 && file.name === '')) return null;
+  if (!named) return new EmberError('person.required', { field: 'actor' });
+  try {
+    const content = new Uint8Array(await file.arrayBuffer());
+    const type = await sniff(content, { type: file.type, name: file.name });
+    const { store, clock } = theApp();
+    return { ...store.files.put(content, type, clock.now()), name: file.name.slice(0, 120) };
+  } catch (error) {
+    const trouble = storeTrouble(error);
+    if (trouble instanceof EmberError) return trouble;
+    throw error;
+  }
+}
+
 /** Where to go after it is done, by operation: the piece that was made. */
 const AFTER: Record<string, (result: Record<string, unknown>) => string> = {
-  'receive-lot': (result) => `/piece/${String(result.piece)}`
+  'receive-lot': ({ piece, delivery }) =>
+    delivery ? `/receive?delivery=${String(delivery)}` : `/piece/${String(piece)}`,
+  'open-delivery': ({ delivery }) => `/receive?delivery=${String(delivery)}`,
+  'import-note': ({ delivery }) => `/receive?delivery=${String(delivery)}`
 };
 
 /** The form actions of a place, made from the registry of operations. */
@@ -44,17 +73,27 @@ export function actionsFor(place: string): Actions {
         const form = await request.formData();
         const seen = form.get('_seen');
         const key = form.get('_key');
+        const paper = await keepPaper(form, locals.person !== null);
+        if (paper instanceof EmberError) {
+          return fail(422, {
+            operation: operation.name,
+            ok: false,
+            message: errorSentence(paper.code, paper.details),
+            fields: { file: { message: errorSentence(paper.code, paper.details) } },
+            values: typedIn(form)
+          } satisfies FormAnswer);
+        }
         const answer = theApp().executor.execute({
           operation,
-          input: formInput(form),
+          input: { ...formInput(form), ...(paper ? { file: paper.hash, fileName: paper.name } : {}) },
           actor: locals.person?.id ?? null,
           key: typeof key === 'string' && key ? `${key}:${operation.name}` : randomUUID(),
           seen: typeof seen === 'string' && seen ? Number(seen) : undefined
         });
-        const values = Object.fromEntries(
-          [...form].filter((pair): pair is [string, string] => typeof pair[1] === 'string')
-        );
+        const values = typedIn(form);
         if (!answer.ok) {
+          // No entry came to name it: it is not kept.
+          if (paper?.fresh) theApp().store.files.drop(paper.hash);
           const said: FormAnswer = {
             operation: operation.name,
             ok: false,

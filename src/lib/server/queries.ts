@@ -1,21 +1,23 @@
 import { z } from 'zod';
 import { EmberError } from '../core/errors.ts';
 import { cure } from '../core/bench/cure/plan.ts';
-import { searchSpecies } from '../core/fish/search.ts';
-import { SPECIES, speciesById } from '../core/fish/species.ts';
-import { DECISIONS, FARM_SYSTEMS, FORMS } from '../core/record/bodies.ts';
-import { effectiveEvents, wideningAmendments } from '../core/record/amend.ts';
-import { judgeRun } from '../core/rules/hazards/parasites.ts';
-import { profileById, PROFILES } from '../core/rules/profiles/index.ts';
-import { judge, pinsFor, verdict } from '../core/rules/verdict.ts';
-import { stateAt } from '../core/rules/window.ts';
-import { handsQueue } from '../core/service/hands.ts';
+import { catalogueOf } from '../core/fish/house-species.ts';
+import { LOOKALIKES } from '../core/fish/lookalikes.ts';
+import { FAO_AREAS } from '../core/fish/fao-areas.ts';
+import { speciesIndex } from '../core/fish/search.ts';
+import { SHEET_IDS, sheetIn } from '../core/inspect/sheets.ts';
+import { DIALS } from '../core/rules/profiles/house.ts';
+import { profileById, profilesOf } from '../core/rules/profiles/index.ts';
 import { readInstant } from '../core/service/day.ts';
 import type { App } from './app.ts';
-import { optionalQuantity, ticked } from './operations/fields.ts';
+import { doorFields, doorVerdict } from './door.ts';
+import { inspectionFields, inspectionPreview, meaningFields, meaningsOf } from './inspection.ts';
+import { noteFields, readNote } from './note.ts';
 import { freezePlan, forecastFreeze } from './operations/freeze.ts';
 import { curePlan, cureInputFor, cutFor, slicePlan } from './operations/knife.ts';
-import { TEMPERATURE } from './operations/receive.ts';
+import { instantReader } from './operations/operation.ts';
+import { compareView, pieceView } from './piece-view.ts';
+import { deliveryView, ledgerFilter, ledgerView, nowView } from './views.ts';
 
 /** One thing that can be asked. The same registry answers screens, the API and the OpenAPI document. */
 export interface Query<Schema extends z.ZodType = z.ZodType> {
@@ -23,184 +25,80 @@ export interface Query<Schema extends z.ZodType = z.ZodType> {
   readonly path: string;
   readonly summary: string;
   readonly input: Schema;
+  /** Asked by POST with a JSON body, for what is too long for an address. Nothing is written. */
+  readonly post?: boolean;
   run(app: App, input: z.infer<Schema>): unknown;
 }
 const query = <Schema extends z.ZodType>(definition: Query<Schema>): Query => definition as unknown as Query;
 const id = z.object({ id: z.string() });
-
-/** The moment screens are about: the clock's, and never before the newest entry, however the clock is set. */
-const presentOf = ({ clock, store }: App): number => Math.max(clock.now(), store.record.head().recorded);
-
-/** Everything still in the house, with its windows as change-points and what hands have to do. */
-export function nowView(app: App) {
-  const now = presentOf(app);
+const rulesOf = (app: App) => {
   const house = app.store.projections.currentHouse();
-  const live = app.store.projections.livePieces();
-  const warn = house.warnMinutes * 60;
-  return {
-    at: now,
-    warnSeconds: warn,
-    tasks: handsQueue(live, now, warn),
-    pieces: live.map(({ state, lot, windows, missing }) => ({
-      id: state.id,
-      name: state.made.name,
-      species: lot.received.species,
-      lot: lot.id,
-      form: state.made.form,
-      grams: state.grams,
-      madeAt: state.made.at,
-      seq: state.lastSeq,
-      windows,
-      states: windows.map((window) => stateAt(window, now, warn)),
-      missing,
-      steps: [
-        ...state.freezes.map((run) => ({
-          kind: 'freeze' as const,
-          from: run.at,
-          to: run.ended?.at ?? null,
-          label: run.plan.place
-        })),
-        ...state.cures.map((run) => ({
-          kind: 'cure' as const,
-          from: run.at,
-          to: run.ended?.at ?? run.plan.dueAt,
-          label: run.plan.method === 'cover' ? 'Cover cure' : 'Weighed cure'
-        })),
-        ...state.holds.map((hold) => ({
-          kind: 'hold' as const,
-          from: hold.at,
-          to: hold.plan.discardAt,
-          label: hold.plan.label
-        })),
-        ...state.slices.map((run) => ({
-          kind: 'slice' as const,
-          from: run.at,
-          to: run.at,
-          label: `${run.plan.pieces} slices`
-        }))
-      ]
-    }))
-  };
-}
-export type NowView = ReturnType<typeof nowView>;
-
-/** One piece with everything a person may ask about it. */
-export function pieceView(app: App, pieceId: string, at?: number, knownAt?: number, profile?: string) {
-  const { store } = app;
-  const now = presentOf(app);
-  const found = store.projections.piece(pieceId);
-  const lineage = store.projections.lineage(pieceId);
-  const asked = at ?? now;
-  const known = knownAt ?? now;
-  const house = store.projections.house(Infinity, known);
-  const events = [...lineage.lot, ...lineage.pieces.flatMap((link) => link.events)];
-  const run = found.state.freezes.at(-1);
-  const rules = profileById(house.profile);
-  return {
-    piece: found.state,
-    lot: found.lot,
-    species: speciesById(found.lot.received.species),
-    children: found.children,
-    ancestors: lineage.pieces.slice(0, -1).map((link) => link.id),
-    lotVersion: store.record.versionOf(`lot:${found.lot.id}`),
-    verdict: verdict(lineage, house, asked, known, profile),
-    freeze: run ? { run, results: judgeRun({ profile: rules, house }, run) } : null,
-    history: effectiveEvents(events, known).reverse(),
-    owned: wideningAmendments(events)
-  };
-}
-
-/** A verdict on a lot that is still at the door: what its form says so far. */
-export const doorFields = z.object({
-  species: z.string(),
-  form: z.enum(FORMS).default('whole'),
-  source: z.enum(['wild', 'farmed', 'unknown']).default('unknown'),
-  farmSystem: z.union([z.literal(''), z.enum(FARM_SYSTEMS)]).optional(),
-  water: z.enum(['sea', 'fresh', 'brackish', 'unknown']).default('unknown'),
-  commercial: z.enum(['yes', 'no', 'unknown']).default('unknown'),
-  caughtOn: z.string().optional(),
-  core: optionalQuantity('temperature', TEMPERATURE),
-  frozen: ticked,
-  decision: z.enum(DECISIONS).default('accept')
-});
-
-export function doorVerdict(app: App, input: z.infer<typeof doorFields>) {
-  const now = app.clock.now();
-  const house = app.store.projections.currentHouse();
-  const stamp = { seq: 0, at: now, by: '' };
-  const mass = { si: 1000, unit: 'g', typed: '1 kg' };
-  return judge({
-    lot: {
-      id: 'door',
-      lastSeq: 0,
-      evidence: [],
-      received: {
-        ...stamp,
-        ...input,
-        farmSystem: input.farmSystem ? input.farmSystem : null,
-        caughtOn: input.caughtOn && /^\d{4}-\d{2}-\d{2}$/.test(input.caughtOn) ? input.caughtOn : null,
-        code: 'door',
-        area: '',
-        supplier: '',
-        supplierLot: '',
-        mass,
-        thickness: null,
-        pricePerKg: null,
-        currency: house.currency,
-        claim: '',
-        reason: '',
-        pins: pinsFor(profileById(house.profile))
-      }
-    },
-    chain: [
-      {
-        id: 'door',
-        made: {
-          ...stamp,
-          code: 'door',
-          lot: 'door',
-          parents: [],
-          name: '',
-          form: input.form,
-          grams: 1000,
-          mass,
-          thicknessMm: null
-        },
-        grams: 1000,
-        freezes: [],
-        cures: [],
-        slices: [],
-        holds: [],
-        readings: [],
-        served: [],
-        gone: null,
-        lastSeq: 0
-      }
-    ],
-    house,
-    at: now,
-    knownAt: now
-  });
-}
-
-const ledgerFilter = z.object({
-  before: z.coerce.number().int().positive().optional(),
-  limit: z.coerce.number().int().min(1).max(5000).optional(),
-  subject: z.string().optional(),
-  lot: z.string().optional(),
-  actor: z.string().optional(),
-  from: z.string().optional(),
-  to: z.string().optional()
-});
-
-/** Entries of the ledger, newest first, with the names of who wrote them. */
-export function ledgerView(app: App, filter: z.infer<typeof ledgerFilter>) {
-  const zone = app.store.projections.currentHouse().zone;
-  const time = (text: string | undefined, field: string) => (text ? readInstant(text, zone, field) : undefined);
-  return app.store.record.list({ ...filter, from: time(filter.from, 'from'), to: time(filter.to, 'to') });
-}
+  return profileById(house.profile, house.profiles);
+};
 
 export const QUERIES: readonly Query[] = [
+  query({
+    name: 'delivery',
+    path: 'deliveries/{id}',
+    summary: 'One delivery: its lots, what was decided and what holds each back.',
+    input: id,
+    run: (app, input) => deliveryView(app, input.id)
+  }),
+  query({
+    name: 'compare',
+    path: 'pieces/{id}/compare',
+    summary: 'One piece under every rule profile, side by side.',
+    input: id,
+    run: (app, input) => compareView(app, input.id)
+  }),
+  query({
+    name: 'name-meanings',
+    path: 'species-named',
+    summary: 'Species that answer to a market name, and why it matters which.',
+    input: meaningFields,
+    run: meaningsOf
+  }),
+  query({
+    name: 'lookalikes',
+    path: 'lookalikes',
+    summary: 'Fish taken for one another, and the marks that tell them apart.',
+    input: z.object({}),
+    run: () => ({ lookalikes: LOOKALIKES })
+  }),
+  query({
+    name: 'fao-areas',
+    path: 'fao-areas',
+    summary: 'FAO Major Fishing Areas.',
+    input: z.object({}),
+    run: () => ({ areas: FAO_AREAS })
+  }),
+  query({
+    name: 'sheets',
+    path: 'sheets',
+    summary: 'Inspection sheets as the house has them.',
+    input: z.object({}),
+    run: (app) => ({ sheets: SHEET_IDS.map((sheet) => sheetIn(app.store.projections.currentHouse().sheets, sheet)) })
+  }),
+  query({
+    name: 'inspection-preview',
+    path: 'preview/inspection',
+    summary: 'What a sheet says so far, and what it would recommend.',
+    input: inspectionFields,
+    run: inspectionPreview
+  }),
+  query({
+    name: 'note-preview',
+    path: 'preview/delivery-note',
+    summary: 'A delivery note read row by row. Nothing is written.',
+    post: true,
+    input: noteFields,
+    run(app, input) {
+      const { store, clock } = app;
+      const house = store.projections.currentHouse();
+      const now = clock.now();
+      return readNote({ store, house, now, actor: 'nobody', instant: instantReader(house, now) }, input);
+    }
+  }),
   query({
     name: 'now',
     path: 'now',
@@ -252,7 +150,7 @@ export const QUERIES: readonly Query[] = [
     path: 'preview/freeze',
     summary: 'When the core would arrive in a freezer.',
     input: freezePlan,
-    run: (app, input) => forecastFreeze(app.store.projections.currentHouse().profile, input)
+    run: (app, input) => forecastFreeze(rulesOf(app), input)
   }),
   query({
     name: 'cure-preview',
@@ -280,14 +178,17 @@ export const QUERIES: readonly Query[] = [
     path: 'species',
     summary: 'The catalogue, or what answers to a name.',
     input: z.object({ q: z.string().max(80).optional() }),
-    run: (_, input) => ({ species: input.q ? searchSpecies(input.q) : SPECIES })
+    run(app, input) {
+      const catalogue = catalogueOf(app.store.projections.currentHouse().species);
+      return { species: input.q ? speciesIndex(catalogue)(input.q) : catalogue };
+    }
   }),
   query({
     name: 'profiles',
     path: 'profiles',
     summary: 'The rule profiles, number by number.',
     input: z.object({}),
-    run: () => ({ profiles: PROFILES })
+    run: (app) => ({ profiles: profilesOf(app.store.projections.currentHouse().profiles), dials: DIALS })
   }),
   query({
     name: 'house',
@@ -313,9 +214,10 @@ export const QUERIES: readonly Query[] = [
 ];
 
 /** Finds the query a path belongs to, with the parts in braces filled in. */
-export function matchQuery(path: string): { query: Query; parts: Record<string, string> } {
+export function matchQuery(path: string, post = false): { query: Query; parts: Record<string, string> } {
   const asked = path.split('/');
   for (const candidate of QUERIES) {
+    if ((candidate.post ?? false) !== post) continue;
     const pattern = candidate.path.split('/');
     if (pattern.length !== asked.length) continue;
     const parts: Record<string, string> = {};

@@ -32,7 +32,7 @@
         .slice(0, 8)
         .map((piece) => ({ href: `/piece/${piece.id}`, name: piece.name, more: piece.id })),
       ...species.species.map((each) => ({
-        href: `/house#${each.id}`,
+        href: `/house/species?id=${each.id}`,
         name: each.name,
         more: `species · ${each.scientific[0] ?? ''}`
       }))

@@ -4,7 +4,11 @@
   import { dayAndTime } from './format.ts';
 
   /** The chain of reasons behind a verdict: what decided first, then what it rests on. */
-  let { reasons, zone }: { reasons: readonly Reason[]; zone: string } = $props();
+  let {
+    reasons,
+    zone,
+    names = {}
+  }: { reasons: readonly Reason[]; zone: string; names?: Record<string, string | null> } = $props();
   const weight: Record<string, number> = { never: 0, missing: 1, opens: 2, closes: 3, pass: 4 };
   const sorted = $derived([...reasons].sort((a, b) => weight[a.effect.kind]! - weight[b.effect.kind]!));
   /** The first and the last entries carry the proof; a long log between them is on the bench. */
@@ -22,16 +26,25 @@
 </script>
 
 <ul>
-  {#each sorted as reason (reason.code + reason.routes.join() + reason.evidence.join())}
+  {#each sorted as reason (reason)}
     <li data-code={reason.code} class={reason.effect.kind}>
       <span class="tag">
-        {tag[reason.effect.kind]}
+        {reason.owned ? 'Owned' : tag[reason.effect.kind]}
         {#if reason.effect.kind === 'opens' || reason.effect.kind === 'closes'}<b
             >{dayAndTime(reason.effect.at, zone)}</b
           >{/if}
       </span>
       <div>
-        <p>{sentence(reason)}</p>
+        <p>
+          {#if reason.candidate}<b>If {reason.candidate}:</b>{/if}
+          {sentence(reason)}
+        </p>
+        {#if reason.owned}
+          <p class="change">
+            Owned by {names[reason.owned.by] ?? reason.owned.by}, {dayAndTime(reason.owned.at, zone)}: “{reason.owned
+              .reason}”
+          </p>
+        {/if}
         {#if wouldChange(reason)}<p class="change">Would change it: {wouldChange(reason)}</p>{/if}
         <p class="soft small">
           {reason.rule.citation}{#if reason.rule.check}

@@ -47,7 +47,45 @@ const FIELD_NAMES: Record<string, string> = {
   seq: 'Entry',
   pricePerKg: 'Price',
   grams: 'Weight',
-  thicknessMm: 'Thickness'
+  thicknessMm: 'Thickness',
+  candidates: 'What it may be',
+  commercial: 'Commercial source',
+  landedOn: 'Landed',
+  count: 'Pieces',
+  cases: 'Cases',
+  price: 'Price',
+  file: 'File',
+  own: 'Owning it',
+  routes: 'Routes',
+  code: 'Finding',
+  marks: 'Marks seen',
+  decision: 'Decision',
+  lastServedOn: 'Last served on',
+  issuedOn: 'Issued',
+  expiresOn: 'Expires',
+  frozenFrom: 'Frozen from',
+  frozenTo: 'Frozen until',
+  delivery: 'Delivery',
+  text: 'Delivery note',
+  columns: 'Columns',
+  iceDays: 'Days on ice',
+  scientific: 'Scientific name',
+  hazards: 'Hazards',
+  parasitesWhenWild: 'Parasites when wild',
+  group: 'Kind',
+  form: 'Form',
+  source: 'Wild or farmed',
+  water: 'Water',
+  pufferLicence: 'Puffer licence',
+  freezeHoldFactor: 'Freezing time',
+  freezeColder: 'Freezing temperature',
+  coldHold: 'Cold holding',
+  receiveCold: 'Receiving, chilled',
+  receiveFrozen: 'Receiving, frozen',
+  histamineHours: 'Warm hours',
+  trayHours: 'Tray time',
+  tagKeepDays: 'Tags kept',
+  weight: 'Weight of an attribute'
 };
 
 /** A field's name as a person reads it. */
@@ -85,7 +123,10 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'time.in-future': ({ seen }, field) => `${field}: ${seen} has not happened yet.`,
   'time.out-of-order': ({ seen }, field) => `${field}: ${seen ?? 'this'} lies before what it follows.`,
   'time.zone-unknown': ({ seen }, field) => `${field}: "${seen}" is not a known zone, such as Europe/Oslo.`,
-  'species.unknown': ({ seen }) => `Species "${seen}" is not in the catalogue. Pick one from the list.`,
+  'species.unknown': ({ seen, candidates }) =>
+    `Species "${seen}" is not in the catalogue.${candidates && candidates.length > 0 ? ` Is it ${candidates.join(' or ')}?` : ' Pick one from the list.'}`,
+  'species.ambiguous': ({ seen, candidates }) =>
+    `"${seen}" is the market name of several species: ${candidates?.join(', ')}. Which one?`,
   'profile.unknown': ({ seen }) => `Rule profile "${seen}" is not known here.`,
   'place.unknown': ({ seen }) => `There is no place "${seen}".`,
   'record.kind-unknown': ({ seen }) => `The ledger holds a kind of entry ("${seen}") this version does not know.`,
@@ -104,6 +145,26 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'record.key-reused': () => 'This form was sent before with other contents. Nothing was written the second time.',
   'record.mass-exceeded': ({ max, seen }, field) =>
     `${field}: ${seen} is more than the ${number(Math.round(Number(max)))} g that are there.`,
+  'record.source-required': ({ shellfish }) =>
+    shellfish
+      ? 'Shellfish from outside the trade may not be taken in at all. Send it back.'
+      : 'Caught outside the trade, it may not be taken in for sale. Take it in for the own table or for training, or send it back.',
+  'record.not-for-sale': ({ seen }) =>
+    `This lot was taken in for ${seen === 'training' ? 'staff training' : 'the own table'}: it goes on no service.`,
+  'record.exception-refused': ({ seen }) =>
+    `Nobody may answer for this (${seen}): poisons, licensed kinds, what is discarded or served, and clocks that have run out stay as they are.`,
+  'note.unreadable': ({ seen }) =>
+    `This cannot be read as a delivery note with headings and rows${seen ? `: ${seen}` : ''}.`,
+  'note.rows-refused': ({ seen, good }) =>
+    Number(good) === 0
+      ? `None of the rows can be taken in: ${seen} are broken. Nothing was written.`
+      : `${seen} rows are broken, so none was taken in. Mend them, or ask for the ${Number(good) || 'other'} good ones alone.`,
+  'file.empty': () => 'The file is empty.',
+  'file.too-large': ({ max }) => `The file is too large: at most ${number(Number(max) / 1024 / 1024)} MB.`,
+  'file.type-refused': ({ seen }) =>
+    `A paper is a PDF, a JPEG or a PNG; this file is ${seen === 'unknown' ? 'none of them' : seen}.`,
+  'file.type-lies': ({ seen, real }) =>
+    `The file says it is ${seen}, but its contents are ${real === undefined || real === 'unknown' ? 'something else' : String(real)}. It was not taken.`,
   'store.read-only': () => 'The record cannot be written to: the file is read-only. Nothing was saved.',
   'store.full': () => 'The record is full or its disk is. Nothing was saved; free some space and send it again.',
   'form.incomplete': (_, field) => `${field} is needed.`,

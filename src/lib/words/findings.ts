@@ -25,10 +25,41 @@ const text = (seen: Seen, key: string) => String(seen[key] ?? '');
 const hours = (seen: Seen, key: string) => formatDuration(Number(seen[key] ?? 0));
 const degrees = (value: unknown) => `${Number(value).toFixed(1).replace('-', '\u2212')}\u00a0°C`;
 
+const basis = (seen: Seen): string => {
+  const caught = `from its catch, ${text(seen, 'caughtOn').replace('T', ' ')}`;
+  if (seen.basis === 'catch') return caught;
+  if (seen.basis === 'both') return `${caught}, or as old as its inspection read it, whichever is older`;
+  if (seen.basis === 'inspection') return 'by the age its inspection read off it, at the old end of the band';
+  return 'from its arrival, the day of catch not being known';
+};
+
 const SENTENCES: Record<string, (seen: Seen) => string> = {
   'source.named': (seen) => `Bought from a named supplier: ${text(seen, 'supplier')}.`,
   'source.unknown': () => 'Not cleared: nobody has said whether it comes from a commercial source.',
   'source.not-commercial': () => 'Caught outside the trade. It may not be served to guests.',
+  'source.not-for-sale': (seen) =>
+    `Taken in for ${seen.purpose === 'training' ? 'staff training' : 'the own table'}: it goes on no service.`,
+  'guests.susceptible': (seen) =>
+    `Raw food is not served to highly susceptible guests${seen.house === true ? '; this house serves them' : ''}.`,
+  'identification.none': () => 'Not cleared: nobody could say what fish it is.',
+  'identification.unsettled': (seen) =>
+    `Nobody has settled what it is: judged as the worst of ${text(seen, 'candidates')}.`,
+  'house.species-added': (seen) =>
+    `${text(seen, 'species')} is a species of the house’s own: “${text(seen, 'reason')}”.`,
+  'house.species-changed': (seen) =>
+    `The house has its own values for ${text(seen, 'species')}: “${text(seen, 'reason')}”.`,
+  'house.species-looser': (seen) =>
+    `Owned: the house is looser than what ships for ${text(seen, 'species')} (${text(seen, 'fields')}): “${text(seen, 'reason')}”.`,
+  'house.profile-stricter': (seen) => `Judged by the house’s copy of ${text(seen, 'base')}: “${text(seen, 'reason')}”.`,
+  'house.profile-looser': (seen) =>
+    `Owned: the house’s copy is looser than ${text(seen, 'base')} (${text(seen, 'fields')}): “${text(seen, 'reason')}”.`,
+  'toxins.licensed': (seen) =>
+    `Through the licensed channel (${text(seen, 'issuer')}, ${text(seen, 'reference')}) to a licensed house (${text(seen, 'licence')}). No preparation advice is given here.`,
+  'parasites.roe-not-rinsed': () =>
+    'Not cleared: eggs are exempt only once out of the skein and rinsed, and nobody has said so.',
+  'parasites.kudoa': (seen) =>
+    `Not cleared: farmed flounder may carry Kudoa; ${text(seen, 'holdHours')} h at ${degrees(seen.holdCelsius)} or colder, or the farm’s check.`,
+  'parasites.kudoa-cleared': (seen) => `Checked for Kudoa, or frozen for it, by ${text(seen, 'issuer')}.`,
   'decision.cooked-only': (seen) => `Taken in for cooking only: ${text(seen, 'reason')}.`,
   'decision.sent-back': (seen) => `Sent back: ${text(seen, 'reason')}.`,
   'decision.hold-to-freeze': () => 'Not cleared: taken in to be frozen first, and no freezing record yet.',
@@ -83,12 +114,13 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
   'date-mark.day': (seen) =>
     `Date mark: ${text(seen, 'days')} days, the day it was opened being day 1${Number(seen.frozenDays) > 0 ? `; ${text(seen, 'frozenDays')} frozen days not counted` : ''}.`,
   'date-mark.paused': () => 'Frozen: days do not count towards the date mark.',
-  'freshness.raw-share': (seen) =>
-    seen.alive === true
-      ? `Alive, it keeps about ${text(seen, 'iceDays')} days on ice from ${text(seen, 'caughtOn')}, held at an assumed ${degrees(seen.celsius)}.`
-      : `Raw service uses the first ${Math.round(Number(seen.share) * 100)} % of about ${text(seen, 'iceDays')} days on ice, caught ${text(seen, 'caughtOn')}, held at an assumed ${degrees(seen.celsius)}.`,
-  'freshness.eating-life': (seen) =>
-    `It keeps about ${text(seen, 'iceDays')} days on ice from ${seen.caughtOn ? `its catch, ${text(seen, 'caughtOn')}` : 'its arrival, the day of catch not being known'}.`,
+  'freshness.raw-share': (seen) => {
+    const from = basis(seen);
+    return seen.alive === true
+      ? `Alive, it keeps about ${text(seen, 'iceDays')} days on ice ${from}, held at an assumed ${degrees(seen.celsius)}; ${text(seen, 'spentDays')} spent.`
+      : `Raw service uses the first ${Math.round(Number(seen.share) * 100)} % of about ${text(seen, 'iceDays')} days on ice ${from}; ${text(seen, 'spentDays')} spent, by every reading and an assumed ${degrees(seen.celsius)} between.`;
+  },
+  'freshness.eating-life': (seen) => `It keeps about ${text(seen, 'iceDays')} days on ice ${basis(seen)}.`,
   'freshness.paused': () => 'Frozen: the freshness clock stands still.',
   'freshness.no-catch-date': () => 'Not cleared: the day of catch or harvest is not known.',
   'handling.cured': () => 'It has been in a cure: no longer a raw piece.',
@@ -116,6 +148,9 @@ const CHANGES: Record<string, string> = {
   'send-back-or-answer-for': 'Send it back; only your authority or the receiving record can change this.',
   'shellfish-tag': 'The tag with harvest area and date.',
   'take-core-temperature': 'The core temperature on arrival.',
+  identify: 'Tell it by its marks, or ask the seller for a paper that names it.',
+  'rinse-or-freeze': 'Say that it was rinsed out of the skein, or freeze it.',
+  'kudoa-check-or-freeze': 'The farm’s check for Kudoa, or a freezing that kills it.',
   'end-the-cure': 'Take it out of the cure and record it.'
 };
 
@@ -143,6 +178,9 @@ export function missingWord(code: string): string {
     'histamine.no-chill-record': 'chilling record',
     'shellfish.no-tag': 'shellfish tag',
     'source.unknown': 'its source',
+    'identification.none': 'its name',
+    'parasites.roe-not-rinsed': 'rinsing out of the skein',
+    'parasites.kudoa': 'an answer on Kudoa',
     'toxins.area-unknown': 'harvest-area paper',
     'toxins.purging-oil': 'authority’s word',
     'freshness.no-catch-date': 'day of catch'

@@ -16,6 +16,18 @@ export const taskWords = (task: Pick<Task, 'code' | 'seen'>): string => WORDS[ta
 
 const KIND_WORDS: Record<string, string> = {
   'lot.received': 'Lot received',
+  'lot.inspected': 'Inspected',
+  'lot.identified': 'Identified by its marks',
+  'delivery.opened': 'Delivery opened',
+  'delivery.closed': 'Delivery closed',
+  'note.imported': 'Delivery note taken in',
+  'tag.closed': 'Tag: last served',
+  'exception.owned': 'Exception owned',
+  'exception.withdrawn': 'Exception taken back',
+  'species.set': 'Species set',
+  'profile.set': 'Rule copy set',
+  'sheet.set': 'Sheet set',
+  'notice.set': 'Notice set',
   'evidence.attached': 'Paper attached',
   'piece.made': 'Piece made',
   'piece.gave': 'Piece divided',

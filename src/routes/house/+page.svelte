@@ -9,14 +9,6 @@
   const house = $derived(data.house);
   const profile = $derived(data.profiles.find(({ id }) => id === house.profile)!);
   const yes = (value: boolean) => (value ? 'on' : '');
-  let filter = $state('');
-  const shown = $derived(
-    data.species.filter((each) =>
-      `${each.name} ${each.alsoCalled.join(' ')} ${each.scientific.join(' ')}`
-        .toLowerCase()
-        .includes(filter.trim().toLowerCase())
-    )
-  );
   const limits = $derived([
     ...profile.parasites.cycles.map((cycle) => ({
       what: `Freeze${cycle.solidAt ? ` solid at ${formatTemperature(cycle.solidAt.c, house.units)}, then` : ''} at or below ${formatTemperature(cycle.hold.c, house.units)}`,
@@ -57,6 +49,11 @@
 </script>
 
 <h1>House</h1>
+<nav class="books" aria-label="Books of the house">
+  <a href="/house/species">Species</a>
+  <a href="/house/rules">Rule books and notice</a>
+  <a href="/house/sheets">Inspection sheets</a>
+</nav>
 <div class="two">
   <section class="sheet">
     <h2>How the house is set</h2>
@@ -69,7 +66,10 @@
             label="Rule profile"
             kind="choice"
             value={house.profile}
-            options={data.profiles.map(({ id, edition }) => ({ value: id, name: edition }))}
+            options={data.profiles.map(({ id, name, edition, house: own }) => ({
+              value: id,
+              name: own ? name : edition
+            }))}
           />
           <Field name="zone" label="Time zone" value={house.zone} list="zones" />
           <Field
@@ -139,7 +139,20 @@
             value={String(house.dateMarkDays)}
             hint="At most what the profile allows."
           />
+          <Field
+            name="pufferLicence"
+            label="Licence for puffer"
+            value={house.pufferLicence}
+            hint="Its number, where the house has one. Without it puffer is never served."
+            optional
+          />
         </div>
+        <Field
+          name="susceptibleGuests"
+          label="Highly susceptible guests are served here: no raw food"
+          kind="tick"
+          value={yes(house.susceptibleGuests)}
+        />
         <Field
           name="countFromCore"
           label="Count freezing from the core, even where the rule book counts from the air"
@@ -208,40 +221,24 @@
     </section>
   </div>
 </div>
-<section class="sheet species">
-  <div class="title">
-    <h2>Species, {data.species.length}</h2>
-    <input aria-label="Narrow the list" placeholder="by any name" bind:value={filter} />
-  </div>
-  <p class="soft small">
-    Typical values; check with your authority. The parasite column informs, it exempts nothing: only the rule profile
-    does.
-  </p>
-  <div class="scroll">
-    <table class="plain">
-      <thead
-        ><tr
-          ><th>Name</th><th>Also called</th><th>Parasites when wild</th><th>Hazards</th><th>Flesh</th><th>Ice days</th
-          ></tr
-        ></thead
-      >
-      <tbody>
-        {#each shown as each (each.id)}
-          <tr id={each.id}>
-            <td><b>{each.name}</b><br /><i class="soft">{each.scientific.join(', ')}</i></td>
-            <td class="soft">{each.alsoCalled.join(', ')}</td>
-            <td>{each.parasitesWhenWild.join(', ') || 'seldom reported'}</td>
-            <td>{each.hazards.join(', ')}</td>
-            <td>{each.texture}, {each.fat}</td>
-            <td>{each.iceDays}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  </div>
-</section>
 
 <style>
+  .books {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem;
+    margin-top: 0.6rem;
+  }
+  .books a {
+    display: grid;
+    place-items: center;
+    min-height: 48px;
+    padding: 0 1.1rem;
+    border: 1px solid var(--water);
+    border-radius: 3px;
+    font-weight: 600;
+    background: var(--surface);
+  }
   .two {
     display: grid;
     grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
@@ -287,24 +284,6 @@
   }
   .nowrap {
     white-space: nowrap;
-  }
-  .species {
-    margin-top: 1.2rem;
-  }
-  .title {
-    display: flex;
-    justify-content: space-between;
-    gap: 1rem;
-  }
-  .title input {
-    min-height: 44px;
-    background-color: var(--surface);
-    color: var(--ink);
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-  }
-  .scroll {
-    overflow-x: auto;
   }
   @media (max-width: 1000px) {
     .two {

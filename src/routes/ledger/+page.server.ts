@@ -1,6 +1,6 @@
 import { theApp } from '$lib/server/app.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { ledgerView } from '$lib/server/queries.ts';
+import { ledgerView } from '$lib/server/views.ts';
 import { EVENT_KINDS } from '$lib/core/record/events.ts';
 import { addDays, businessDay } from '$lib/core/service/day.ts';
 import type { PageServerLoad } from './$types';

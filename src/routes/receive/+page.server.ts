@@ -1,28 +1,34 @@
-import { SPECIES } from '$lib/core/fish/species.ts';
+import { error } from '@sveltejs/kit';
+import { EmberError } from '$lib/core/errors.ts';
+import { catalogueOf } from '$lib/core/fish/house-species.ts';
+import { profileById } from '$lib/core/rules/profiles/index.ts';
 import { theApp } from '$lib/server/app.ts';
-import { doorFields, doorVerdict } from '$lib/server/queries.ts';
+import { doorFields, doorVerdict } from '$lib/server/door.ts';
 import { actionsFor } from '$lib/server/forms.ts';
+import { deliveryView, openDeliveries } from '$lib/server/views.ts';
+import { errorSentence } from '$lib/words/errors.ts';
 import type { PageServerLoad } from './$types';
 
 export const actions = actionsFor('/receive');
 
 export const load = (({ url }) => {
-  const given = Object.fromEntries(url.searchParams);
+  const app = theApp();
+  const house = app.store.projections.currentHouse();
+  const catalogue = catalogueOf(house.species);
+  const { delivery: code, ...given } = Object.fromEntries(url.searchParams);
   const parsed = given.species ? doorFields.safeParse(given) : null;
-  return {
-    species: SPECIES.map(({ id, name, alsoCalled, scientific, note, usualSource, water }) => ({
-      id,
-      name,
-      alsoCalled,
-      scientific,
-      note,
-      usualSource,
-      water
-    })),
-    given,
-    verdict:
-      parsed?.success && SPECIES.some(({ id }) => id === parsed.data.species)
-        ? doorVerdict(theApp(), parsed.data)
-        : null
-  };
+  const known = (id: string) => id === 'unidentified' || catalogue.some((each) => each.id === id);
+  try {
+    return {
+      catalogue,
+      profile: profileById(house.profile, house.profiles),
+      given,
+      delivery: code ? deliveryView(app, code) : null,
+      openDeliveries: openDeliveries(app),
+      verdict: parsed?.success && known(parsed.data.species) ? doorVerdict(app, parsed.data) : null
+    };
+  } catch (trouble) {
+    if (!(trouble instanceof EmberError)) throw trouble;
+    error(404, errorSentence(trouble.code, trouble.details));
+  }
 }) satisfies PageServerLoad;

@@ -2,7 +2,8 @@ import { profileById } from '$lib/core/rules/profiles/index.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { nowView, pieceView } from '$lib/server/queries.ts';
+import { pieceView } from '$lib/server/piece-view.ts';
+import { nowView } from '$lib/server/views.ts';
 import type { PageServerLoad } from './$types';
 
 export const actions = actionsFor('/serve');
@@ -12,7 +13,7 @@ export const load = (({ url }) => {
   const pieces = pieceChoices(app).sort((a, b) => Number(b.onTray) - Number(a.onTray));
   const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
   const known = pieces.some((piece) => piece.id === id);
-  const { profile } = app.store.projections.currentHouse();
+  const { profile, profiles } = app.store.projections.currentHouse();
   return {
     pieces,
     chosen: known ? id : null,
@@ -24,6 +25,6 @@ export const load = (({ url }) => {
           .map((step) => ({ ...step, id: piece.id, name: piece.name, grams: piece.grams }))
       )
       .sort((a, b) => (a.to ?? 0) - (b.to ?? 0)),
-    controls: profileById(profile).timeControls
+    controls: profileById(profile, profiles).timeControls
   };
 }) satisfies PageServerLoad;

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { formatDuration } from '$lib/core/measure/format.ts';
+  import { allergenWord } from '$lib/words/notices.ts';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
@@ -62,11 +64,8 @@
       <p><a class="link" href="/piece/{view.piece.id}">Why, and its papers</a></p>
       {#if hold}
         <p class="soft">
-          Out of the cold since {clockTime(hold.at, zone)} at {formatTemperature(hold.plan.startCore.si, units)}, {hold
-            .plan.control === '6h'
-            ? 'six-hour'
-            : 'four-hour'}
-          clock. What comes off a tray does not go back to the cold.
+          Out of the cold since {clockTime(hold.at, zone)} at {formatTemperature(hold.plan.startCore.si, units)}, until
+          {clockTime(hold.plan.discardAt, zone)}. What comes off a tray does not go back to the cold.
         </p>
         {#if hold.plan.control === '6h'}
           <OperationForm operation="read-hold" subject={view.piece.id} seen={view.piece.lastSeq} submit="Write it down">
@@ -79,7 +78,12 @@
     <div class="side">
       <section class="sheet">
         <h2>Serve from it</h2>
-        {#if open.length === 0}
+        {#if view.lot.received.purpose !== 'sale'}
+          <p class="trouble">
+            Taken in for {view.lot.received.purpose === 'training' ? 'staff training' : 'the own table'}: it goes on no
+            service.
+          </p>
+        {:else if open.length === 0}
           <p>No route is open for this piece now.</p>
         {:else}
           <OperationForm
@@ -108,11 +112,17 @@
               />
               <Field name="dish" label="Dish" optional />
             </div>
+            <Field name="susceptible" label="For a guest who is highly susceptible" kind="tick" />
           </OperationForm>
-          <p class="caution">Say on the menu that it is served raw or lightly cured. Not for guests at special risk.</p>
+          <p class="told" data-allergens>
+            Tell with it: {view.allergens.map(({ allergen }) => allergenWord(allergen)).join(', ') ||
+              'no allergen of its own'}; and what the dish adds (soy, sesame, flour, egg, the frying oil).
+          </p>
+          <p class="soft">Raw, cured, acid, seared: “{view.notice}”</p>
+          <p class="caution">Not raw for guests who are highly susceptible.</p>
         {/if}
       </section>
-      {#if !hold && open.length > 0}
+      {#if !hold && open.length > 0 && view.lot.received.purpose === 'sale'}
         <details class="sheet">
           <summary>Put it out under time control</summary>
           <OperationForm
@@ -129,9 +139,9 @@
                 label="Clock"
                 kind="choice"
                 value="4h"
-                options={data.controls.map(({ id, ceiling, rule }) => ({
+                options={data.controls.map(({ id, seconds, ceiling, rule }) => ({
                   value: id,
-                  name: `${id === '6h' ? 'six hours' : 'four hours'}${ceiling ? `, never above ${formatTemperature(ceiling.c, units)}` : ''} (${rule})`
+                  name: `${formatDuration(seconds)}${ceiling ? `, never above ${formatTemperature(ceiling.c, units)}` : ''} (${rule})`
                 }))}
               />
               <Field name="startCore" label="Core now" kind="quantity" units={temperatureUnits(units)} />

@@ -195,7 +195,7 @@
         {#if computed.plan.blockGrams > view.piece.grams * 1.25 + 5}
           <p class="trouble">The ruler says more fish than the scale does. Measure again.</p>
         {/if}
-        <p>{advice[view.species.texture]}</p>
+        <p>{advice[view.species?.texture ?? 'medium']}</p>
       {/if}
       {#each view.piece.slices as slice (slice.seq)}
         <p class="soft">

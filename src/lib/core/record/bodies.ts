@@ -1,4 +1,7 @@
 import { z } from 'zod';
+import { speciesShape } from '../fish/kinds.ts';
+import { KILLINGS } from '../fish/rigor.ts';
+import { SHEET_IDS } from '../inspect/sheets.ts';
 
 /** The shapes of what can happen. A shape is never edited once shipped: a new version is added and the old one upcast. */
 
@@ -8,36 +11,134 @@ export const typedValue = z.object({ si: finite, unit: z.string(), typed: z.stri
 /** Versions of everything a decision leaned on. */
 export const pins = z.object({ profile: z.string(), catalogue: z.string(), model: z.string() });
 
-export const FORMS = ['whole', 'gutted', 'fillet', 'loin', 'block', 'shucked', 'live', 'roe', 'portion'] as const;
+export const FORMS = [
+  'whole',
+  'gutted',
+  'fillet',
+  'loin',
+  'block',
+  'shucked',
+  'shell-on',
+  'live',
+  'roe',
+  'portion'
+] as const;
 export const DECISIONS = ['accept', 'cooked-only', 'hold-freeze', 'send-back'] as const;
+export const GEARS = [
+  'unknown',
+  'pole-or-handline',
+  'longline',
+  'gillnet',
+  'trawl',
+  'seine',
+  'pot',
+  'dredge',
+  'by-hand',
+  'farm-harvest'
+] as const;
+export const PRICE_UNITS = ['kg', 'lb', 'piece', 'case'] as const;
+export const ICE = ['unknown', 'plenty', 'some', 'none', 'slurry'] as const;
+export const PURPOSES = ['sale', 'own-table', 'training'] as const;
+export const THREE = ['yes', 'no', 'unknown'] as const;
+/** The species of a lot that nobody could tell: judged as the worst of its candidates. */
+export const UNIDENTIFIED = 'unidentified';
 export const FARM_SYSTEMS = ['net-pen-open-water', 'land-based', 'pond', 'other'] as const;
 
 export const lotReceived = z.object({
   code: z.string(),
   species: z.string(),
+  /** What it may be, where the species is not settled. */
+  candidates: z.array(z.string()),
   form: z.enum(FORMS),
   source: z.enum(['wild', 'farmed', 'unknown']),
   farmSystem: z.enum(FARM_SYSTEMS).nullable(),
   water: z.enum(['sea', 'fresh', 'brackish', 'unknown']),
   area: z.string(),
+  /** FAO Major Fishing Area, or an empty text. */
+  faoArea: z.string(),
   supplier: z.string(),
   supplierLot: z.string(),
-  commercial: z.enum(['yes', 'no', 'unknown']),
+  commercial: z.enum(THREE),
+  purpose: z.enum(PURPOSES),
+  /** Day, or day and hour, of catch or harvest. */
   caughtOn: z.string().nullable(),
+  landedOn: z.string().nullable(),
+  gear: z.enum(GEARS),
+  killing: z.enum(KILLINGS),
   mass: typedValue,
+  count: z.number().int().nullable(),
+  cases: z.number().int().nullable(),
   thickness: typedValue.nullable(),
   core: typedValue.nullable(),
+  ice: z.enum(ICE),
+  /** It arrived frozen. */
   frozen: z.boolean(),
+  /** It had been frozen and was thawed before it came. */
+  previouslyFrozen: z.enum(THREE),
+  /** Eggs taken out of the skein and rinsed. */
+  roeRinsed: z.boolean(),
+  price: z.object({ amount: finite, per: z.enum(PRICE_UNITS) }).nullable(),
   pricePerKg: finite.nullable(),
   currency: z.string(),
   claim: z.string(),
   decision: z.enum(DECISIONS),
   reason: z.string(),
+  /** The delivery it came with; an empty text for none. */
+  delivery: z.string(),
   pins
 });
+/** Version 1 knew none of these. */
+export const lotReceivedFrom1 = (body: unknown) => {
+  const old = body as { pricePerKg: number | null };
+  return {
+    candidates: [],
+    faoArea: '',
+    purpose: 'sale',
+    landedOn: null,
+    gear: 'unknown',
+    killing: 'unknown',
+    count: null,
+    cases: null,
+    ice: 'unknown',
+    previouslyFrozen: 'unknown',
+    roeRinsed: false,
+    price: old.pricePerKg === null ? null : { amount: old.pricePerKg, per: 'kg' },
+    delivery: '',
+    ...old
+  };
+};
 
+export const deliveryOpened = z.object({
+  code: z.string(),
+  supplier: z.string(),
+  reference: z.string(),
+  vehicle: typedValue.nullable(),
+  note: z.string()
+});
+export const deliveryClosed = z.object({ note: z.string(), lots: z.number().int() });
+/** What a file of a delivery note brought, and how its columns were read. */
+export const noteImported = z.object({
+  file: z.string(),
+  contentHash: z.string(),
+  columns: z.record(z.string(), z.string()),
+  delimiter: z.string(),
+  decimal: z.string(),
+  imported: z.number().int(),
+  refused: z.array(z.object({ row: z.number().int(), codes: z.array(z.string()) })),
+  lots: z.array(z.string())
+});
+
+export const PAPERS = [
+  'feed-statement',
+  'freezing-statement',
+  'area-document',
+  'chill-record',
+  'shellfish-tag',
+  'licence',
+  'other'
+] as const;
 export const evidenceAttached = z.object({
-  type: z.enum(['feed-statement', 'freezing-statement', 'area-document', 'chill-record', 'shellfish-tag', 'other']),
+  type: z.enum(PAPERS),
   issuer: z.string(),
   reference: z.string(),
   issuedOn: z.string().nullable(),
@@ -49,8 +150,52 @@ export const evidenceAttached = z.object({
   frozenAt: typedValue.nullable(),
   frozenFor: typedValue.nullable(),
   solidAt35: z.boolean(),
+  /** Days the freezing began and ended by the paper. */
+  frozenFrom: z.string().nullable(),
+  frozenTo: z.string().nullable(),
+  /** The paper itself, kept by its hash. */
+  file: z.object({ hash: z.string(), type: z.string(), name: z.string(), bytes: z.number().int() }).nullable(),
   note: z.string()
 });
+
+export const evidenceFrom1 = (body: unknown) => ({ frozenFrom: null, frozenTo: null, file: null, ...(body as object) });
+
+/** The last of a container of shellfish was served: from this day its tag is kept. */
+export const tagClosed = z.object({ evidence: z.number().int(), lastServedOn: z.string(), keepUntil: z.string() });
+
+export const lotInspected = z.object({
+  sheet: z.enum(SHEET_IDS),
+  version: z.string(),
+  answers: z.record(z.string(), z.number().int().nullable()),
+  points: finite,
+  most: finite,
+  iceDays: z.object({ low: finite, likely: finite, high: finite }),
+  recommended: z.enum(DECISIONS),
+  decision: z.enum(DECISIONS),
+  reason: z.string(),
+  /** Set where the decision is looser than the one before: such a one is owned by who recorded it. */
+  owned: z.boolean(),
+  note: z.string(),
+  pins
+});
+export const lotIdentified = z.object({
+  species: z.string(),
+  candidates: z.array(z.string()),
+  marks: z.array(z.string()),
+  note: z.string()
+});
+
+/** A person answers for what the rule book holds back. */
+export const exceptionOwned = z.object({
+  /** Code of the finding that is answered. */
+  code: z.string(),
+  routes: z.array(z.enum(['raw', 'cured', 'acid', 'seared', 'cooked'])),
+  reason: z.string(),
+  /** Ms; null without an end. */
+  until: finite.nullable(),
+  pins
+});
+export const exceptionWithdrawn = z.object({ exception: z.number().int(), reason: z.string() });
 
 export const pieceMade = z.object({
   code: z.string(),
@@ -124,7 +269,16 @@ export const holdStarted = z.object({
   pins
 });
 export const holdRead = z.object({ reading: typedValue });
-export const served = z.object({ mass: typedValue, dish: z.string(), route: z.string(), pins });
+export const served = z.object({
+  mass: typedValue,
+  dish: z.string(),
+  route: z.string(),
+  /** Declared with it, and the notice that stood on the card. */
+  allergens: z.array(z.string()),
+  notice: z.string(),
+  pins
+});
+export const servedFrom1 = (body: unknown) => ({ allergens: [], notice: '', ...(body as object) });
 export const discarded = z.object({ reason: z.string(), mass: typedValue.nullable() });
 
 export const houseSet = z.object({
@@ -143,8 +297,39 @@ export const houseSet = z.object({
   strictAccuracy: z.boolean(),
   warnMinutes: finite,
   rawShareOfIceDays: finite,
-  dateMarkDays: finite
+  dateMarkDays: finite,
+  /** Guests who are highly susceptible are served here. */
+  susceptibleGuests: z.boolean(),
+  /** Number of the licence for puffer; an empty text for none. */
+  pufferLicence: z.string()
 });
+export const houseSetFrom1 = (body: unknown) => ({ susceptibleGuests: false, pufferLicence: '', ...(body as object) });
+
+/** The house's word on a species: a whole entry added, or fields over the shipped one. */
+export const speciesSet = z.object({
+  id: z.string(),
+  added: z.boolean(),
+  fields: speciesShape.partial(),
+  reason: z.string(),
+  looser: z.array(z.string()),
+  /** Takes the house's word back. */
+  withdrawn: z.boolean()
+});
+/** A copy of a rule profile with some of its numbers changed. */
+export const profileSet = z.object({
+  id: z.string(),
+  base: z.string(),
+  name: z.string(),
+  changes: z.record(z.string(), z.union([finite, z.boolean()])),
+  reason: z.string(),
+  looser: z.array(z.string())
+});
+export const sheetSet = z.object({
+  id: z.enum(SHEET_IDS),
+  changes: z.record(z.string(), z.object({ weight: finite, texts: z.array(z.string()) })),
+  reason: z.string()
+});
+export const noticeSet = z.object({ text: z.string(), reason: z.string() });
 
 export const personJoined = z.object({});
 export const personForgotten = z.object({ reason: z.string() });

@@ -20,9 +20,25 @@ const kind = <Body extends z.ZodType>(body: Body, amendable = true) => ({
   amendable
 });
 
+/** A kind whose first version is brought up by `from1`. */
+const second = <Body extends z.ZodType>(body: Body, from1: (body: unknown) => unknown, amendable = true) => ({
+  version: 2,
+  body,
+  upcasts: [from1] as readonly ((body: unknown) => unknown)[],
+  amendable
+});
+
 export const EVENT_KINDS = {
-  'lot.received': kind(bodies.lotReceived),
-  'evidence.attached': kind(bodies.evidenceAttached),
+  'lot.received': second(bodies.lotReceived, bodies.lotReceivedFrom1),
+  'lot.inspected': kind(bodies.lotInspected),
+  'lot.identified': kind(bodies.lotIdentified),
+  'delivery.opened': kind(bodies.deliveryOpened),
+  'delivery.closed': kind(bodies.deliveryClosed, false),
+  'note.imported': kind(bodies.noteImported, false),
+  'evidence.attached': second(bodies.evidenceAttached, bodies.evidenceFrom1),
+  'tag.closed': kind(bodies.tagClosed),
+  'exception.owned': kind(bodies.exceptionOwned, false),
+  'exception.withdrawn': kind(bodies.exceptionWithdrawn, false),
   'piece.made': kind(bodies.pieceMade),
   'piece.gave': kind(bodies.pieceGave),
   'freeze.started': kind(bodies.freezeStarted),
@@ -34,9 +50,13 @@ export const EVENT_KINDS = {
   'cold.read': kind(bodies.coldRead),
   'hold.started': kind(bodies.holdStarted),
   'hold.read': kind(bodies.holdRead),
-  'piece.served': kind(bodies.served),
+  'piece.served': second(bodies.served, bodies.servedFrom1),
   'piece.discarded': kind(bodies.discarded),
-  'house.set': kind(bodies.houseSet, false),
+  'house.set': second(bodies.houseSet, bodies.houseSetFrom1, false),
+  'species.set': kind(bodies.speciesSet, false),
+  'profile.set': kind(bodies.profileSet, false),
+  'sheet.set': kind(bodies.sheetSet, false),
+  'notice.set': kind(bodies.noticeSet, false),
   'person.joined': kind(bodies.personJoined, false),
   'person.forgotten': kind(bodies.personForgotten, false),
   'day.signed': kind(bodies.daySigned, false),

@@ -1,7 +1,11 @@
 import { EmberError } from '../errors.ts';
 import { DEFAULT_PREFERENCES } from '../measure/units.ts';
 import { DEFAULT_RAW_SHARE_OF_ICE_DAYS } from '../fish/freshness.ts';
+import type { HouseSpeciesBook } from '../fish/house-species.ts';
+import type { HouseSheet } from '../inspect/sheets.ts';
+import type { HouseProfile } from '../rules/profiles/house.ts';
 import { effectiveEvents } from './amend.ts';
+import { UNIDENTIFIED } from './bodies.ts';
 import type { BodyOf, RecordEvent } from './events.ts';
 
 /** Something that happened, with the entry it stands on. */
@@ -36,10 +40,20 @@ export interface Hold extends Stamped {
 }
 export type Evidence = Stamped & BodyOf<'evidence.attached'>;
 
+export type LotInspection = Stamped & BodyOf<'lot.inspected'>;
+export type OwnedException = Stamped & BodyOf<'exception.owned'>;
+
 export interface LotState {
   readonly id: string;
   readonly received: Stamped & BodyOf<'lot.received'>;
   readonly evidence: readonly Evidence[];
+  readonly inspections: readonly LotInspection[];
+  readonly identified: (Stamped & BodyOf<'lot.identified'>) | null;
+  readonly tags: readonly (Stamped & BodyOf<'tag.closed'>)[];
+  /** What was decided last, and why. */
+  readonly decision: Stamped & { readonly decision: BodyOf<'lot.received'>['decision']; readonly reason: string };
+  /** Species it is, or may be: one where it is settled, none where nobody could say. */
+  readonly species: readonly string[];
   readonly lastSeq: number;
 }
 
@@ -54,6 +68,8 @@ export interface PieceState {
   readonly holds: readonly Hold[];
   readonly readings: readonly Reading[];
   readonly served: readonly (Stamped & BodyOf<'piece.served'>)[];
+  /** Exceptions in force, each answered for by the person who recorded it. */
+  readonly exceptions: readonly OwnedException[];
   readonly gone: { readonly how: 'discarded' | 'served' | 'divided'; readonly stamp: Stamped } | null;
   readonly lastSeq: number;
 }
@@ -89,13 +105,34 @@ const lastSeqOf = (events: readonly RecordEvent[]) => events.reduce((last, event
  */
 export function foldLot(id: string, events: readonly RecordEvent[], options: FoldOptions = {}): LotState | null {
   let received: LotState['received'] | null = null;
+  let identified: LotState['identified'] = null;
   const evidence: Evidence[] = [];
+  const inspections: LotInspection[] = [];
+  const tags: LotState['tags'][number][] = [];
   for (const event of chosen(events, options)) {
     if (event.kind === 'lot.received') received = { ...stamp(event), ...event.body };
     else if (event.kind === 'evidence.attached') evidence.push({ ...stamp(event), ...event.body });
+    else if (event.kind === 'lot.inspected') inspections.push({ ...stamp(event), ...event.body });
+    else if (event.kind === 'lot.identified') identified = { ...stamp(event), ...event.body };
+    else if (event.kind === 'tag.closed') tags.push({ ...stamp(event), ...event.body });
   }
-  return received && { id, received, evidence, lastSeq: lastSeqOf(events) };
+  if (!received) return null;
+  const decided = inspections.at(-1) ?? received;
+  return {
+    id,
+    received,
+    evidence,
+    inspections,
+    identified,
+    tags,
+    decision: { seq: decided.seq, at: decided.at, by: decided.by, decision: decided.decision, reason: decided.reason },
+    species: speciesOf(identified ?? received),
+    lastSeq: lastSeqOf(events)
+  };
 }
+
+const speciesOf = ({ species, candidates }: { species: string; candidates: readonly string[] }): readonly string[] =>
+  species === UNIDENTIFIED ? candidates : [species];
 
 /** What is left below this is a smear on the board, not a piece. g. */
 export const NOTHING_LEFT_GRAMS = 0.5;
@@ -110,6 +147,7 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
   const holds: (Omit<Hold, 'readings'> & { readings: Reading[] })[] = [];
   const readings: Reading[] = [];
   const servedParts: PieceState['served'][number][] = [];
+  const exceptions: OwnedException[] = [];
   let made: PieceState['made'] | null = null;
   let grams = 0;
   let gone: PieceState['gone'] = null;
@@ -158,6 +196,14 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
       case 'hold.read':
         holds.at(-1)?.readings.push(asReading(event, event.body.reading));
         break;
+      case 'exception.owned':
+        exceptions.push({ ...stamp(event), ...event.body });
+        break;
+      case 'exception.withdrawn': {
+        const index = exceptions.findIndex(({ seq }) => seq === event.body.exception);
+        if (index >= 0) exceptions.splice(index, 1);
+        break;
+      }
       case 'piece.served':
         servedParts.push({ ...stamp(event), ...event.body });
         grams -= event.body.mass.si;
@@ -182,12 +228,22 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
     holds,
     readings,
     served: servedParts,
+    exceptions,
     gone,
     lastSeq: lastSeqOf(events)
   };
 }
 
-export type HouseState = BodyOf<'house.set'> & { readonly lastSeq: number };
+export type HouseState = BodyOf<'house.set'> & {
+  readonly lastSeq: number;
+  /** Species as this house has them, where it differs from what ships. */
+  readonly species: HouseSpeciesBook;
+  /** Rule profiles of the house's own. */
+  readonly profiles: Readonly<Record<string, HouseProfile>>;
+  readonly sheets: Readonly<Record<string, HouseSheet>>;
+  /** The raw-food notice in the house's words; null for the shipped text. */
+  readonly notice: (Stamped & { readonly text: string }) | null;
+};
 
 /** A house before anybody has set anything. Zone UTC on purpose: a wrong guess would move every day mark. */
 export const NEW_HOUSE: HouseState = {
@@ -202,6 +258,12 @@ export const NEW_HOUSE: HouseState = {
   warnMinutes: 120,
   rawShareOfIceDays: DEFAULT_RAW_SHARE_OF_ICE_DAYS,
   dateMarkDays: 7,
+  susceptibleGuests: false,
+  pufferLicence: '',
+  species: {},
+  profiles: {},
+  sheets: {},
+  notice: null,
   lastSeq: 0
 };
 
@@ -209,7 +271,20 @@ export const NEW_HOUSE: HouseState = {
 export function foldHouse(events: readonly RecordEvent[], options: FoldOptions = {}): HouseState {
   let house = NEW_HOUSE;
   for (const event of chosen(events, options)) {
-    if (event.kind === 'house.set') house = { ...event.body, lastSeq: event.seq };
+    const { seq, actor: by } = event;
+    if (event.kind === 'house.set') house = { ...house, ...event.body };
+    else if (event.kind === 'species.set') {
+      const { [event.body.id]: _, ...others } = house.species;
+      const { withdrawn, ...own } = event.body;
+      house = { ...house, species: withdrawn ? others : { ...others, [own.id]: { ...own, by, seq } } };
+    } else if (event.kind === 'profile.set') {
+      house = { ...house, profiles: { ...house.profiles, [event.body.id]: { ...event.body, by, seq } } };
+    } else if (event.kind === 'sheet.set') {
+      house = { ...house, sheets: { ...house.sheets, [event.body.id]: { ...event.body, by, seq } } };
+    } else if (event.kind === 'notice.set') {
+      house = { ...house, notice: event.body.text === '' ? null : { ...stamp(event), text: event.body.text } };
+    } else continue;
+    house = { ...house, lastSeq: seq };
   }
   return house;
 }

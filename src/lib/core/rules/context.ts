@@ -13,6 +13,8 @@ export interface JudgeContext {
   readonly profile: RuleProfile;
   readonly house: HouseState;
   readonly at: number;
+  /** Asked for guests who are highly susceptible. */
+  readonly susceptible: boolean;
 }
 
 /** One hazard, one file, one signature. */

@@ -48,7 +48,12 @@ export interface RuleProfile {
     /** Parasites the cycles do not clear. */
     readonly notClearing: readonly ('fluke' | 'tapeworm')[];
     readonly notClearingRule?: Cited;
-    readonly exemptGroups: readonly { readonly group: SpeciesGroup; readonly rule: Cited }[];
+    readonly exemptGroups: readonly {
+      readonly group: SpeciesGroup;
+      readonly rule: Cited;
+      /** What must be on record of the lot for the exemption. */
+      readonly needs?: 'roeRinsed';
+    }[];
     readonly exemptSpecies: { readonly scientific: readonly string[]; readonly rule: Cited } | null;
     readonly aquaculture: {
       readonly rule: Cited;
@@ -57,6 +62,8 @@ export interface RuleProfile {
       /** What the statement has to say. */
       readonly needs: readonly FeedStatementPoint[];
     } | null;
+    /** A spore parasite of one farmed genus with a cycle of its own. */
+    readonly kudoa?: Cited & { readonly genus: string; readonly hold: ScaleLimit; readonly holdSeconds: number };
     /** Strict adds the sensor's accuracy to the reading, plain does not. */
     readonly accuracy: 'plain' | 'strict';
     /** Longest believable silence between logged readings, in s. */
@@ -74,12 +81,25 @@ export interface RuleProfile {
     readonly hot: ScaleLimit;
     readonly seconds: number;
     readonly secondsIfHot: number;
+    /** The same for fish that had been frozen before. */
+    readonly secondsIfFrozen: number;
+    readonly secondsIfFrozenAndHot: number;
   };
   readonly shellfishTag: Cited & { readonly keepDays: number };
   readonly commercialSource: Cited;
   readonly ciguatera: Cited;
   readonly poisons: Cited;
+  /** Guests who are highly susceptible, and raw food. */
+  readonly susceptible: Cited;
   readonly freezeRecords: Cited & { readonly keepDays: number };
+  /** Set where this is a house's copy of another. */
+  readonly house?: {
+    readonly base: string;
+    readonly reason: string;
+    readonly by: string;
+    readonly seq: number;
+    readonly looser: readonly string[];
+  };
 }
 
 export type FarmSystem = 'net-pen-open-water' | 'land-based' | 'pond' | 'other';

@@ -1,10 +1,13 @@
-import { CATALOGUE_VERSION, speciesById } from '../fish/species.ts';
+import { speciesIn } from '../fish/house-species.ts';
+import { CATALOGUE_VERSION } from '../fish/species.ts';
 import type { RecordEvent } from '../record/events.ts';
 import { foldLot, foldPiece, type HouseState, type LotState, type PieceState } from '../record/state.ts';
 import { EmberError } from '../errors.ts';
 import { MODEL_VERSION } from '../bench/model.ts';
-import type { Hazard, JudgeContext } from './context.ts';
+import { ALL_ROUTES, reason, type Hazard, type JudgeContext } from './context.ts';
+import { withExceptions } from './exceptions.ts';
 import { dateMark, freshness, handling } from './hazards/age.ts';
+import { houseWord } from './hazards/house-word.ts';
 import { parasites } from './hazards/parasites.ts';
 import { source } from './hazards/source.ts';
 import { arrival, histamine, holding, shellfish, timeControl } from './hazards/temperature.ts';
@@ -25,7 +28,8 @@ export const HAZARDS: readonly Hazard[] = [
   timeControl,
   dateMark,
   freshness,
-  handling
+  handling,
+  houseWord
 ];
 
 export interface Pins {
@@ -45,8 +49,13 @@ export interface Verdict {
 }
 
 /** The versions a decision made now leans on. */
-export function pinsFor(profile: RuleProfile): Pins {
-  return { profile: profile.version, catalogue: CATALOGUE_VERSION, model: MODEL_VERSION };
+export function pinsFor(profile: RuleProfile, house?: Pick<HouseState, 'species'>): Pins {
+  const own = Object.values(house?.species ?? {}).reduce((last, { seq }) => Math.max(last, seq), 0);
+  return {
+    profile: profile.version,
+    catalogue: own > 0 ? `${CATALOGUE_VERSION}, house entry ${own}` : CATALOGUE_VERSION,
+    model: MODEL_VERSION
+  };
 }
 
 export interface JudgeInput {
@@ -57,21 +66,87 @@ export interface JudgeInput {
   readonly knownAt: number;
   /** Judge under another profile than the house's. */
   readonly profile?: string;
+  /** Judge for guests who are highly susceptible. */
+  readonly susceptible?: boolean;
+}
+
+/** The contexts a piece is judged in: one, or one for each species it may be. */
+export function contextsOf(input: JudgeInput): JudgeContext[] {
+  const { lot, chain, house, at, susceptible = false } = input;
+  const piece = chain.at(-1);
+  if (!piece) throw new EmberError('record.not-found', { field: 'piece' });
+  const profile = profileById(input.profile ?? house.profile, house.profiles);
+  return lot.species.map((id) => ({
+    lot,
+    chain,
+    piece,
+    species: speciesIn(house.species, id),
+    profile,
+    house,
+    at,
+    susceptible
+  }));
+}
+
+const DOUBT = {
+  rule: 'identification',
+  citation:
+    "Species decides every rule; where it is not settled the worst of the candidates counts (the house's caution)",
+  from: 'house' as const
+};
+
+/** A fish that nobody could name is a hazard of its own: all that is found on any candidate counts. */
+function unidentified(contexts: readonly JudgeContext[], input: JudgeInput): Reason[] {
+  const { lot, house } = input;
+  const evidence = [lot.identified?.seq ?? lot.received.seq];
+  const profile = profileById(input.profile ?? house.profile, house.profiles);
+  const cite = { profile } as JudgeContext;
+  if (contexts.length === 0) {
+    return [
+      reason(cite, 'identification', 'identification.none', { kind: 'missing' }, DOUBT, {
+        routes: ALL_ROUTES,
+        evidence,
+        wouldChange: 'identify'
+      })
+    ];
+  }
+  const seen = new Set<string>();
+  const found = contexts.flatMap((context) =>
+    HAZARDS.flatMap((hazard) => hazard(context)).flatMap((each) => {
+      // What holds for every candidate alike is said once.
+      const key = JSON.stringify([each.code, each.effect, each.routes, each.evidence, each.rule, each.seen]);
+      if (seen.has(key)) return [];
+      seen.add(key);
+      return [{ ...each, candidate: context.species.name }];
+    })
+  );
+  return [
+    reason(cite, 'identification', 'identification.unsettled', { kind: 'pass' }, DOUBT, {
+      routes: ALL_ROUTES,
+      evidence,
+      seen: { candidates: contexts.map(({ species }) => species.name).join(', ') },
+      wouldChange: 'identify'
+    }),
+    ...found
+  ];
 }
 
 /** Judges folded state. Pure: the same input gives the same answer. */
 export function judge(input: JudgeInput): Verdict {
-  const { lot, chain, house, at, knownAt } = input;
-  const piece = chain.at(-1);
-  if (!piece) throw new EmberError('record.not-found', { field: 'piece' });
-  const profile = profileById(input.profile ?? house.profile);
-  const context: JudgeContext = { lot, chain, piece, species: speciesById(lot.received.species), profile, house, at };
-  const reasons = HAZARDS.flatMap((hazard) => hazard(context));
+  const { chain, house, at, knownAt } = input;
+  const contexts = contextsOf(input);
+  const [only] = contexts;
+  const found =
+    only && contexts.length === 1 ? HAZARDS.flatMap((hazard) => hazard(only)) : unidentified(contexts, input);
+  const reasons = withExceptions(
+    found,
+    chain.flatMap((piece) => piece.exceptions)
+  );
   return {
-    piece: piece.id,
+    piece: chain.at(-1)!.id,
     at,
     knownAt,
-    pins: pinsFor(profile),
+    pins: pinsFor(profileById(input.profile ?? house.profile, house.profiles), house),
     windows: ROUTES.map((route) => {
       const window = combine(route, reasons);
       return { ...window, state: stateAt(window, at, house.warnMinutes * 60) };

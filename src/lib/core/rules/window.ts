@@ -37,6 +37,10 @@ export interface Reason {
   readonly seen: Readonly<Record<string, string | number | boolean | null>>;
   /** What would change it; null where nothing would. */
   readonly wouldChange: string | null;
+  /** Set where a person answers for it: it stood in the way, and no longer does. */
+  readonly owned?: { readonly seq: number; readonly by: string; readonly reason: string; readonly at: number };
+  /** Set where it speaks of one candidate of a fish that nobody identified. */
+  readonly candidate?: string;
 }
 
 /** Change-points of one route. Stored; the state at a moment is read off them. */

@@ -1,17 +1,11 @@
-import { EmberError, ERROR_CODES, type ErrorCode, type ErrorDetails } from '../../core/errors.ts';
+import { EmberError, type ErrorCode, type ErrorDetails } from '../../core/errors.ts';
 import { canonical } from '../../core/record/canonical.ts';
 import { sha256, storeTrouble } from '../store/open.ts';
 import { draft, type Draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import type { Clock } from '../clock.ts';
 import { instantReader, type Operation } from './operation.ts';
-
-/** One field that cannot be taken as it is. */
-export interface FieldTrouble {
-  readonly field: string;
-  readonly code: ErrorCode;
-  readonly details: ErrorDetails;
-}
+import { fieldTroubles, type FieldTrouble } from './trouble.ts';
 
 export type Answer =
   | { readonly ok: true; readonly result: Record<string, unknown>; readonly seq: number; readonly repeated: boolean }
@@ -37,36 +31,6 @@ export type Listener = (changes: readonly { seq: number; subject: string }[]) =>
 
 /** How far the clock may read behind the newest entry before it is said. */
 const CLOCK_TOLERANCE_MS = 2000;
-
-const known = new Set<string>(ERROR_CODES);
-
-function fieldTroubles(
-  issues: readonly {
-    path: PropertyKey[];
-    message: string;
-    code?: string;
-    params?: Record<string, unknown>;
-    minimum?: unknown;
-    maximum?: unknown;
-  }[]
-): FieldTrouble[] {
-  return issues.map((issue) => {
-    const field = issue.path.join('.');
-    const coded = issue.params?.code;
-    if (typeof coded === 'string' && known.has(coded)) {
-      return { field, code: coded as ErrorCode, details: { ...issue.params, field } };
-    }
-    const details: ErrorDetails = { field, seen: issue.message };
-    if (issue.code === 'too_small' && typeof issue.minimum === 'number' && issue.minimum !== 1) {
-      return { field, code: 'quantity.out-of-range', details: { ...details, min: issue.minimum } };
-    }
-    if (issue.code === 'too_big' && typeof issue.maximum === 'number') {
-      return { field, code: 'quantity.out-of-range', details: { ...details, max: issue.maximum } };
-    }
-    const missing = issue.code === 'too_small' || /received undefined/.test(issue.message);
-    return { field, code: missing ? 'form.incomplete' : 'form.value-unknown', details };
-  });
-}
 
 /** Runs operations: the only writer of the record. */
 export function createExecutor(store: Store, clock: Clock) {

@@ -73,3 +73,27 @@ export const optionalDay = z
 /** A wall time of the house, an ISO instant, or nothing for "now". */
 export const when = z.string().max(40).optional().describe('ISO instant, or wall time of the house; now when left out');
 export const pieceId = z.string().regex(/^[A-Z0-9-]{3,40}$/);
+
+export const MASS = { min: 1, max: 500_000 };
+export const THICKNESS = { min: 2, max: 300 };
+export const TEMPERATURE = { min: -80, max: 60 };
+
+/** A day, or a day and hour as the house's wall time, or nothing. */
+export const optionalMoment = z
+  .union([z.literal(''), z.iso.date(), z.string().regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/)])
+  .optional()
+  .transform((value) => (value ? value : null));
+/** A list, or the same with commas between. */
+export const list = (most: number) =>
+  z
+    .union([z.array(z.string()), z.string()])
+    .default([])
+    .transform((value) => (typeof value === 'string' ? value.split(',') : value).map((each) => each.trim()))
+    .transform((value) => [...new Set(value.filter((each) => each !== ''))])
+    .refine((value) => value.length <= most);
+/** A choice that a form may leave empty. */
+export const choice = <const Values extends readonly [string, ...string[]]>(values: Values, fallback: Values[number]) =>
+  z
+    .union([z.literal(''), z.enum(values)])
+    .default('')
+    .transform((value) => (value === '' ? fallback : (value as Values[number])));

@@ -2,13 +2,13 @@ import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { SOLID_CORE } from '../../core/bench/freeze/compliance.ts';
 import { coreArrival } from '../../core/bench/freeze/pham.ts';
+import type { RuleProfile } from '../../core/rules/profile.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
 import type { PieceState } from '../../core/record/state.ts';
 import { draft } from '../store/record.ts';
-import { neededText, pieceId, quantity, shortText, when } from './fields.ts';
+import { TEMPERATURE, THICKNESS, neededText, pieceId, quantity, shortText, when } from './fields.ts';
 import { operation } from './operation.ts';
-import { TEMPERATURE, THICKNESS } from './receive.ts';
 
 const plan = {
   air: quantity('temperature', { min: -90, max: 0 }),
@@ -21,8 +21,8 @@ const plan = {
 export const freezePlan = z.object(plan);
 
 /** The forecast of a freezer run: when the core is at the temperature its cycle counts from. */
-export function forecastFreeze(profileId: string, input: z.infer<typeof freezePlan>) {
-  const cycle = profileById(profileId).parasites.cycles.find(({ id }) => id === input.cycle);
+export function forecastFreeze(profile: RuleProfile, input: z.infer<typeof freezePlan>) {
+  const cycle = profile.parasites.cycles.find(({ id }) => id === input.cycle);
   if (!cycle) throw new EmberError('form.value-unknown', { field: 'cycle', seen: input.cycle });
   const target = cycle.solidAt ? SOLID_CORE.c : cycle.hold.c;
   const arrival = coreArrival({
@@ -57,13 +57,13 @@ export const startFreeze = operation({
       throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'in a freezer already' });
     const at = instant(text, 'at');
     if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
-    const { arrival } = forecastFreeze(house.profile, input);
+    const { arrival } = forecastFreeze(profileById(house.profile, house.profiles), input);
     return {
       events: [
         draft('freeze.started', `piece:${piece}`, at, {
           ...input,
           coreArrival: arrival,
-          pins: pinsFor(profileById(house.profile))
+          pins: pinsFor(profileById(house.profile, house.profiles), house)
         })
       ],
       result: { piece, coreArrival: arrival }

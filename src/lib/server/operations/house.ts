@@ -12,7 +12,7 @@ export const setHouse = operation({
   summary: 'Set the house: rule profile, time zone, units, warning time. A house may be stricter than its profile.',
   input: z.object({
     name: neededText(80),
-    profile: z.enum(PROFILES.map(({ id }) => id) as [string, ...string[]]),
+    profile: neededText(40).describe(`${PROFILES.map(({ id }) => id).join(', ')}, or a copy of the house`),
     zone: neededText(60),
     dayEndsHour: numeric(0, 12),
     mass: z.enum(['g', 'oz']).default('g'),
@@ -24,11 +24,13 @@ export const setHouse = operation({
     strictAccuracy: ticked,
     warnMinutes: numeric(5, 720),
     rawShareOfIceDays: numeric(0.1, 0.5),
-    dateMarkDays: numeric(1, 7)
+    dateMarkDays: numeric(1, 7),
+    susceptibleGuests: ticked.describe('guests who are highly susceptible are served here'),
+    pufferLicence: shortText(60).describe('number of the licence for puffer, where the house has one')
   }),
   subject: () => 'house',
-  run({ now }, { mass, temperature, length, volume, ...input }) {
-    profileById(input.profile);
+  run({ house, now }, { mass, temperature, length, volume, ...input }) {
+    profileById(input.profile, house.profiles);
     businessDay(now, { zone: input.zone, dayEndsHour: input.dayEndsHour });
     return {
       events: [draft('house.set', 'house', now, { ...input, units: { mass, temperature, length, volume } })],

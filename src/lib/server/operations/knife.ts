@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { cure, cureBand, type CureInput } from '../../core/bench/cure/plan.ts';
 import { cutBlock } from '../../core/bench/slice/geometry.ts';
-import { speciesById } from '../../core/fish/species.ts';
+import { speciesOfLot } from '../lot-species.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
 import { draft } from '../store/record.ts';
@@ -31,7 +31,8 @@ export function cureInputFor(store: Store, input: z.infer<typeof curePlan>): Cur
     thicknessMm: input.thickness.si,
     faces: input.faces,
     celsius: input.celsius.si,
-    fat: speciesById(lot.received.species).fat,
+    // A fish nobody could name is taken as neither lean nor rich.
+    fat: speciesOfLot(lot, store.projections.currentHouse())?.fat ?? 'mid',
     thawed: lot.received.frozen || state.freezes.some((run) => run.ended !== null),
     salt: input.salt.si,
     sugar: input.sugar.si,
@@ -77,7 +78,7 @@ export const startCure = operation({
             middleReachesAt: result.middleReachesHours === null ? null : at + result.middleReachesHours * 3600_000
           },
           dueAt: at + input.hours.si * 1000,
-          pins: pinsFor(profileById(house.profile))
+          pins: pinsFor(profileById(house.profile, house.profiles), house)
         })
       ],
       result: { piece: input.piece, saltGrams: result.saltGrams, sugarGrams: result.sugarGrams }

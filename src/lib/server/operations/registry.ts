@@ -3,13 +3,26 @@ import { forgetPerson, joinPerson, setHouse } from './house.ts';
 import { endCure, recordSlice, startCure } from './knife.ts';
 import { amendEntry, signDay, storeReadings } from './ledger.ts';
 import type { Operation } from './operation.ts';
-import { attachEvidence, dividePiece, readCold, receiveLot } from './receive.ts';
+import { attachEvidence, closeTag } from './evidence.ts';
+import { setNotice, setProfile, setSheet, setSpecies } from './book.ts';
+import { identifyLot, inspectLot, ownException, withdrawException } from './inspect.ts';
+import { importNote } from './note.ts';
+import { dividePiece, readCold } from './pieces.ts';
+import { closeDelivery, openDelivery, receiveLot } from './receive.ts';
 import { discardPiece, readHold, servePiece, startHold } from './serve.ts';
 
 /** Everything a person can do. Forms, API routes, the OpenAPI document and their tests all read this one list. */
 export const OPERATIONS: readonly Operation[] = [
+  openDelivery,
   receiveLot,
+  closeDelivery,
+  importNote,
+  inspectLot,
+  identifyLot,
   attachEvidence,
+  closeTag,
+  ownException,
+  withdrawException,
   dividePiece,
   readCold,
   startFreeze,
@@ -26,6 +39,10 @@ export const OPERATIONS: readonly Operation[] = [
   amendEntry,
   signDay,
   setHouse,
+  setSpecies,
+  setProfile,
+  setSheet,
+  setNotice,
   joinPerson,
   forgetPerson
 ];

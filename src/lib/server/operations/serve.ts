@@ -5,12 +5,14 @@ import { judge, pinsFor, foldLineage } from '../../core/rules/verdict.ts';
 import { ROUTES } from '../../core/rules/window.ts';
 import { discardTime } from '../../core/service/clocks.ts';
 import { draft } from '../store/record.ts';
-import { neededText, optionalQuantity, pieceId, quantity, shortText, when } from './fields.ts';
+import { TEMPERATURE, neededText, optionalQuantity, pieceId, quantity, shortText, ticked, when } from './fields.ts';
+import { declarations } from '../declarations.ts';
 import { operation, type OperationContext } from './operation.ts';
-import { TEMPERATURE } from './receive.ts';
 
-function here(context: OperationContext, piece: string) {
+function here(context: OperationContext, piece: string, toServe = true) {
   const found = context.store.projections.piece(piece);
+  const { purpose } = found.lot.received;
+  if (toServe && purpose !== 'sale') throw new EmberError('record.not-for-sale', { field: 'piece', seen: purpose });
   if (found.state.gone) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: found.state.gone.how });
   return found;
 }
@@ -32,7 +34,7 @@ export const startHold = operation({
     if (state.holds.length > 0) {
       throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'under time control already' });
     }
-    const profile = profileById(context.house.profile);
+    const profile = profileById(context.house.profile, context.house.profiles);
     const control = profile.timeControls.find(({ id }) => id === input.control);
     if (!control) throw new EmberError('form.value-unknown', { field: 'control', seen: input.control });
     const at = context.instant(input.at, 'at');
@@ -81,18 +83,26 @@ export const servePiece = operation({
     route: z.enum(ROUTES),
     mass: optionalQuantity('mass', { min: 1, max: 500_000 }).describe('how much; all that is left when empty'),
     dish: shortText(80),
+    susceptible: ticked.describe('for a guest who is highly susceptible'),
     at: when
   }),
   subject: (input) => `piece:${input.piece}`,
   run(context, input) {
-    const { state } = here(context, input.piece);
+    const found = here(context, input.piece);
+    const { state } = found;
     const at = context.instant(input.at, 'at');
     const mass = input.mass ?? { si: state.grams, unit: 'g', typed: `${Math.round(state.grams)} g` };
     if (mass.si > state.grams + 0.5) {
       throw new EmberError('record.mass-exceeded', { field: 'mass', unit: 'g', max: state.grams, seen: mass.typed });
     }
     const lineage = context.store.projections.lineage(input.piece);
-    const seen = judge({ ...foldLineage(lineage, at, context.now), house: context.house, at, knownAt: context.now });
+    const seen = judge({
+      ...foldLineage(lineage, at, context.now),
+      house: context.house,
+      at,
+      knownAt: context.now,
+      susceptible: input.susceptible
+    });
     const window = seen.windows.find(({ route }) => route === input.route)!;
     const freezer = state.freezes.at(-1);
     if (freezer && !freezer.ended)
@@ -106,6 +116,7 @@ export const servePiece = operation({
           mass,
           dish: input.dish,
           route: input.route,
+          ...declarations(found.lot, context.house, input.route),
           pins: seen.pins
         })
       ],
@@ -126,7 +137,7 @@ export const discardPiece = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run(context, input) {
-    const { state } = here(context, input.piece);
+    const { state } = here(context, input.piece, false);
     if (input.mass && input.mass.si > state.grams + 0.5) {
       throw new EmberError('record.mass-exceeded', {
         field: 'mass',

@@ -36,6 +36,7 @@ export interface LedgerFilter {
   readonly subject?: string;
   readonly lot?: string;
   readonly actor?: string;
+  readonly kind?: EventKind;
   readonly from?: number;
   readonly to?: number;
 }
@@ -104,6 +105,7 @@ export function openRecord(db: Db) {
       add('seq < @before', 'before', filter.before);
       add('subject = @subject', 'subject', filter.subject);
       add('actor = @actor', 'actor', filter.actor);
+      add('kind = @kind', 'kind', filter.kind);
       add('happened >= @from', 'from', filter.from);
       add('happened < @to', 'to', filter.to);
       if (filter.lot) {

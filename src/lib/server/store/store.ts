@@ -1,3 +1,4 @@
+import { openFiles } from './files.ts';
 import { openDatabase, type Db, type OpenOptions } from './open.ts';
 import { openProjections, type Projections } from './projections.ts';
 import { openReadings } from './readings.ts';
@@ -16,6 +17,7 @@ export interface Store {
   readonly readings: ReturnType<typeof openReadings>;
   readonly people: ReturnType<typeof openPeople>;
   readonly requests: ReturnType<typeof openRequests>;
+  readonly files: ReturnType<typeof openFiles>;
   close(): void;
 }
 
@@ -58,17 +60,33 @@ function openRequests(db: Db) {
   };
 }
 
+/** Raise it whenever a folded state or a verdict changes its shape or its rules. */
+const PROJECTION_SHAPE = 2;
+
+/** Rebuilds projections that an earlier version of the program wrote. */
+function bringUpToDate(db: Db, record: RecordStore, projections: Projections): void {
+  const kept = db.prepare<[], { shape: number }>('SELECT shape FROM projection_shape').get();
+  if (kept?.shape === PROJECTION_SHAPE) return;
+  db.transaction(() => {
+    projections.rebuild(record.head().recorded);
+    db.prepare<[number]>('UPDATE projection_shape SET shape = ?').run(PROJECTION_SHAPE);
+  })();
+}
+
 /** Opens everything that is kept, in one file. */
 export function openStore(file: string, options: OpenOptions = {}): Store {
   const db = openDatabase(file, options);
   const record = openRecord(db);
+  const projections = openProjections(db, record);
+  if (!options.readonly) bringUpToDate(db, record, projections);
   return {
     db,
     record,
-    projections: openProjections(db, record),
+    projections,
     readings: openReadings(db),
     people: openPeople(db),
     requests: openRequests(db),
+    files: openFiles(db),
     close: () => db.close()
   };
 }

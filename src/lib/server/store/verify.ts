@@ -41,6 +41,8 @@ export function verify(store: Store, at: number, atLeast?: { seq: number; hash: 
   }
   const days = store.readings.check();
   if (days) return stop(days);
+  const files = store.files.check();
+  if (files) return stop(files);
   const difference = projectionDifference(store, at);
   if (difference) return stop(difference);
   return { ok: true, events: seq, head: { seq, hash: prev }, trouble: null };

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { NowView } from '$lib/server/queries.ts';
+  import type { NowView } from '$lib/server/views.ts';
   import type { Route } from '$lib/core/rules/window.ts';
   import { ROUTE_WORDS } from '$lib/words/findings.ts';
   import { ROUTES, stateAt } from '$lib/core/rules/window.ts';

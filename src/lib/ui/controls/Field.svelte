@@ -20,7 +20,7 @@
     name: string;
     label: string;
     hint?: string;
-    kind?: 'text' | 'number' | 'date' | 'time' | 'choice' | 'long' | 'quantity' | 'tick';
+    kind?: 'text' | 'number' | 'date' | 'time' | 'choice' | 'long' | 'quantity' | 'tick' | 'file';
     options?: readonly { value: string; name: string }[];
     units?: readonly string[];
     value?: string;
@@ -67,6 +67,8 @@
       </select>
     {:else if kind === 'long'}
       <Textarea {...shared} bind:value rows={3} {placeholder} class="w-full {look}" />
+    {:else if kind === 'file'}
+      <input {...shared} type="file" accept="application/pdf,image/jpeg,image/png" class="file" />
     {:else if kind === 'quantity'}
       <div class="pair">
         <input {...shared} class="big {look}" inputmode="decimal" autocomplete="off" bind:value {placeholder} />
@@ -148,6 +150,14 @@
     padding: 0 2.2rem 0 0.7rem;
     width: auto;
     flex: none;
+  }
+  .file {
+    min-height: 48px;
+    padding: 0.5rem;
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+    background-color: var(--surface);
+    color: var(--ink);
   }
   .unit {
     display: flex;

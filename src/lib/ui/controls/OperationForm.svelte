@@ -25,6 +25,7 @@
     submit,
     tone = 'plain',
     onDone,
+    files = false,
     children
   }: {
     operation: string;
@@ -33,6 +34,8 @@
     submit: string;
     tone?: 'plain' | 'ember';
     onDone?: (result: Record<string, unknown>) => void;
+    /** It has a file among its fields. */
+    files?: boolean;
     children: Snippet;
   } = $props();
 
@@ -60,14 +63,17 @@
           each instanceof HTMLTextAreaElement) &&
         each.name !== '' &&
         !each.name.startsWith('_') &&
-        each.type !== 'hidden'
+        each.type !== 'hidden' &&
+        each.type !== 'file'
     );
   function keep() {
     const values = Object.fromEntries(
-      named().map((each) => [
-        each.name,
-        each instanceof HTMLInputElement && each.type === 'checkbox' ? each.checked : each.value
-      ])
+      named()
+        .filter((each) => each.type !== 'radio' || (each as HTMLInputElement).checked)
+        .map((each) => [
+          each.name,
+          each instanceof HTMLInputElement && each.type === 'checkbox' ? each.checked : each.value
+        ])
     );
     try {
       localStorage.setItem(draftName, JSON.stringify(values));
@@ -83,7 +89,10 @@
         const value = kept[each.name];
         if (value === undefined) continue;
         if (each instanceof HTMLInputElement && each.type === 'checkbox') each.checked = value === true;
-        else if (typeof value === 'string' && each.value !== value) each.value = value;
+        else if (each instanceof HTMLInputElement && each.type === 'radio') {
+          if (each.value !== value || each.checked) continue;
+          each.checked = true;
+        } else if (typeof value === 'string' && each.value !== value) each.value = value;
         else continue;
         each.dispatchEvent(new Event('input', { bubbles: true }));
         each.dispatchEvent(new Event('change', { bubbles: true }));
@@ -97,6 +106,7 @@
 <form
   method="POST"
   action="?/{operation}"
+  enctype={files ? 'multipart/form-data' : undefined}
   bind:this={element}
   oninput={keep}
   onchange={keep}

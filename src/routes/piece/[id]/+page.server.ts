@@ -1,10 +1,10 @@
 import { error } from '@sveltejs/kit';
 import { EmberError } from '$lib/core/errors.ts';
 import { readInstant } from '$lib/core/service/day.ts';
-import { PROFILES } from '$lib/core/rules/profiles/index.ts';
+import { profilesOf } from '$lib/core/rules/profiles/index.ts';
 import { theApp } from '$lib/server/app.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { pieceView } from '$lib/server/queries.ts';
+import { compareView, pieceView } from '$lib/server/piece-view.ts';
 import { errorSentence } from '$lib/words/errors.ts';
 import type { PageServerLoad } from './$types';
 
@@ -12,7 +12,7 @@ export const actions = actionsFor('/piece/[id]');
 
 export const load = (({ params, url }) => {
   const app = theApp();
-  const { zone, profile } = app.store.projections.currentHouse();
+  const { zone, profile, profiles: own } = app.store.projections.currentHouse();
   const time = (name: string) => {
     const text = url.searchParams.get(name);
     return text ? readInstant(text, zone, name) : undefined;
@@ -20,13 +20,14 @@ export const load = (({ params, url }) => {
   try {
     const asked = url.searchParams.get('profile') ?? undefined;
     return {
+      compare: compareView(app, params.id),
       view: pieceView(app, params.id, time('at'), time('knownAt'), asked),
       asked: {
         at: url.searchParams.get('at') ?? '',
         knownAt: url.searchParams.get('knownAt') ?? '',
         profile: asked ?? profile
       },
-      profiles: PROFILES.map(({ id, name }) => ({ id, name }))
+      profiles: profilesOf(own).map(({ id, name }) => ({ id, name }))
     };
   } catch (trouble) {
     if (!(trouble instanceof EmberError)) throw trouble;

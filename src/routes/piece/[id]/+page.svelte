@@ -5,9 +5,14 @@
   import { clockTime, dayAndTime, formatMass } from '$lib/ui/format.ts';
   import WindowLine from '$lib/ui/marks/WindowLine.svelte';
   import Reasons from '$lib/ui/Reasons.svelte';
+  import Clocks from '$lib/ui/piece/Clocks.svelte';
+  import Compare from '$lib/ui/piece/Compare.svelte';
+  import Exceptions from '$lib/ui/piece/Exceptions.svelte';
+  import Papers from '$lib/ui/piece/Papers.svelte';
   import { lengthUnits, massUnits, temperatureUnits } from '$lib/ui/units.ts';
   import { RAW_ROUTES } from '$lib/core/rules/window.ts';
   import { missingWord } from '$lib/words/findings.ts';
+  import { allergenWord } from '$lib/words/notices.ts';
   import { kindWords } from '$lib/words/tasks.ts';
   import type { PageProps } from './$types';
 
@@ -18,15 +23,6 @@
   const zone = $derived(data.house.zone);
   const now = $derived(data.asked.at ? view.verdict.at : houseNow());
   const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name])));
-  let paper = $state('feed-statement');
-  const papers = [
-    { value: 'feed-statement', name: 'Feed statement (farm)' },
-    { value: 'freezing-statement', name: 'Freezing statement (supplier)' },
-    { value: 'chill-record', name: 'Chilling record (boat)' },
-    { value: 'area-document', name: 'Harvest-area paper' },
-    { value: 'shellfish-tag', name: 'Shellfish tag' },
-    { value: 'other', name: 'Another paper' }
-  ];
   const holdsBack = $derived(view.verdict.reasons.filter(({ effect }) => effect.kind === 'missing'));
 </script>
 
@@ -35,7 +31,8 @@
   <div>
     <h1>{piece.made.name}</h1>
     <p class="soft">
-      {piece.id} · {view.species.name} (<i>{view.species.scientific[0]}</i>) · {lot.source}{lot.farmSystem
+      {piece.id} ·
+      {#if view.species}{view.species.name} (<i>{view.species.scientific[0]}</i>){:else}not identified{/if} · {lot.source}{lot.farmSystem
         ? `, ${lot.farmSystem.replaceAll('-', ' ')}`
         : ''}
       · from {lot.supplier}
@@ -53,16 +50,36 @@
   <p class="figure">{formatMass(piece.grams, data.house.units)} <small>here now</small></p>
 </div>
 
-{#each view.owned as amendment (amendment.seq)}
+{#if lot.purpose !== 'sale'}
   <p class="trouble">
-    <b>Owned exception.</b>
-    {names[amendment.actor] ?? amendment.actor} widened {amendment.body.widens.join(', ')} on {dayAndTime(
-      amendment.recorded,
-      zone
-    )}: “{amendment.body.reason}” (<a class="link" href="/ledger?seq={amendment.seq}#e{amendment.seq}"
-      >entry {amendment.seq}</a
-    >)
+    Taken in for {lot.purpose === 'training' ? 'staff training' : 'the own table'}. It goes on no service.
   </p>
+{/if}
+{#if view.species === null}
+  <p class="trouble">
+    Nobody has settled what fish this is: judged as the worst of {view.candidates.map(({ name }) => name).join(', ') ||
+      'anything it may be'}.
+    <a class="link" href="/inspect/{view.lot.id}">Tell it by its marks</a>
+  </p>
+{/if}
+{#each view.owned as owned (owned.seq)}
+  <div class="trouble" data-owned={owned.seq}>
+    <p>
+      <b>Owned exception.</b>
+      {names[owned.by] ?? owned.by}
+      {owned.what} on {dayAndTime(owned.at, zone)}: “{owned.reason}” (<a
+        class="link"
+        href="/ledger?seq={owned.seq}#e{owned.seq}">entry {owned.seq}</a
+      >)
+    </p>
+    {#if owned.exception && !piece.gone}
+      <OperationForm operation="withdraw-exception" subject={piece.id} seen={piece.lastSeq} submit="Take it back">
+        <input type="hidden" name="piece" value={piece.id} />
+        <input type="hidden" name="exception" value={owned.seq} />
+        <Field name="reason" label="Why it is taken back" />
+      </OperationForm>
+    {/if}
+  </div>
 {/each}
 
 <div class="two">
@@ -77,7 +94,7 @@
       <p class="soft small">Cured, acid and seared open with raw: they are raw routes for parasites.</p>
     {/if}
     <h2 class="why">Why</h2>
-    <Reasons reasons={view.verdict.reasons} {zone} />
+    <Reasons reasons={view.verdict.reasons} {zone} {names} />
     <form method="GET" class="ask no-print">
       <label>At <input type="datetime-local" name="at" value={data.asked.at} /></label>
       <label>As known at <input type="datetime-local" name="knownAt" value={data.asked.knownAt} /></label>
@@ -89,6 +106,7 @@
       </label>
       <button>Ask</button>
     </form>
+    <Compare compare={data.compare} {now} warnSeconds={data.house.warnMinutes * 60} {zone} />
     <p class="soft small">
       Leaned on {view.verdict.pins.profile}, catalogue {view.verdict.pins.catalogue}, {view.verdict.pins.model}.
       Guidance only: your local code and licensed practice decide.
@@ -105,44 +123,11 @@
         <a href="/cure?piece={piece.id}">Cure</a>
         <a href="/slice?piece={piece.id}">Slice</a>
         <a href="/serve?piece={piece.id}">Serve</a>
+        <a href="/inspect/{view.lot.id}">Inspect</a>
       </nav>
     {/if}
-    <details class="sheet no-print" open={holdsBack.length > 0}>
-      <summary>Attach a paper to the lot</summary>
-      <OperationForm operation="attach-evidence" subject={view.lot.id} seen={view.lotVersion} submit="Attach">
-        <input type="hidden" name="lot" value={view.lot.id} />
-        <Field name="type" label="What paper" kind="choice" options={papers} bind:value={paper} />
-        <div class="row">
-          <Field name="issuer" label="Issuer" />
-          <Field name="reference" label="Number on it" optional />
-          <Field name="issuedOn" label="Issued" kind="date" optional />
-          <Field name="expiresOn" label="Expires" kind="date" optional />
-        </div>
-        {#if paper === 'feed-statement'}
-          <p class="soft">What the paper itself says:</p>
-          <Field name="formulatedFeed" label="Fed formulated feed without live parasites" kind="tick" />
-          <Field name="fromEmbryos" label="Raised from embryos" kind="tick" />
-          <Field
-            name="noHazardVerified"
-            label="Parasite-free environment, or verified by an approved procedure"
-            kind="tick"
-          />
-        {:else if paper === 'freezing-statement'}
-          <div class="row">
-            <Field
-              name="frozenAt"
-              label="Frozen at or below"
-              kind="quantity"
-              units={temperatureUnits(data.house.units)}
-            />
-            <Field name="frozenFor" label="For" kind="quantity" units={['h', 'd']} />
-          </div>
-          <Field name="solidAt35" label="Frozen solid at −35 °C (−31 °F) or below first" kind="tick" />
-        {:else if paper === 'area-document'}
-          <Field name="areaCleared" label="It clears the grounds of ciguatera" kind="tick" />
-        {/if}
-      </OperationForm>
-    </details>
+    <Papers {view} house={data.house} wanted={holdsBack.length > 0} />
+    <Clocks clocks={view.clocks} {now} {zone} />
     {#if !piece.gone}
       <details class="sheet no-print">
         <summary>Take a piece from it</summary>
@@ -173,17 +158,16 @@
         </OperationForm>
       </details>
     {/if}
+    <Exceptions {view} person={data.person?.name ?? null} />
     <section class="sheet">
-      <h2>Papers</h2>
-      {#each view.lot.evidence as evidence (evidence.seq)}
-        <p>
-          <b>{papers.find(({ value }) => value === evidence.type)?.name}</b> · {evidence.issuer}{evidence.reference
-            ? `, ${evidence.reference}`
-            : ''}
-          {#if evidence.expiresOn}<span class="soft">until {evidence.expiresOn}</span>{/if}
-        </p>
-      {:else}<p class="soft">None yet.</p>{/each}
-      {#if lot.claim}<p class="soft">Seller’s words: “{lot.claim}”. A claim, not evidence.</p>{/if}
+      <h2>Told with it when served</h2>
+      <p>
+        Allergens: {view.allergens
+          .map(({ allergen, duty }) => `${allergenWord(allergen)}${duty === 'advised' ? ' (advised)' : ''}`)
+          .join(', ') || 'none of its own'}.
+        <span class="soft">{view.allergens[0]?.citation ?? ''}{view.allergens[0]?.check ? ' · check' : ''}</span>
+      </p>
+      <p class="soft">Raw: “{view.notice}”</p>
     </section>
     <section class="sheet">
       <h2>What happened</h2>
@@ -240,7 +224,7 @@
   }
   .benches {
     display: grid;
-    grid-template-columns: repeat(4, 1fr);
+    grid-template-columns: repeat(5, 1fr);
     gap: 0.4rem;
   }
   .benches a {

@@ -1,7 +1,7 @@
-import { ASSUMED_HOLDING_CELSIUS, eatingLifeSeconds } from '../../fish/freshness.ts';
+import { ASSUMED_HOLDING_CELSIUS, iceDaysSpent, whenIceDaysSpent, type SpoilageTrack } from '../../fish/freshness.ts';
 import { dateMarkEnd } from '../../service/clocks.ts';
 import { ALL_ROUTES, frozenSeconds, inFreezer, reason, type Hazard, type JudgeContext } from '../context.ts';
-import { RAW_ROUTES, type Reason } from '../window.ts';
+import { RAW_ROUTES, type Reason, type Route } from '../window.ts';
 import { readInstant } from '../../service/day.ts';
 
 /** Whole and gutted fish are not yet ready to eat: their date mark begins when the knife opens them. */
@@ -10,8 +10,9 @@ const UNOPENED = new Set(['whole', 'gutted', 'live']);
 function preparedAt(context: JudgeContext): number | null {
   const firstOpened = context.chain.find((piece) => !UNOPENED.has(piece.made.form));
   const cureBegun = context.chain.flatMap((piece) => piece.cures)[0];
-  // What arrived frozen thaws from the door on, whole or not.
-  const thawed = context.lot.received.frozen ? context.lot.received.at : undefined;
+  // What arrived frozen, or thawed before it came, is dated from the door on, whole or not.
+  const { frozen, previouslyFrozen, at } = context.lot.received;
+  const thawed = frozen || previouslyFrozen === 'yes' ? at : undefined;
   const times = [firstOpened?.made.at, cureBegun?.at, thawed].filter((time): time is number => time !== undefined);
   return times.length > 0 ? Math.min(...times) : null;
 }
@@ -49,37 +50,95 @@ const ICE = {
   from: 'house' as const
 };
 
+/** Time the piece or its ancestors lay in a freezer, from `from` on; an open end is Infinity. */
+function freezerPauses(context: JudgeContext, from: number) {
+  return context.chain.flatMap((link) =>
+    link.freezes
+      .filter((run) => (run.ended?.at ?? Infinity) > from)
+      // Only the piece's own last run can still be going: one taken out of a frozen parent is out.
+      .map((run) => ({
+        from: Math.max(from, run.at),
+        to: run.ended?.at ?? (link === context.piece ? Infinity : context.piece.made.at)
+      }))
+  );
+}
+
+/** Ice days spent and left, as the freshness clock of a piece reads. */
+export interface FreshnessClock {
+  readonly track: SpoilageTrack;
+  readonly iceDays: number;
+  readonly share: number;
+  readonly basis: 'catch' | 'inspection' | 'both' | 'door';
+  readonly rawUntil: number | null;
+  readonly until: number | null;
+}
+
 /**
- * Eating quality: raw service uses the first part of the species' days on ice, the pan all of them. What arrives alive is
- * served raw as long as it keeps: its days are days of life, counted in full (check).
+ * The freshness clock of a piece: from its day of catch, or from an inspection that read its age off the fish; where both
+ * are there the older reading counts. Null for what arrived frozen: its days on ice are the supplier's and unknown.
  */
-export const freshness: Hazard = (context) => {
+export function freshnessClock(context: JudgeContext): FreshnessClock | null {
   const { species, lot, house } = context;
-  const { caughtOn, frozen, form } = lot.received;
-  // Arrived frozen: time on ice before freezing is the supplier's and not known; the date mark from its arrival rules.
-  if (frozen) return [];
-  const evidence = [lot.received.seq];
+  const { caughtOn, frozen, form, previouslyFrozen } = lot.received;
+  if (frozen || previouslyFrozen === 'yes') return null;
   const alive = form === 'live';
+  // What arrives alive is served raw as long as it keeps: its days are days of life, counted in full (check).
   const share = alive ? 1 : house.rawShareOfIceDays;
-  const lasts = (part: number) => eatingLifeSeconds(species.iceDays, part, ASSUMED_HOLDING_CELSIUS, species.climate);
-  // Without a day of catch the pan's days are counted from the door, which is late: so a day of catch is asked for too.
-  const from = caughtOn ? readInstant(caughtOn, house.zone, 'caughtOn') : lot.received.at;
-  const paused = frozenSeconds(context, from);
-  const seen = { iceDays: species.iceDays, share, celsius: ASSUMED_HOLDING_CELSIUS, caughtOn: caughtOn ?? '', alive };
-  const standing = inFreezer(context)
-    ? reason(context, 'freshness', 'freshness.paused', { kind: 'pass' }, ICE, { routes: ALL_ROUTES })
-    : null;
-  const eating =
-    standing ??
-    reason(
-      context,
-      'freshness',
-      'freshness.eating-life',
-      { kind: 'closes', at: from + (lasts(1) + paused) * 1000 },
-      ICE,
-      { routes: ['cooked'], evidence, seen }
-    );
-  if (!caughtOn) {
+  const readings = [
+    ...(lot.received.core ? [{ at: lot.received.at, celsius: lot.received.core.si }] : []),
+    ...context.chain.flatMap((link) => link.readings.map(({ at, celsius }) => ({ at, celsius })))
+  ].sort((a, b) => a.at - b.at || a.celsius - b.celsius);
+  const trackFrom = (from: number, spentBefore: number): SpoilageTrack => ({
+    from,
+    spentBefore,
+    climate: species.climate,
+    assumedCelsius: ASSUMED_HOLDING_CELSIUS,
+    readings,
+    pauses: freezerPauses(context, from)
+  });
+  // Without a day of catch the days are counted from the door, which is late: raw service asks for one or the other.
+  const caught = caughtOn ? readInstant(caughtOn, house.zone, 'caughtOn') : null;
+  const counted = trackFrom(caught ?? lot.received.at, 0);
+  // Every sheet speaks, and the oldest age it reads (the slow end of its band) where no day of catch is known.
+  const seen = lot.inspections.map((sheet) =>
+    trackFrom(sheet.at, caught === null ? sheet.iceDays.high : sheet.iceDays.likely)
+  );
+  const clock = (track: SpoilageTrack, basis: FreshnessClock['basis']): FreshnessClock => ({
+    track,
+    iceDays: species.iceDays,
+    share,
+    basis,
+    rawUntil: whenIceDaysSpent(track, species.iceDays * share),
+    until: whenIceDaysSpent(track, species.iceDays)
+  });
+  if (seen.length === 0) return clock(counted, caught === null ? 'door' : 'catch');
+  const all = [counted, ...seen].map((track) => clock(track, caught === null ? 'inspection' : 'both'));
+  return all.reduce((worst, each) => ((each.rawUntil ?? Infinity) < (worst.rawUntil ?? Infinity) ? each : worst));
+}
+
+/** Eating quality: raw service uses the first part of the species' days on ice, the pan all of them. */
+export const freshness: Hazard = (context) => {
+  const clock = freshnessClock(context);
+  if (!clock) return [];
+  const { lot } = context;
+  const { caughtOn, form } = lot.received;
+  const evidence = [lot.received.seq, ...lot.inspections.map((sheet) => sheet.seq)];
+  const paused = inFreezer(context);
+  const seen = {
+    iceDays: clock.iceDays,
+    share: clock.share,
+    celsius: ASSUMED_HOLDING_CELSIUS,
+    caughtOn: caughtOn ?? '',
+    alive: form === 'live',
+    basis: clock.basis,
+    spentDays: Math.round(iceDaysSpent(clock.track, context.at) * 100) / 100
+  };
+  const closing = (code: string, at: number | null, routes: readonly Route[]) =>
+    paused || at === null
+      ? reason(context, 'freshness', 'freshness.paused', { kind: 'pass' }, ICE, { routes, evidence, seen })
+      : reason(context, 'freshness', code, { kind: 'closes', at }, ICE, { routes, evidence, seen });
+  const eating = closing('freshness.eating-life', clock.until, ['cooked']);
+  if (clock.basis === 'door') {
     return [
       reason(context, 'freshness', 'freshness.no-catch-date', { kind: 'missing' }, ICE, {
         evidence,
@@ -88,16 +147,12 @@ export const freshness: Hazard = (context) => {
       eating
     ];
   }
-  if (standing) return [standing];
   const cured = context.chain.some((piece) => piece.cures.length > 0);
   return [
-    reason(
-      context,
-      'freshness',
+    closing(
       'freshness.raw-share',
-      { kind: 'closes', at: from + (lasts(share) + paused) * 1000 },
-      ICE,
-      { routes: RAW_ROUTES.filter((route) => route !== 'cured' || !cured), evidence, seen }
+      clock.rawUntil,
+      RAW_ROUTES.filter((route) => route !== 'cured' || !cured)
     ),
     eating
   ];

@@ -32,7 +32,7 @@ function exemption(context: JudgeContext): Reason | null {
     });
   }
   const group = parasites.exemptGroups.find((exempt) => exempt.group === species.group);
-  if (group) {
+  if (group && (group.needs === undefined || lot.received[group.needs])) {
     return reason(context, HAZARD, 'parasites.group-exempt', { kind: 'pass' }, group.rule, {
       seen: { group: species.group }
     });
@@ -137,15 +137,15 @@ export const parasites: Hazard = (context) => {
   const { profile, species, lot } = context;
   const exempt = exemption(context);
   // Taken in to be frozen first: the house is stricter than any exemption, and only a freeze answers it.
-  const mustFreeze = lot.received.decision === 'hold-freeze';
+  const mustFreeze = lot.decision.decision === 'hold-freeze';
   const found = mustFreeze ? frozen(context) : (exempt ?? frozen(context));
   const out: Reason[] = [];
   if (found) out.push(found);
   else if (mustFreeze) {
     out.push(
       reason(context, HAZARD, 'decision.hold-to-freeze', { kind: 'missing' }, profile.parasites.rule, {
-        evidence: [lot.received.seq],
-        seen: { by: lot.received.by },
+        evidence: [lot.decision.seq],
+        seen: { by: lot.decision.by },
         wouldChange: 'freeze-or-statement'
       })
     );
@@ -154,18 +154,55 @@ export const parasites: Hazard = (context) => {
     const expired =
       papers(context, 'feed-statement').expired.length + papers(context, 'freezing-statement').expired.length;
     const canExempt = farmed && profile.parasites.aquaculture !== null;
+    const notRinsed = profile.parasites.exemptGroups.some(
+      ({ group, needs }) => group === species.group && needs === 'roeRinsed'
+    );
     out.push(
       reason(
         context,
         HAZARD,
-        expired > 0 ? 'parasites.paper-expired' : canExempt ? 'parasites.no-farm-paper' : 'parasites.not-frozen',
+        expired > 0
+          ? 'parasites.paper-expired'
+          : notRinsed
+            ? 'parasites.roe-not-rinsed'
+            : canExempt
+              ? 'parasites.no-farm-paper'
+              : 'parasites.not-frozen',
         { kind: 'missing' },
         canExempt ? profile.parasites.aquaculture!.rule : profile.parasites.rule,
         {
           seen: { source: lot.received.source },
-          wouldChange: canExempt ? 'farm-paper-or-freeze' : 'freeze-or-statement'
+          wouldChange: notRinsed ? 'rinse-or-freeze' : canExempt ? 'farm-paper-or-freeze' : 'freeze-or-statement'
         }
       )
+    );
+  }
+  const { kudoa } = profile.parasites;
+  if (
+    kudoa &&
+    lot.received.source !== 'wild' &&
+    species.scientific.some((name) => name.startsWith(kudoa.genus)) &&
+    found === null
+  ) {
+    // Any cycle that cleared the nematodes is colder and longer than this one; only where none did is it asked for.
+    const checked = papers(context, 'feed-statement').valid.find((paper) => paper.noHazardVerified);
+    const froze = papers(context, 'freezing-statement').valid.find(
+      ({ frozenAt, frozenFor }) =>
+        frozenAt &&
+        frozenFor &&
+        statementMeets({ celsius: frozenAt.si, unit: frozenAt.unit }, frozenFor.si, false, { id: 'kudoa', ...kudoa })
+    );
+    const paper = checked ?? froze;
+    out.push(
+      paper
+        ? reason(context, HAZARD, 'parasites.kudoa-cleared', { kind: 'pass' }, kudoa, {
+            evidence: [paper.seq],
+            seen: { issuer: paper.issuer }
+          })
+        : reason(context, HAZARD, 'parasites.kudoa', { kind: 'missing' }, kudoa, {
+            seen: { holdHours: kudoa.holdSeconds / 3600, holdCelsius: kudoa.hold.c },
+            wouldChange: 'kudoa-check-or-freeze'
+          })
     );
   }
   // A paper from a farm speaks of nematodes; flukes of fresh and brackish water need their own answer.

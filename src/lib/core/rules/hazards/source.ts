@@ -1,13 +1,24 @@
 import { ALL_ROUTES, reason, type Hazard } from '../context.ts';
-import { RAW_ROUTES } from '../window.ts';
+import { RAW_ROUTES, type Reason } from '../window.ts';
 
 /** Where it came from, and what the person at the door decided. A person may always be stricter than the tool. */
 export const source: Hazard = (context) => {
-  const { received } = context.lot;
+  const { received, decision } = context.lot;
   const cited = context.profile.commercialSource;
   const evidence = [received.seq];
-  const out = [];
-  if (received.commercial === 'no') {
+  const out: Reason[] = [];
+  // Own table and training are no sale: the rule on sources does not speak of them, and no service may take them.
+  const kept = received.purpose !== 'sale' && received.commercial !== 'yes';
+  const recreationalShellfish = received.commercial === 'no' && context.species.group === 'mollusc';
+  if (kept && !recreationalShellfish) {
+    out.push(
+      reason(context, 'source', 'source.not-for-sale', { kind: 'pass' }, cited, {
+        routes: ALL_ROUTES,
+        evidence,
+        seen: { purpose: received.purpose }
+      })
+    );
+  } else if (received.commercial === 'no') {
     out.push(
       reason(context, 'source', 'source.not-commercial', { kind: 'never' }, cited, { routes: ALL_ROUTES, evidence })
     );
@@ -28,21 +39,29 @@ export const source: Hazard = (context) => {
       })
     );
   }
-  if (received.decision === 'cooked-only') {
+  const by = [decision.seq];
+  if (decision.decision === 'cooked-only') {
     out.push(
       reason(context, 'source', 'decision.cooked-only', { kind: 'never' }, cited, {
         routes: RAW_ROUTES,
-        evidence,
-        seen: { by: received.by, reason: received.reason }
+        evidence: by,
+        seen: { by: decision.by, reason: decision.reason }
       })
     );
   }
-  if (received.decision === 'send-back') {
+  if (decision.decision === 'send-back') {
     out.push(
-      reason(context, 'source', 'decision.sent-back', { kind: 'closes', at: received.at }, cited, {
+      reason(context, 'source', 'decision.sent-back', { kind: 'closes', at: decision.at }, cited, {
         routes: ALL_ROUTES,
-        evidence,
-        seen: { by: received.by, reason: received.reason }
+        evidence: by,
+        seen: { by: decision.by, reason: decision.reason }
+      })
+    );
+  }
+  if (context.susceptible || context.house.susceptibleGuests) {
+    out.push(
+      reason(context, 'guests', 'guests.susceptible', { kind: 'never' }, context.profile.susceptible, {
+        seen: { house: context.house.susceptibleGuests }
       })
     );
   }

@@ -78,7 +78,14 @@ export const histamine: Hazard = (context) => {
   ].sort((a, b) => a.at - b.at);
   const holds = context.chain.flatMap((piece) => piece.holds);
   const hot = points.some((point) => point.celsius > rule.hot.c);
-  const budget = hot ? rule.secondsIfHot : rule.seconds;
+  const wasFrozen = lot.received.frozen || lot.received.previouslyFrozen === 'yes';
+  const budget = wasFrozen
+    ? hot
+      ? rule.secondsIfFrozenAndHot
+      : rule.secondsIfFrozen
+    : hot
+      ? rule.secondsIfHot
+      : rule.seconds;
   const logged = secondsAbove(points, rule.above.c);
   // On a tray the fish is taken as warm from its first minute out of the cold, for all the time it may stay there.
   const onTrays = holds.reduce((sum, hold) => sum + (hold.plan.discardAt - hold.at) / 1000, 0);

@@ -6,8 +6,17 @@ export const toxins: Hazard = (context) => {
   const { species, lot, profile } = context;
   const out: Reason[] = [];
   if (species.hazards.includes('tetrodotoxin')) {
+    // Both: a licensed house, and a lot through the licensed channel.
+    const channel = papers(context, 'licence').valid[0];
+    const { pufferLicence } = context.house;
     out.push(
-      reason(context, 'toxins', 'toxins.licensed-only', { kind: 'never' }, profile.poisons, { routes: ALL_ROUTES })
+      channel && pufferLicence !== ''
+        ? reason(context, 'toxins', 'toxins.licensed', { kind: 'pass' }, profile.poisons, {
+            routes: ALL_ROUTES,
+            evidence: [channel.seq],
+            seen: { licence: pufferLicence, issuer: channel.issuer, reference: channel.reference }
+          })
+        : reason(context, 'toxins', 'toxins.licensed-only', { kind: 'never' }, profile.poisons, { routes: ALL_ROUTES })
     );
   }
   if (species.hazards.includes('raw-blood')) {

@@ -85,6 +85,8 @@ export const EU: RuleProfile = {
     hot: { c: 21.1, f: 70 },
     seconds: 8 * hour,
     secondsIfHot: 4 * hour,
+    secondsIfFrozen: 24 * hour,
+    secondsIfFrozenAndHot: 12 * hour,
     rule: 'house limit',
     citation:
       'Reg. (EC) 2073/2005 Annex I 1.26 sets the laboratory limit; the time limit is from the FDA Fish and Fishery Products Hazards and Controls Guidance, chapter 7',
@@ -104,5 +106,11 @@ export const EU: RuleProfile = {
   },
   ciguatera: { rule: 'Ch. V.E 2', citation: `${hygiene} Ch. V.E point 2` },
   poisons: { rule: 'Ch. V.E 1', citation: `${hygiene} Ch. V.E point 1` },
+  susceptible: {
+    rule: 'house caution',
+    citation: "Reg. (EC) 178/2002 Art. 14(4)(c), the particular sensitivity of consumers; the limit is the house's",
+    check: true,
+    from: 'house'
+  },
   freezeRecords: { keepDays: 90, rule: 'Ch. III.D 4', citation: `${hygiene} Ch. III.D point 4`, check: true }
 };

@@ -43,7 +43,7 @@ export const US_FC: RuleProfile = {
     exemptGroups: [
       { group: 'mollusc', rule: { rule: '3-402.11(B)(1)', citation: `${code} 3-402.11(B)(1)` } },
       { group: 'scallop', rule: { rule: '3-402.11(B)(2)', citation: `${code} 3-402.11(B)(2)` } },
-      { group: 'roe', rule: { rule: '3-402.11(B)(5)', citation: `${code} 3-402.11(B)(5)` } }
+      { group: 'roe', needs: 'roeRinsed', rule: { rule: '3-402.11(B)(5)', citation: `${code} 3-402.11(B)(5)` } }
     ],
     exemptSpecies: {
       scientific: [
@@ -92,12 +92,15 @@ export const US_FC: RuleProfile = {
     hot: { c: 21.1, f: 70 },
     seconds: 8 * hour,
     secondsIfHot: 4 * hour,
+    secondsIfFrozen: 24 * hour,
+    secondsIfFrozenAndHot: 12 * hour,
     rule: 'Hazards guide ch. 7',
-    citation: `${guide}, chapter 7 (fish not previously frozen)`
+    citation: `${guide}, chapter 7`
   },
   shellfishTag: { keepDays: 90, rule: '3-203.12', citation: `${code} 3-202.18 and 3-203.12` },
   commercialSource: { rule: '3-201.14', citation: `${code} 3-201.14` },
   ciguatera: { rule: 'Hazards guide ch. 6', citation: `${guide}, chapter 6` },
   poisons: { rule: 'Hazards guide ch. 6', citation: `${guide}, chapter 6 (natural toxins)` },
+  susceptible: { rule: '3-801.11', citation: `${code} 3-801.11` },
   freezeRecords: { keepDays: 90, rule: '3-402.12', citation: `${code} 3-402.12` }
 };

@@ -1,0 +1,97 @@
+import { z } from 'zod';
+import { KILLINGS } from '../core/fish/rigor.ts';
+import { DECISIONS, FARM_SYSTEMS, FORMS, PURPOSES, THREE, UNIDENTIFIED } from '../core/record/bodies.ts';
+import type { LotState, PieceState } from '../core/record/state.ts';
+import { profileById } from '../core/rules/profiles/index.ts';
+import { judge, pinsFor } from '../core/rules/verdict.ts';
+import type { App } from './app.ts';
+import { choice, list, optionalQuantity, TEMPERATURE, ticked } from './operations/fields.ts';
+
+/** A verdict on a lot that is still at the door: what its form says so far. */
+export const doorFields = z.object({
+  species: z.string(),
+  candidates: list(8),
+  form: z.enum(FORMS).default('whole'),
+  source: z.enum(['wild', 'farmed', 'unknown']).default('unknown'),
+  farmSystem: z.union([z.literal(''), z.enum(FARM_SYSTEMS)]).optional(),
+  water: z.enum(['sea', 'fresh', 'brackish', 'unknown']).default('unknown'),
+  commercial: z.enum(THREE).default('unknown'),
+  purpose: choice(PURPOSES, 'sale'),
+  caughtOn: z.string().optional(),
+  killing: choice(KILLINGS, 'unknown'),
+  core: optionalQuantity('temperature', TEMPERATURE),
+  frozen: ticked,
+  previouslyFrozen: choice(THREE, 'unknown'),
+  roeRinsed: ticked,
+  decision: z.enum(DECISIONS).default('accept')
+});
+
+/** Where a person is still typing the day, it is not known yet. */
+const DAY = /^\d{4}-\d{2}-\d{2}(T\d{2}:\d{2})?$/;
+
+export function doorVerdict(app: App, input: z.infer<typeof doorFields>) {
+  const now = app.clock.now();
+  const house = app.store.projections.currentHouse();
+  const stamp = { seq: 0, at: now, by: '' };
+  const mass = { si: 1000, unit: 'g', typed: '1 kg' };
+  const lot: LotState = {
+    id: 'door',
+    lastSeq: 0,
+    evidence: [],
+    inspections: [],
+    identified: null,
+    tags: [],
+    decision: { ...stamp, decision: input.decision, reason: '' },
+    species: input.species === UNIDENTIFIED ? input.candidates : [input.species],
+    received: {
+      ...stamp,
+      ...input,
+      farmSystem: input.farmSystem ? input.farmSystem : null,
+      caughtOn: input.caughtOn && DAY.test(input.caughtOn) ? input.caughtOn : null,
+      landedOn: null,
+      gear: 'unknown',
+      ice: 'unknown',
+      faoArea: '',
+      count: null,
+      cases: null,
+      price: null,
+      delivery: '',
+      code: 'door',
+      area: '',
+      supplier: '',
+      supplierLot: '',
+      mass,
+      thickness: null,
+      pricePerKg: null,
+      currency: house.currency,
+      claim: '',
+      reason: '',
+      pins: pinsFor(profileById(house.profile, house.profiles), house)
+    }
+  };
+  const piece: PieceState = {
+    id: 'door',
+    made: {
+      ...stamp,
+      code: 'door',
+      lot: 'door',
+      parents: [],
+      name: '',
+      form: input.form,
+      grams: 1000,
+      mass,
+      thicknessMm: null
+    },
+    grams: 1000,
+    freezes: [],
+    cures: [],
+    slices: [],
+    holds: [],
+    readings: [],
+    served: [],
+    exceptions: [],
+    gone: null,
+    lastSeq: 0
+  };
+  return judge({ lot, chain: [piece], house, at: now, knownAt: now });
+}

@@ -1,0 +1,11 @@
+import { speciesIn } from '../core/fish/house-species.ts';
+import type { Species } from '../core/fish/species.ts';
+import type { HouseState, LotState } from '../core/record/state.ts';
+
+/** The one species a lot is, as the house has it; null where it is not settled. */
+export const speciesOfLot = (lot: LotState, house: HouseState): Species | null =>
+  lot.species.length === 1 ? speciesIn(house.species, lot.species[0]!) : null;
+
+/** Every species a lot may be. */
+export const candidatesOfLot = (lot: LotState, house: HouseState): Species[] =>
+  lot.species.map((id) => speciesIn(house.species, id));

@@ -1,0 +1,143 @@
+import { iceDaysSpent } from '../core/fish/freshness.ts';
+import { rigorGuide, rigorStage } from '../core/fish/rigor.ts';
+import { effectiveEvents, wideningAmendments } from '../core/record/amend.ts';
+import type { LotState } from '../core/record/state.ts';
+import { isOwnable } from '../core/rules/exceptions.ts';
+import { freshnessClock } from '../core/rules/hazards/age.ts';
+import { judgeRun } from '../core/rules/hazards/parasites.ts';
+import { profileById, profilesOf } from '../core/rules/profiles/index.ts';
+import { contextsOf, foldLineage, judge, verdict, type Verdict } from '../core/rules/verdict.ts';
+import { readInstant } from '../core/service/day.ts';
+import type { App } from './app.ts';
+import { allergensOfLot, noticeOf } from './declarations.ts';
+import { candidatesOfLot } from './lot-species.ts';
+import { presentOf } from './views.ts';
+
+const HOUR = 3600_000;
+
+/** Clocks of a piece as used and left: days on ice, warm hours, stiffness. */
+function clocksOf(app: App, pieceId: string, at: number, known: number, reasons: Verdict['reasons']) {
+  const { store } = app;
+  const house = store.projections.house(Infinity, known);
+  const folded = foldLineage(store.projections.lineage(pieceId), at, known);
+  const contexts = contextsOf({ ...folded, house, at, knownAt: known });
+  // Of several candidates the one that runs out first is the clock.
+  const fresh = contexts
+    .map((context) => freshnessClock(context))
+    .filter((clock) => clock !== null)
+    .sort((a, b) => (a.rawUntil ?? Infinity) - (b.rawUntil ?? Infinity))[0];
+  const warm = reasons.find(({ code }) => code === 'histamine.within-budget' || code === 'histamine.budget-spent');
+  return {
+    freshness: fresh
+      ? {
+          spent: iceDaysSpent(fresh.track, at),
+          iceDays: fresh.iceDays,
+          share: fresh.share,
+          basis: fresh.basis,
+          rawUntil: fresh.rawUntil,
+          until: fresh.until
+        }
+      : null,
+    histamine: warm
+      ? { spentSeconds: Number(warm.seen.spentSeconds), budgetSeconds: Number(warm.seen.budgetSeconds) }
+      : null,
+    rigor: rigorOf(folded.lot, house.zone, at)
+  };
+}
+
+function rigorOf({ received }: LotState, zone: string, at: number) {
+  const guide = rigorGuide(received.killing);
+  // Only an hour of death says anything: a day alone is a whole band wide.
+  if (!guide || !received.caughtOn?.includes('T') || received.frozen)
+    return guide && { guide, hours: null, stage: null };
+  const hours = (at - readInstant(received.caughtOn, zone, 'caughtOn')) / HOUR;
+  return { guide, hours, stage: rigorStage(guide, hours) };
+}
+
+/** One piece with everything a person may ask about it. */
+export function pieceView(app: App, pieceId: string, at?: number, knownAt?: number, profile?: string) {
+  const { store } = app;
+  const now = presentOf(app);
+  const found = store.projections.piece(pieceId);
+  const lineage = store.projections.lineage(pieceId);
+  const asked = at ?? now;
+  const known = knownAt ?? now;
+  const house = store.projections.house(Infinity, known);
+  const events = [...lineage.lot, ...lineage.pieces.flatMap((link) => link.events)];
+  const run = found.state.freezes.at(-1);
+  const rules = profileById(house.profile, house.profiles);
+  const judged = verdict(lineage, house, asked, known, profile);
+  const candidates = candidatesOfLot(found.lot, house);
+  return {
+    piece: found.state,
+    lot: found.lot,
+    /** The species it is; null where nobody has settled it. */
+    species: candidates.length === 1 ? candidates[0]! : null,
+    candidates: candidates.map(({ id, name }) => ({ id, name })),
+    children: found.children,
+    ancestors: lineage.pieces.slice(0, -1).map((link) => link.id),
+    lotVersion: store.record.versionOf(`lot:${found.lot.id}`),
+    verdict: judged,
+    ownable: [...new Set(judged.reasons.filter(isOwnable).map(({ code }) => code))],
+    clocks: clocksOf(app, pieceId, asked, known, judged.reasons),
+    allergens: allergensOfLot(found.lot, house),
+    notice: noticeOf(house),
+    tagKeepDays: rules.shellfishTag.keepDays,
+    freeze: run ? { run, results: judgeRun({ profile: rules, house }, run) } : null,
+    history: effectiveEvents(events, known).reverse(),
+    owned: [
+      ...wideningAmendments(events).map(({ seq, actor, recorded, body }) => ({
+        seq,
+        by: actor,
+        at: recorded,
+        what: `widened ${body.widens.join(', ')}`,
+        reason: body.reason,
+        exception: false
+      })),
+      ...found.lot.inspections
+        .filter((sheet) => sheet.owned)
+        .map(({ seq, by, at: when, decision, reason }) => ({
+          seq,
+          by,
+          at: when,
+          what: `decided “${decision}” against the sheet or an earlier decision`,
+          reason,
+          exception: false
+        })),
+      ...found.state.exceptions.map(({ seq, by, at: when, code, routes, reason }) => ({
+        seq,
+        by,
+        at: when,
+        what: `answers for “${code}” on ${routes.join(', ')}`,
+        reason,
+        exception: true
+      }))
+    ]
+  };
+}
+export type PieceView = ReturnType<typeof pieceView>;
+
+/** One piece under every rule profile there is, side by side. */
+export function compareView(app: App, pieceId: string) {
+  const { store } = app;
+  const at = presentOf(app);
+  const house = store.projections.currentHouse();
+  const folded = foldLineage(store.projections.lineage(pieceId), at, at);
+  return {
+    piece: pieceId,
+    at,
+    profiles: profilesOf(house.profiles).map(({ id, name, version }) => {
+      const judged = judge({ ...folded, house, at, knownAt: at, profile: id });
+      return {
+        id,
+        name,
+        version,
+        inForce: id === house.profile,
+        windows: judged.windows,
+        // What makes the difference: whatever holds back, shuts, opens or closes it here.
+        reasons: judged.reasons.filter(({ effect }) => effect.kind !== 'pass')
+      };
+    })
+  };
+}
+export type CompareView = ReturnType<typeof compareView>;

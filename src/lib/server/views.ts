@@ -1,0 +1,129 @@
+import { z } from 'zod';
+import { EmberError } from '../core/errors.ts';
+import { stateAt } from '../core/rules/window.ts';
+import { handsQueue } from '../core/service/hands.ts';
+import { readInstant } from '../core/service/day.ts';
+import type { App } from './app.ts';
+
+/** The moment screens are about: the clock's, and never before the newest entry, however the clock is set. */
+export const presentOf = ({ clock, store }: App): number => Math.max(clock.now(), store.record.head().recorded);
+
+/** Everything still in the house, with its windows as change-points and what hands have to do. */
+export function nowView(app: App) {
+  const now = presentOf(app);
+  const house = app.store.projections.currentHouse();
+  const live = app.store.projections.livePieces();
+  const warn = house.warnMinutes * 60;
+  return {
+    at: now,
+    warnSeconds: warn,
+    tasks: handsQueue(live, now, warn),
+    pieces: live.map(({ state, lot, windows, missing }) => ({
+      id: state.id,
+      name: state.made.name,
+      species: lot.received.species,
+      lot: lot.id,
+      form: state.made.form,
+      grams: state.grams,
+      madeAt: state.made.at,
+      seq: state.lastSeq,
+      windows,
+      states: windows.map((window) => stateAt(window, now, warn)),
+      missing,
+      steps: [
+        ...state.freezes.map((run) => ({
+          kind: 'freeze' as const,
+          from: run.at,
+          to: run.ended?.at ?? null,
+          label: run.plan.place
+        })),
+        ...state.cures.map((run) => ({
+          kind: 'cure' as const,
+          from: run.at,
+          to: run.ended?.at ?? run.plan.dueAt,
+          label: run.plan.method === 'cover' ? 'Cover cure' : 'Weighed cure'
+        })),
+        ...state.holds.map((hold) => ({
+          kind: 'hold' as const,
+          from: hold.at,
+          to: hold.plan.discardAt,
+          label: hold.plan.label
+        })),
+        ...state.slices.map((run) => ({
+          kind: 'slice' as const,
+          from: run.at,
+          to: run.at,
+          label: `${run.plan.pieces} slices`
+        }))
+      ]
+    }))
+  };
+}
+export type NowView = ReturnType<typeof nowView>;
+
+export const ledgerFilter = z.object({
+  before: z.coerce.number().int().positive().optional(),
+  limit: z.coerce.number().int().min(1).max(5000).optional(),
+  subject: z.string().optional(),
+  lot: z.string().optional(),
+  actor: z.string().optional(),
+  from: z.string().optional(),
+  to: z.string().optional()
+});
+
+/** Entries of the ledger, newest first, with the names of who wrote them. */
+export function ledgerView(app: App, filter: z.infer<typeof ledgerFilter>) {
+  const zone = app.store.projections.currentHouse().zone;
+  const time = (text: string | undefined, field: string) => (text ? readInstant(text, zone, field) : undefined);
+  return app.store.record.list({ ...filter, from: time(filter.from, 'from'), to: time(filter.to, 'to') });
+}
+
+/** One delivery: its lots, what was decided of each, and what holds its first piece back. */
+export function deliveryView(app: App, code: string) {
+  const { store } = app;
+  const now = presentOf(app);
+  const warn = store.projections.currentHouse().warnMinutes * 60;
+  const events = store.record.eventsOf(`delivery:${code}`);
+  const opened = events.find((event) => event.kind === 'delivery.opened');
+  if (!opened || opened.kind !== 'delivery.opened') {
+    throw new EmberError('record.not-found', { field: 'delivery', seen: code });
+  }
+  return {
+    delivery: { ...opened.body, at: opened.happened, by: opened.actor },
+    version: store.record.versionOf(`delivery:${code}`),
+    closed: events.find((event) => event.kind === 'delivery.closed')?.recorded ?? null,
+    lots: store.projections
+      .lots()
+      .filter(({ received }) => received.delivery === code)
+      .sort((a, b) => a.received.seq - b.received.seq)
+      .map((lot) => {
+        const root = store.projections.piecesOfLot(lot.id)[0];
+        return {
+          id: lot.id,
+          piece: root?.state.id ?? null,
+          name: root?.state.made.name ?? lot.received.species,
+          grams: lot.received.mass.si,
+          typed: lot.received.mass.typed,
+          decision: lot.decision,
+          inspected: lot.inspections.length > 0,
+          missing: root?.missing ?? [],
+          windows: (root?.windows ?? []).map((window) => ({ ...window, state: stateAt(window, now, warn) }))
+        };
+      })
+  };
+}
+export type DeliveryView = ReturnType<typeof deliveryView>;
+
+/** Deliveries that are open, newest first. */
+export function openDeliveries(app: App) {
+  const { record } = app.store;
+  const closed = new Set(record.list({ kind: 'delivery.closed', limit: 5000 }).map((event) => event.subject));
+  return record
+    .list({ kind: 'delivery.opened', limit: 200 })
+    .filter((event) => !closed.has(event.subject))
+    .flatMap((event) =>
+      event.kind === 'delivery.opened'
+        ? [{ code: event.body.code, supplier: event.body.supplier, at: event.happened }]
+        : []
+    );
+}

@@ -1,0 +1,106 @@
+<script lang="ts">
+  import { formatDuration } from '$lib/core/measure/format.ts';
+  import type { PieceView } from '$lib/server/piece-view.ts';
+  import { moment } from '../format.ts';
+
+  /** What the clocks of a piece have used and have left, drawn as water run out of a vessel. */
+  let { clocks, now, zone }: { clocks: PieceView['clocks']; now: number; zone: string } = $props();
+  const days = (value: number) => value.toFixed(1);
+  const share = (used: number, all: number) => Math.min(1, all > 0 ? used / all : 1);
+  const BASIS: Record<string, string> = {
+    catch: 'from its catch',
+    inspection: 'by its inspection',
+    both: 'by catch or inspection, whichever is older',
+    door: 'from the door: the day of catch is not known'
+  };
+  const STAGES: Record<string, string> = {
+    before: 'before stiffness',
+    setting: 'stiffness setting in',
+    stiff: 'stiff: cut later, or at once and accept shrinking',
+    passing: 'stiffness passing',
+    past: 'past stiffness'
+  };
+</script>
+
+<section class="sheet">
+  <h2>Its clocks</h2>
+  {#if clocks.freshness}
+    {@const fresh = clocks.freshness}
+    <div class="clock" data-clock="freshness">
+      <p>
+        <b>Days on ice</b>: {days(fresh.spent)} of {days(fresh.iceDays)} spent, {days(
+          Math.max(0, fresh.iceDays * fresh.share - fresh.spent)
+        )} left for raw <span class="soft">({BASIS[fresh.basis]})</span>
+      </p>
+      <svg viewBox="0 0 400 20" preserveAspectRatio="none" aria-hidden="true">
+        <rect class="vessel" width="400" height="20" />
+        <rect
+          class="left"
+          x={400 * share(fresh.spent, fresh.iceDays)}
+          width={400 * (1 - share(fresh.spent, fresh.iceDays))}
+          height="20"
+        />
+        <rect class="mark" x={400 * fresh.share - 1} width="2" height="20" />
+      </svg>
+      <p class="soft small">
+        The upright line ends raw service{fresh.rawUntil ? `, ${moment(fresh.rawUntil, now, zone)}` : ''}; the pan ends {fresh.until
+          ? moment(fresh.until, now, zone)
+          : 'when it is out of the freezer'}.
+      </p>
+    </div>
+  {:else}<p class="soft">Frozen before it came: its days on ice are the supplier’s, and not known.</p>{/if}
+  {#if clocks.histamine}
+    {@const warm = clocks.histamine}
+    <div class="clock" data-clock="histamine">
+      <p>
+        <b>Warm hours</b>: {formatDuration(warm.spentSeconds)} of {formatDuration(warm.budgetSeconds)} spent, {formatDuration(
+          Math.max(0, warm.budgetSeconds - warm.spentSeconds)
+        )} left
+      </p>
+      <svg viewBox="0 0 400 20" preserveAspectRatio="none" aria-hidden="true">
+        <rect class="vessel" width="400" height="20" />
+        <rect
+          class="left"
+          x={400 * share(warm.spentSeconds, warm.budgetSeconds)}
+          width={400 * (1 - share(warm.spentSeconds, warm.budgetSeconds))}
+          height="20"
+        />
+      </svg>
+      <p class="soft small">Nothing gives warm hours back: neither ice, freezing nor heat.</p>
+    </div>
+  {/if}
+  {#if clocks.rigor}
+    {@const { guide, hours, stage } = clocks.rigor}
+    <p class="small" data-clock="rigor">
+      <b>Stiffness</b>, a guide by how it was killed: sets in {guide.onset[0]} to {guide.onset[1]} h after death, through
+      at
+      {guide.through[0]} to {guide.through[1]} h on ice{#if stage && hours !== null}; at {Math.round(hours)} h now, likely
+        {STAGES[stage]}{:else}. The hour of death would say where it stands{/if}.
+    </p>
+  {/if}
+</section>
+
+<style>
+  .clock {
+    display: grid;
+    gap: 0.25rem;
+    margin-top: 0.5rem;
+  }
+  svg {
+    width: 100%;
+    height: 20px;
+  }
+  .vessel {
+    fill: var(--sunk);
+    stroke: var(--line);
+  }
+  .left {
+    fill: var(--water);
+  }
+  .mark {
+    fill: var(--ember);
+  }
+  .small {
+    font-size: 0.92rem;
+  }
+</style>

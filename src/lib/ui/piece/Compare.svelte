@@ -1,0 +1,93 @@
+<script lang="ts">
+  import type { CompareView } from '$lib/server/piece-view.ts';
+  import { ROUTES } from '$lib/core/rules/window.ts';
+  import { ROUTE_WORDS, sentence } from '$lib/words/findings.ts';
+  import WindowLine from '../marks/WindowLine.svelte';
+
+  /** One piece under every rule book, route by route, and why they differ. */
+  let { compare, now, warnSeconds, zone }: { compare: CompareView; now: number; warnSeconds: number; zone: string } =
+    $props();
+  const differing = $derived(
+    ROUTES.filter(
+      (route) =>
+        new Set(
+          compare.profiles.map(({ windows }) => {
+            const window = windows.find((each) => each.route === route)!;
+            return `${window.state} ${window.opens} ${window.closes}`;
+          })
+        ).size > 1
+    )
+  );
+  /** What decides under one rule book and not under all of them. */
+  const own = (id: string) =>
+    compare.profiles
+      .find((profile) => profile.id === id)!
+      .reasons.filter(
+        ({ code, rule }) =>
+          !compare.profiles.every(({ reasons }) =>
+            reasons.some((other) => other.code === code && other.rule.rule === rule.rule)
+          )
+      );
+</script>
+
+<details class="sheet compare">
+  <summary>
+    Under other rule books{differing.length > 0
+      ? `: ${differing.map((route) => ROUTE_WORDS[route].toLowerCase()).join(', ')} differ`
+      : ': no difference now'}
+  </summary>
+  <div class="scroll" tabindex="-1">
+    <table class="plain">
+      <thead>
+        <tr>
+          <th scope="col">Rule book</th>
+          {#each ROUTES as route (route)}<th scope="col">{ROUTE_WORDS[route]}</th>{/each}
+        </tr>
+      </thead>
+      <tbody>
+        {#each compare.profiles as profile (profile.id)}
+          <tr data-profile={profile.id}>
+            <th scope="row">{profile.name}{profile.inForce ? ' (in force)' : ''}</th>
+            {#each profile.windows as window (window.route)}
+              <td><WindowLine {window} {now} {warnSeconds} {zone} named={false} size={22} /></td>
+            {/each}
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+  {#each compare.profiles as profile (profile.id)}
+    {#if own(profile.id).length > 0}
+      <h3>Only so under {profile.name}</h3>
+      <ul>
+        {#each own(profile.id) as reason, index (index)}
+          <li>
+            {sentence(reason)} <span class="soft">{reason.rule.citation}{reason.rule.check ? ' · check' : ''}</span>
+          </li>
+        {/each}
+      </ul>
+    {/if}
+  {/each}
+</details>
+
+<style>
+  summary {
+    cursor: pointer;
+    font-weight: 700;
+    min-height: 32px;
+  }
+  .scroll {
+    overflow-x: auto;
+  }
+  table {
+    min-width: 40rem;
+  }
+  h3 {
+    font-weight: 600;
+    margin-top: 0.7rem;
+  }
+  li {
+    padding: 0.3rem 0;
+    border-top: 1px solid var(--line);
+  }
+</style>

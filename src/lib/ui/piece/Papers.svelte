@@ -1,0 +1,125 @@
+<script lang="ts">
+  import type { PieceView } from '$lib/server/piece-view.ts';
+  import type { HouseState } from '$lib/core/record/state.ts';
+  import Field from '../controls/Field.svelte';
+  import OperationForm from '../controls/OperationForm.svelte';
+  import { temperatureUnits } from '../units.ts';
+
+  /** The papers of a lot: what each says, the paper itself, and a form for one more. */
+  let { view, house, wanted }: { view: PieceView; house: Pick<HouseState, 'units'>; wanted: boolean } = $props();
+  const lot = $derived(view.lot);
+  let paper = $state('feed-statement');
+  const KINDS = [
+    { value: 'feed-statement', name: 'Feed statement (farm)' },
+    { value: 'freezing-statement', name: 'Freezing statement (supplier)' },
+    { value: 'chill-record', name: 'Chilling record (boat)' },
+    { value: 'area-document', name: 'Harvest-area paper' },
+    { value: 'shellfish-tag', name: 'Shellfish tag' },
+    { value: 'licence', name: 'Licence or licensed channel' },
+    { value: 'other', name: 'Another paper' }
+  ];
+  const kind = (value: string) => KINDS.find((each) => each.value === value)?.name ?? value;
+  const closing = (seq: number) => lot.tags.filter((tag) => tag.evidence === seq).at(-1);
+  const size = (bytes: number) =>
+    bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
+</script>
+
+<details class="sheet no-print" open={wanted}>
+  <summary>Attach a paper to the lot</summary>
+  <OperationForm operation="attach-evidence" subject={lot.id} seen={view.lotVersion} submit="Attach" files>
+    <input type="hidden" name="lot" value={lot.id} />
+    <Field name="type" label="What paper" kind="choice" options={KINDS} bind:value={paper} />
+    <div class="row">
+      <Field name="issuer" label="Issuer" />
+      <Field name="reference" label="Number on it" optional />
+      <Field name="issuedOn" label="Issued" kind="date" optional />
+      <Field name="expiresOn" label="Expires" kind="date" optional />
+    </div>
+    {#if paper === 'feed-statement'}
+      <p class="soft">What the paper itself says:</p>
+      <Field name="formulatedFeed" label="Fed formulated feed without live parasites" kind="tick" />
+      <Field name="fromEmbryos" label="Raised from embryos" kind="tick" />
+      <Field
+        name="noHazardVerified"
+        label="Parasite-free environment, or verified by an approved procedure"
+        kind="tick"
+      />
+    {:else if paper === 'freezing-statement'}
+      <div class="row">
+        <Field name="frozenAt" label="Frozen at or below" kind="quantity" units={temperatureUnits(house.units)} />
+        <Field name="frozenFor" label="For" kind="quantity" units={['h', 'd']} />
+        <Field name="frozenFrom" label="From" kind="date" optional />
+        <Field name="frozenTo" label="Until" kind="date" optional />
+      </div>
+      <Field name="solidAt35" label="Frozen solid at −35 °C (−31 °F) or below first" kind="tick" />
+    {:else if paper === 'area-document'}
+      <Field name="areaCleared" label="It clears the grounds of ciguatera" kind="tick" />
+    {/if}
+    <Field name="file" label="The paper itself" kind="file" hint="PDF, JPEG or PNG, up to 10 MB" optional />
+    {#if lot.received.delivery}
+      <Field name="wholeDelivery" label="It speaks for every lot of this species in the delivery" kind="tick" />
+    {/if}
+  </OperationForm>
+</details>
+<section class="sheet">
+  <h2>Papers</h2>
+  {#each lot.evidence as evidence (evidence.seq)}
+    {@const tag = closing(evidence.seq)}
+    <div class="paper">
+      <p>
+        <b>{kind(evidence.type)}</b> · {evidence.issuer}{evidence.reference ? `, ${evidence.reference}` : ''}
+        {#if evidence.expiresOn}<span class="soft">until {evidence.expiresOn}</span>{/if}
+        {#if evidence.frozenAt && evidence.frozenFor}<span class="soft"
+            >{evidence.frozenAt.typed} for {evidence.frozenFor.typed}</span
+          >{/if}
+        {#if evidence.file}
+          · <a class="link" href="/files/{evidence.file.hash}" rel="external"
+            >{evidence.file.name} ({size(evidence.file.bytes)})</a
+          >{/if}
+      </p>
+      {#if evidence.type === 'shellfish-tag'}
+        {#if tag}
+          <p>Last served {tag.lastServedOn}; the tag is kept until <b>{tag.keepUntil}</b>.</p>
+        {:else}
+          <details class="no-print">
+            <summary class="small">Write the last-served date on the tag</summary>
+            <OperationForm operation="close-tag" subject={lot.id} seen={view.lotVersion} submit="Write it">
+              <input type="hidden" name="lot" value={lot.id} />
+              <input type="hidden" name="evidence" value={evidence.seq} />
+              <Field
+                name="lastServedOn"
+                label="Last served on"
+                kind="date"
+                hint="The tag is kept {view.tagKeepDays} days from it."
+              />
+            </OperationForm>
+          </details>
+        {/if}
+      {/if}
+    </div>
+  {:else}<p class="soft">None yet.</p>{/each}
+  {#if lot.received.claim}<p class="soft">Seller’s words: “{lot.received.claim}”. A claim, not evidence.</p>{/if}
+</section>
+
+<style>
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
+    gap: 0.7rem;
+  }
+  summary {
+    cursor: pointer;
+    font-weight: 700;
+    min-height: 32px;
+  }
+  summary.small {
+    font-weight: 400;
+    color: var(--water-deep);
+  }
+  details[open] summary {
+    margin-bottom: 0.6rem;
+  }
+  .paper {
+    overflow-wrap: anywhere;
+  }
+</style>

@@ -1,0 +1,144 @@
+<script lang="ts">
+  import type { DeliveryView } from '$lib/server/views.ts';
+  import type { HouseState } from '$lib/core/record/state.ts';
+  import Field from '../controls/Field.svelte';
+  import OperationForm from '../controls/OperationForm.svelte';
+  import WindowLine from '../marks/WindowLine.svelte';
+  import { dayAndTime } from '../format.ts';
+  import { temperatureUnits } from '../units.ts';
+  import { missingWord } from '$lib/words/findings.ts';
+
+  /** The delivery on the floor: its lots so far, or the form that opens one. */
+  let {
+    view,
+    open,
+    house,
+    now
+  }: {
+    view: DeliveryView | null;
+    open: readonly { code: string; supplier: string; at: number }[];
+    house: Pick<HouseState, 'units' | 'zone' | 'warnMinutes'>;
+    now: number;
+  } = $props();
+  const others = $derived(open.filter(({ code }) => code !== view?.delivery.code));
+</script>
+
+<section class="delivery">
+  {#if view}
+    <header>
+      <h2>Delivery from {view.delivery.supplier}</h2>
+      <p class="soft">
+        {view.delivery.code}{view.delivery.reference ? ` · note ${view.delivery.reference}` : ''} · {dayAndTime(
+          view.delivery.at,
+          house.zone
+        )}{view.delivery.vehicle ? ` · vehicle at ${view.delivery.vehicle.typed}` : ''}
+      </p>
+    </header>
+    {#if view.lots.length > 0}
+      <ol>
+        {#each view.lots as lot (lot.id)}
+          <li>
+            <a class="name" href={lot.piece ? `/piece/${lot.piece}` : '/receive'}><b>{lot.name}</b> {lot.typed}</a>
+            {#each lot.windows.filter(({ route }) => route === 'raw') as window (window.route)}
+              <WindowLine {window} {now} warnSeconds={house.warnMinutes * 60} zone={house.zone} size={24} />
+            {/each}
+            <span class="soft">{lot.missing.length > 0 ? `wants ${missingWord(lot.missing[0]!)}` : ''}</span>
+            <a class="act" href="/inspect/{lot.id}"
+              >{lot.inspected ? `Inspected: ${lot.decision.decision.replaceAll('-', ' ')}` : 'Inspect'}</a
+            >
+          </li>
+        {/each}
+      </ol>
+    {:else}<p class="soft">No lot yet. Fill in the first below; each is kept as soon as it is taken in.</p>{/if}
+    {#if view.closed === null}
+      <OperationForm
+        operation="close-delivery"
+        subject={view.delivery.code}
+        seen={view.version}
+        submit="That was all of it"
+      >
+        <input type="hidden" name="delivery" value={view.delivery.code} />
+      </OperationForm>
+    {:else}<p class="soft">
+        Closed {dayAndTime(view.closed, house.zone)}. <a class="link" href="/receive">Receive something else</a>
+      </p>{/if}
+  {:else}
+    <details>
+      <summary>Several lots in one delivery</summary>
+      <OperationForm operation="open-delivery" submit="Open the delivery">
+        <div class="row">
+          <Field name="supplier" label="Supplier" />
+          <Field name="reference" label="Delivery note" optional />
+          <Field
+            name="vehicle"
+            label="Vehicle or box air"
+            kind="quantity"
+            units={temperatureUnits(house.units)}
+            optional
+          />
+        </div>
+      </OperationForm>
+      <p><a class="link" href="/receive/note">Take in a delivery note as a file (CSV)</a></p>
+    </details>
+  {/if}
+  {#if others.length > 0}
+    <p class="open">
+      Still open:
+      {#each others as each (each.code)}<a class="link" href="/receive?delivery={each.code}"
+          >{each.supplier}, {each.code}</a
+        >&nbsp;{/each}
+    </p>
+  {/if}
+</section>
+
+<style>
+  .delivery {
+    display: grid;
+    gap: 0.6rem;
+    margin: 0.6rem 0 1rem;
+    overflow-wrap: anywhere;
+  }
+  ol {
+    display: grid;
+    border-bottom: 1px solid var(--line);
+  }
+  li {
+    display: grid;
+    grid-template-columns: minmax(9rem, 1.3fr) minmax(11rem, 1fr) minmax(0, 1fr) auto;
+    gap: 0.3rem 0.9rem;
+    align-items: center;
+    border-top: 1px solid var(--line);
+    min-height: 52px;
+  }
+  .act {
+    min-height: 48px;
+    display: grid;
+    place-items: center;
+    padding: 0 0.9rem;
+    border: 1px solid var(--water);
+    border-radius: 3px;
+    background: var(--surface);
+    font-weight: 600;
+  }
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
+    gap: 0.7rem;
+  }
+  summary {
+    cursor: pointer;
+    font-weight: 600;
+    min-height: 48px;
+    display: flex;
+    align-items: center;
+    color: var(--water-deep);
+  }
+  .open a {
+    white-space: nowrap;
+  }
+  @media (max-width: 760px) {
+    li {
+      grid-template-columns: 1fr 1fr;
+    }
+  }
+</style>

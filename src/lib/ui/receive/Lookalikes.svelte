@@ -1,0 +1,120 @@
+<script lang="ts">
+  import type { inspectView } from '$lib/server/inspection.ts';
+  import Field from '../controls/Field.svelte';
+  import OperationForm from '../controls/OperationForm.svelte';
+  import FishMark from '../marks/FishMark.svelte';
+
+  /** Look-alikes side by side: drawn marks, and the form that settles which one it is. */
+  let { view }: { view: ReturnType<typeof inspectView> } = $props();
+  let species = $state('');
+  let marks = $state<string[]>([]);
+  const left = $derived(view.candidates.map(({ id }) => id));
+  const members = $derived(
+    view.lookalikes
+      .flatMap(({ members: each }) => each)
+      .filter(
+        ({ species: id }, index, all) =>
+          (left.length === 0 || left.includes(id)) && all.findIndex((other) => other.species === id) === index
+      )
+  );
+  const shown = $derived(members.find((member) => member.species === species));
+  const title = (id: string) => view.candidates.find((each) => each.id === id)?.name ?? id.replaceAll('-', ' ');
+  /** Candidates without a drawing can still be named, by the seller's paper. */
+  const undrawn = $derived(view.candidates.filter(({ id }) => !members.some((member) => member.species === id)));
+</script>
+
+<section class="sheet">
+  <h2>Which one is it?</h2>
+  <OperationForm operation="identify-lot" subject={view.lot.id} seen={view.version} submit="That is what it is">
+    <input type="hidden" name="lot" value={view.lot.id} />
+    <input type="hidden" name="marks" value={marks.join(',')} />
+    <div class="fish" role="radiogroup" aria-label="Species">
+      {#each members as member (member.species)}
+        <label>
+          <input
+            type="radio"
+            name="species"
+            value={member.species}
+            bind:group={species}
+            onchange={() => (marks = [])}
+          />
+          <FishMark drawing={member.drawing} />
+          <b>{title(member.species)}</b>
+          {#each member.marks as mark (mark)}<span>{mark}</span>{/each}
+        </label>
+      {/each}
+      {#each undrawn as each (each.id)}
+        <label>
+          <input type="radio" name="species" value={each.id} bind:group={species} onchange={() => (marks = [])} />
+          <b>{each.name}</b><span>no drawing here: by the seller’s paper only</span>
+        </label>
+      {/each}
+    </div>
+    {#if species}
+      <fieldset>
+        <legend>What was seen</legend>
+        {#each [...(shown?.marks ?? []), 'named by a paper'] as mark (mark)}
+          <label class="mark"
+            ><input type="checkbox" value={mark.replaceAll(',', ' ')} bind:group={marks} /> {mark}</label
+          >
+        {/each}
+      </fieldset>
+      <Field name="note" label="Note" optional />
+    {/if}
+  </OperationForm>
+  <p class="soft">
+    A skinless fillet has lost its marks: leave it unsettled, and the worst of the candidates counts. Crosses between
+    kin (jacks, basses, salmonids) show marks of both.
+  </p>
+</section>
+
+<style>
+  .sheet {
+    margin: 0.6rem 0;
+  }
+  .fish {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
+    gap: 0.6rem;
+  }
+  .fish label {
+    position: relative;
+    display: grid;
+    align-content: start;
+    gap: 0.1rem;
+    padding: 0.6rem;
+    border: 1px solid var(--line);
+    border-radius: 3px;
+    font-size: 0.92rem;
+    min-height: 48px;
+  }
+  .fish input {
+    position: absolute;
+    inset: 0;
+    opacity: 0;
+    width: 100%;
+    height: 100%;
+  }
+  .fish label:has(input:checked) {
+    border: 3px solid var(--water-deep);
+    padding: calc(0.6rem - 2px);
+  }
+  .fish label:has(input:focus-visible) {
+    outline: 3px solid var(--focus);
+    outline-offset: 2px;
+  }
+  legend {
+    font-weight: 600;
+  }
+  .mark {
+    display: flex;
+    gap: 0.6rem;
+    align-items: center;
+    min-height: 48px;
+  }
+  .mark input {
+    width: 26px;
+    height: 26px;
+    border-color: var(--strong-line);
+  }
+</style>

@@ -1,0 +1,176 @@
+<script lang="ts">
+  import { whyItMatters } from '$lib/core/fish/ambiguity.ts';
+  import { speciesIndex } from '$lib/core/fish/search.ts';
+  import { speciesCalled, type Species } from '$lib/core/fish/species.ts';
+  import type { RuleProfile } from '$lib/core/rules/profile.ts';
+  import { differenceWord, handlingWord } from '$lib/words/species.ts';
+
+  /** Species by any market name. A name that several answer to is asked about; a fish nobody can name gets its candidates. */
+  let {
+    catalogue,
+    profile,
+    species = $bindable(''),
+    candidates = $bindable([]),
+    given = '',
+    onpick
+  }: {
+    catalogue: readonly Species[];
+    profile: RuleProfile;
+    species?: string;
+    candidates?: string[];
+    given?: string;
+    onpick?: (species: Species) => void;
+  } = $props();
+
+  const byId = $derived(new Map(catalogue.map((each) => [each.id, each])));
+  // svelte-ignore state_referenced_locally
+  let text = $state(catalogue.find(({ id }) => id === given)?.name ?? '');
+  const search = $derived(speciesIndex(catalogue));
+  const unsettled = $derived(species === 'unidentified');
+  const chosen = $derived(byId.get(species));
+  const found = $derived(text.trim() === '' || chosen?.name === text ? [] : search(text, 6));
+  /** A market name that several species answer to settles nothing. */
+  const senses = $derived.by(() => {
+    const same = speciesCalled(text, catalogue);
+    return same.length > 1 ? whyItMatters(same, profile) : [];
+  });
+
+  function pick(each: Species) {
+    if (unsettled) {
+      candidates = candidates.includes(each.id)
+        ? candidates.filter((id) => id !== each.id)
+        : [...candidates, each.id].slice(0, 8);
+      text = '';
+      return;
+    }
+    species = each.id;
+    text = each.name;
+    onpick?.(each);
+  }
+  function unsettle() {
+    // What was found so far is what it may be.
+    candidates = (senses.length > 0 ? senses.map((sense) => sense.species) : found.slice(0, 3)).map(({ id }) => id);
+    species = 'unidentified';
+    text = '';
+  }
+</script>
+
+<div class="search">
+  <label for="species-text">{unsettled ? 'It may also be' : 'Species, by any market name'}</label>
+  <input
+    id="species-text"
+    autocomplete="off"
+    placeholder="char, iwashi, lubina …"
+    bind:value={text}
+    oninput={() => {
+      if (!unsettled) species = '';
+    }}
+    onkeydown={(event) => {
+      if (event.key !== 'Enter' || !found[0] || (species !== '' && !unsettled)) return;
+      event.preventDefault();
+      if (senses.length === 0) pick(found[0]);
+    }}
+  />
+  <input type="hidden" name="species" value={species} />
+  <input type="hidden" name="candidates" value={unsettled ? candidates.join(',') : ''} />
+  <noscript>
+    <select name="species">
+      {#each catalogue as each (each.id)}<option value={each.id}>{each.name}</option>{/each}
+    </select>
+  </noscript>
+  {#if senses.length > 1 && (species === '' || unsettled)}
+    <p class="ask">
+      “{text.trim()}” is the market name of {senses.length} species, and they are judged differently. Which one?
+    </p>
+    <div class="senses">
+      {#each senses as { species: each, points } (each.id)}
+        <button type="button" onclick={() => pick(each)}>
+          <b>{each.name}</b> <i>{each.scientific[0]}</i>
+          {#each points as point (point)}<span>{differenceWord(point)}</span>{/each}
+        </button>
+      {/each}
+    </div>
+  {:else if species === '' || unsettled}
+    <div class="found">
+      {#each found as each (each.id)}
+        <button type="button" onclick={() => pick(each)}><b>{each.name}</b> <i>{each.scientific[0]}</i></button>
+      {/each}
+    </div>
+  {/if}
+  {#if unsettled}
+    <p class="ask">Not settled: judged as the worst of these until somebody tells it by its marks.</p>
+    <div class="found">
+      {#each candidates as id (id)}
+        <button type="button" aria-label="Not {byId.get(id)?.name}" onclick={() => pick(byId.get(id)!)}>
+          <b>{byId.get(id)?.name}</b> ×
+        </button>
+      {:else}<p class="soft">Name what it may be; with no name at all it is cleared for nothing.</p>{/each}
+    </div>
+    <button type="button" class="aside" onclick={() => ((species = ''), (candidates = []))}>I know what it is</button>
+  {:else if chosen}
+    <p class="soft">
+      <i>{chosen.scientific.join(', ')}</i>{chosen.note
+        ? ` · ${chosen.note}`
+        : ''}{#each chosen.handling.slice(0, 3) as code (code)}
+        · {handlingWord(code)}{/each}
+    </p>
+  {:else}
+    <button type="button" class="aside" onclick={unsettle}>Nobody can say what it is</button>
+  {/if}
+</div>
+
+<style>
+  .search {
+    display: grid;
+    gap: 0.3rem;
+  }
+  label {
+    font-weight: 600;
+  }
+  input:not([type='hidden']) {
+    min-height: 52px;
+    padding-inline: 0.7rem;
+    font-size: 1.25rem;
+    font-weight: 600;
+    background-color: var(--surface);
+    color: var(--ink);
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+  }
+  .found,
+  .senses {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.4rem;
+  }
+  .found button,
+  .senses button {
+    min-height: 48px;
+    padding: 0.2rem 0.9rem;
+    border: 1px solid var(--water);
+    border-radius: 3px;
+    background: var(--surface);
+    text-align: left;
+  }
+  .senses button {
+    flex: 1 1 15rem;
+  }
+  .senses span {
+    display: block;
+    font-size: 0.92rem;
+  }
+  i {
+    color: var(--soft);
+  }
+  .ask {
+    color: var(--ember);
+    font-weight: 600;
+  }
+  .aside {
+    justify-self: start;
+    min-height: 44px;
+    color: var(--water-deep);
+    text-decoration: underline;
+    text-underline-offset: 3px;
+  }
+</style>

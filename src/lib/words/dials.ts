@@ -1,0 +1,18 @@
+/** What a house may set otherwise in its copy of a rule profile, in words. */
+const DIAL_WORDS: Record<string, string> = {
+  receiveCold: 'Take in chilled fish at or below',
+  receiveFrozen: 'Take in frozen fish at or below',
+  coldHold: 'Hold cold at or below',
+  freezeHoldFactor: 'Freezing time, times the rule’s',
+  freezeColder: 'Freezing temperature, warmer (+) or colder (−) than the rule’s',
+  strictAccuracy: 'Add the sensor’s accuracy to every reading',
+  coreClock: 'Count the freezing from the core',
+  speciesList: 'Keep the list of exempt tunas',
+  farmExemption: 'Exempt farmed fish on feed, by its paper',
+  dateMarkDays: 'Date mark',
+  histamineHours: 'Warm hours of histamine fish',
+  trayHours: 'Time on the tray, first clock',
+  tagKeepDays: 'Keep shellfish tags'
+};
+export const dialWord = (id: string): string => DIAL_WORDS[id] ?? id;
+export const DIALS_WITH_WORDS = Object.keys(DIAL_WORDS);

@@ -1,0 +1,306 @@
+<script lang="ts">
+  import Field from '$lib/ui/controls/Field.svelte';
+  import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import Guide from '$lib/ui/marks/Guide.svelte';
+  import Lookalikes from '$lib/ui/receive/Lookalikes.svelte';
+  import { DECISION_OPTIONS } from '$lib/ui/receive/options.ts';
+  import { dayAndTime } from '$lib/ui/format.ts';
+  import type { Inspection } from '$lib/core/inspect/score.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+  const view = $derived(data.view);
+  const lot = $derived(view.lot.received);
+  const name = $derived(view.candidates.map((each) => each.name).join(' or ') || 'Unidentified fish');
+  let levels = $state<Record<string, string>>({});
+  let decision = $state('accept');
+  let touched = $state(false);
+  let seen = $state.raw<{ score: Inspection; iceDays: number; recommended: string; rawShare: number } | null>(null);
+  const answered = $derived(view.sheet.attributes.filter(({ id }) => levels[id] !== undefined).length);
+  const decisionName = (value: string) => DECISION_OPTIONS.find((each) => each.value === value)?.name ?? value;
+  const names = $derived(Object.fromEntries(data.people.map((person) => [person.id, person.name])));
+
+  let turn = 0;
+  $effect(() => {
+    const asked = new URLSearchParams({ lot: view.lot.id, sheet: view.sheet.id });
+    for (const [id, level] of Object.entries(levels)) asked.set(`level-${id}`, level);
+    if (answered === 0) return;
+    const mine = ++turn;
+    const timer = setTimeout(async () => {
+      const answer = await fetch(`/api/v1/preview/inspection?${asked}`);
+      if (!answer.ok || mine !== turn) return;
+      seen = await answer.json();
+      // The sheet proposes until the person has decided.
+      if (!touched && seen && answered === view.sheet.attributes.length) decision = seen.recommended;
+    }, 120);
+    return () => clearTimeout(timer);
+  });
+  const share = (days: number) => Math.min(1, Math.max(0, days / (seen?.iceDays ?? 1)));
+</script>
+
+<svelte:head><title>Inspect {name} · Ember Tide</title></svelte:head>
+<h1>Inspect: {name}</h1>
+<p class="soft">
+  {view.lot.id} · {lot.form}, {lot.mass.typed} · from {lot.supplier}
+  {#if view.piece}· <a class="link" href="/piece/{view.piece}">the piece</a>{/if}
+  {#if lot.delivery}· <a class="link" href="/receive?delivery={lot.delivery}">delivery {lot.delivery}</a>{/if}
+</p>
+{#if !view.settled}
+  <Lookalikes {view} />
+{/if}
+<nav class="sheets no-print" aria-label="Sheet">
+  {#each view.sheets as sheet (sheet.id)}
+    <a href="/inspect/{view.lot.id}?sheet={sheet.id}" aria-current={sheet.id === view.sheet.id ? 'true' : undefined}
+      >{sheet.name}</a
+    >
+  {/each}
+</nav>
+
+{#key view.sheet.id}
+  <OperationForm
+    operation="inspect-lot"
+    subject={`${view.lot.id}:${view.sheet.id}`}
+    seen={view.version}
+    submit="Write the inspection down"
+    tone="ember"
+  >
+    <input type="hidden" name="lot" value={view.lot.id} />
+    <input type="hidden" name="sheet" value={view.sheet.id} />
+    <div class="two">
+      <div class="attributes">
+        {#each view.sheet.attributes as attribute (attribute.id)}
+          <fieldset>
+            <legend>{attribute.name} <span class="soft">weight {attribute.weight}</span></legend>
+            {#each attribute.levels as level, index (index)}
+              <label class="level">
+                <input
+                  type="radio"
+                  name="level-{attribute.id}"
+                  value={String(index)}
+                  bind:group={levels[attribute.id]}
+                />
+                <Guide drawing={attribute.guide} level={index} />
+                <span>{level.text}</span>
+                {#if level.settles}<small>{level.settles === 'send-back' ? 'ends it: send back' : 'ends raw use'}</small
+                  >{/if}
+              </label>
+            {/each}
+            <label class="level unseen-level">
+              <input type="radio" name="level-{attribute.id}" value="unseen" bind:group={levels[attribute.id]} />
+              <span>could not see</span>
+            </label>
+          </fieldset>
+        {/each}
+      </div>
+      <aside class="sheet" aria-live="polite">
+        <h2>What the sheet says</h2>
+        {#if seen}
+          <p class="figure">
+            {seen.score.iceDays.likely.toFixed(1)} <small>of {seen.iceDays} days on ice, by eye</small>
+          </p>
+          <p class="soft">
+            likely {seen.score.iceDays.low.toFixed(1)} to {seen.score.iceDays.high.toFixed(1)} d · {seen.score.points} of
+            {seen.score.most} points seen · {answered} of {view.sheet.attributes.length} looked at
+          </p>
+          <svg viewBox="0 0 400 34" preserveAspectRatio="none" aria-hidden="true">
+            <rect class="vessel" y="8" width="400" height="18" />
+            <rect
+              class="band"
+              y="8"
+              height="18"
+              x={400 * share(seen.score.iceDays.low)}
+              width={400 * (share(seen.score.iceDays.high) - share(seen.score.iceDays.low))}
+            />
+            <rect class="here" y="4" width="3" height="26" x={400 * share(seen.score.iceDays.likely) - 1.5} />
+            <rect class="end" y="0" width="2" height="34" x={400 * seen.rawShare} />
+          </svg>
+          <p class="soft small">The ember line ends raw service ({Math.round(seen.rawShare * 100)} % of its days).</p>
+          <p class="recommend" data-recommended={seen.recommended}>
+            It recommends: <b>{decisionName(seen.recommended)}</b>
+          </p>
+        {:else}<p class="soft">
+            Touch what you see, row by row. What cannot be seen counts as the worst it may be.
+          </p>{/if}
+        <fieldset class="decide">
+          <legend>You decide</legend>
+          {#each DECISION_OPTIONS as option (option.value)}
+            <label
+              ><input
+                type="radio"
+                name="decision"
+                value={option.value}
+                bind:group={decision}
+                onchange={() => (touched = true)}
+              />
+              {option.name}</label
+            >
+          {/each}
+        </fieldset>
+        <Field
+          name="reason"
+          label="Reason"
+          kind="long"
+          optional={decision === 'accept' && seen?.recommended === 'accept'}
+        />
+        <Field name="own" label="I answer for being looser than the sheet, or than before" kind="tick" />
+        <p class="caution">A score is no licence: no sheet sees parasites, histamine, toxins or germs.</p>
+      </aside>
+    </div>
+  </OperationForm>
+{/key}
+{#if view.lot.inspections.length > 0}
+  <section class="sheet before">
+    <h2>Inspected before</h2>
+    {#each view.lot.inspections as sheet (sheet.seq)}
+      <p>
+        {dayAndTime(sheet.at, data.house.zone)}, {names[sheet.by] ?? sheet.by}: {sheet.iceDays.likely.toFixed(1)} days on
+        ice by eye, {decisionName(sheet.decision).toLowerCase()}{sheet.decision === sheet.recommended
+          ? ''
+          : ` (the sheet said ${decisionName(sheet.recommended).toLowerCase()})`}{sheet.reason
+          ? `: ${sheet.reason}`
+          : ''}
+        <a class="link" href="/ledger?seq={sheet.seq}#e{sheet.seq}">entry {sheet.seq}</a>
+      </p>
+    {/each}
+  </section>
+{/if}
+
+<style>
+  .sheets {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.3rem 1rem;
+    margin: 0.6rem 0;
+  }
+  .sheets a {
+    min-height: 44px;
+    display: grid;
+    place-items: center;
+    color: var(--soft);
+  }
+  .sheets a[aria-current] {
+    color: var(--ink);
+    font-weight: 700;
+    border-bottom: 3px solid var(--water);
+  }
+  .two {
+    display: grid;
+    grid-template-columns: minmax(0, 1.9fr) minmax(290px, 1fr);
+    gap: 1.3rem;
+    align-items: start;
+  }
+  .attributes {
+    display: grid;
+    gap: 0.8rem;
+  }
+  .attributes fieldset {
+    display: grid;
+    grid-template-columns: repeat(4, minmax(0, 1fr)) minmax(0, 0.62fr);
+    gap: 0.4rem;
+  }
+  legend {
+    font-weight: 700;
+    padding-bottom: 0.2rem;
+  }
+  legend .soft {
+    font-weight: 400;
+    font-size: 0.9rem;
+  }
+  .level {
+    position: relative;
+    display: grid;
+    justify-items: center;
+    align-content: start;
+    gap: 0.15rem;
+    min-height: 96px;
+    padding: 0.4rem;
+    text-align: center;
+    font-size: 0.92rem;
+    line-height: 1.2;
+    background: var(--surface);
+    border: 1px solid var(--line);
+    border-radius: 3px;
+    cursor: pointer;
+  }
+  .level input {
+    position: absolute;
+    inset: 0;
+    opacity: 0;
+    width: 100%;
+    height: 100%;
+    cursor: pointer;
+  }
+  .level:has(input:checked) {
+    border: 3px solid var(--water-deep);
+    padding: calc(0.4rem - 2px);
+    background: var(--water-pale);
+  }
+  .level:has(input:focus-visible) {
+    outline: 3px solid var(--focus);
+    outline-offset: 2px;
+  }
+  .level small {
+    color: var(--ember);
+    font-weight: 600;
+  }
+  .unseen-level {
+    align-content: center;
+    border-style: dashed;
+    color: var(--soft);
+  }
+  aside {
+    position: sticky;
+    top: 1rem;
+    display: grid;
+    gap: 0.5rem;
+  }
+  aside svg {
+    width: 100%;
+    height: 34px;
+  }
+  .vessel {
+    fill: var(--sunk);
+  }
+  .band {
+    fill: var(--water);
+    fill-opacity: 0.55;
+  }
+  .here {
+    fill: var(--ink);
+  }
+  .end {
+    fill: var(--ember);
+  }
+  .small {
+    font-size: 0.9rem;
+  }
+  .recommend {
+    font-size: 1.15rem;
+  }
+  .decide label {
+    display: flex;
+    gap: 0.6rem;
+    align-items: center;
+    min-height: 48px;
+  }
+  .decide input {
+    width: 24px;
+    height: 24px;
+  }
+  .before {
+    margin-top: 1rem;
+  }
+  @media (max-width: 1000px) {
+    .two {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    aside {
+      position: static;
+    }
+  }
+  @media (max-width: 620px) {
+    .attributes fieldset {
+      grid-template-columns: repeat(2, minmax(0, 1fr));
+    }
+  }
+</style>

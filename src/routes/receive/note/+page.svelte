@@ -1,0 +1,218 @@
+<script lang="ts">
+  import { enhance } from '$app/forms';
+  import { untrack } from 'svelte';
+  import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import Field from '$lib/ui/controls/Field.svelte';
+  import { SOURCE_OPTIONS, COMMERCIAL_OPTIONS } from '$lib/ui/receive/options.ts';
+  import type { PageProps } from './$types';
+
+  let { data, form }: PageProps = $props();
+  type Read = { note: NonNullable<typeof form>['note']; trouble: string; given: Record<string, string> };
+  // A refused import answers with its own form; what was read before stays on the screen.
+  let read = $state.raw<Read | null>(untrack(() => (form && 'note' in form ? (form as unknown as Read) : null)));
+  $effect(() => {
+    if (form && 'note' in form) read = form as unknown as Read;
+  });
+  const note = $derived(read?.note ?? null);
+  const given = $derived(read?.given ?? {});
+  let reading = $state(false);
+  const targets = $derived([
+    { value: '', name: 'leave it out' },
+    ...data.fields.flatMap(({ field, label, units }) =>
+      units.length > 0
+        ? units.map((unit) => ({ value: `${field}:${unit}`, name: `${label}, ${unit}` }))
+        : [{ value: field, name: label }]
+    )
+  ]);
+</script>
+
+<h1>Take in a delivery note</h1>
+<p class="soft">
+  A table with headings: CSV, with commas, semicolons or tabs. It is read here first; nothing is written until you say
+  so.
+</p>
+<form
+  method="POST"
+  action="?/read"
+  enctype="multipart/form-data"
+  class="sheet read"
+  use:enhance={() => {
+    reading = true;
+    return async ({ update }) => {
+      reading = false;
+      await update({ reset: false });
+    };
+  }}
+>
+  <div class="row">
+    <label class="file"><b>The file</b> <input type="file" name="note" accept=".csv,.tsv,.txt,text/csv" /></label>
+    <Field name="supplier" label="Supplier, where the note names none" value={given.supplier ?? ''} optional />
+    <Field
+      name="source"
+      label="Wild or farmed, where not said"
+      kind="choice"
+      options={[{ value: '', name: 'nobody said' }, ...SOURCE_OPTIONS.slice(0, 2)]}
+      value={given.source ?? ''}
+    />
+    <Field
+      name="commercial"
+      label="Commercial source"
+      kind="choice"
+      options={[{ value: '', name: 'nobody said' }, ...COMMERCIAL_OPTIONS.slice(0, 2)]}
+      value={given.commercial ?? 'yes'}
+    />
+    <Field
+      name="dateOrder"
+      label="Days are written"
+      kind="choice"
+      options={[
+        { value: 'iso', name: '2026-03-09' },
+        { value: 'dmy', name: '9.3.2026, day first' },
+        { value: 'mdy', name: '3/9/2026, month first' }
+      ]}
+      value={given.dateOrder ?? 'iso'}
+    />
+    <Field
+      name="decimal"
+      label="Decimals"
+      kind="choice"
+      options={[
+        { value: '', name: 'find out' },
+        { value: '.', name: '2.4' },
+        { value: ',', name: '2,4' }
+      ]}
+      value={given.decimal ?? ''}
+    />
+  </div>
+  <label class="paste"
+    ><span><b>Or paste it</b></span>
+    <textarea name="text" rows={note ? 3 : 7} spellcheck="false" value={given.text ?? ''}></textarea></label
+  >
+  <input type="hidden" name="fileName" value={given.fileName ?? ''} />
+  {#if note}
+    <fieldset>
+      <legend>
+        What each column is{note.remembered ? ' (as it was read the last time)' : ''}
+      </legend>
+      <div class="row">
+        {#each note.headings as heading (heading)}
+          <Field
+            name="column {heading}"
+            label={heading}
+            kind="choice"
+            options={targets}
+            value={note.columns[heading] ?? ''}
+          />
+        {/each}
+      </div>
+    </fieldset>
+  {/if}
+  {#if read?.trouble}<p class="trouble" role="alert">{read.trouble}</p>{/if}
+  <button class="go" disabled={reading}>{reading ? 'Reading …' : note ? 'Read it again' : 'Read it'}</button>
+</form>
+
+{#if note}
+  <section class="sheet" aria-live="polite">
+    <h2>
+      {note.good} rows can be taken in{note.bad > 0 ? `, ${note.bad} are broken` : ''}
+    </h2>
+    <div class="scroll">
+      <table class="plain">
+        <thead>
+          <tr>
+            <th scope="col">Row</th>
+            {#each note.headings as heading (heading)}<th scope="col">{heading}</th>{/each}
+          </tr>
+        </thead>
+        <tbody>
+          {#each [...note.rows].sort((a, b) => Number(b.troubles.length > 0) - Number(a.troubles.length > 0) || a.row - b.row) as row (row.row)}
+            <tr class:broken={row.troubles.length > 0} data-row={row.row}>
+              <td>{row.row}</td>
+              {#each note.headings as heading, index (heading)}<td>{row.cells[index] ?? ''}</td>{/each}
+            </tr>
+            {#if row.troubles.length > 0}
+              <tr class="why"
+                ><td></td><td colspan={note.headings.length}>
+                  {#each row.troubles as trouble, index (index)}<p>{trouble}</p>{/each}
+                </td></tr
+              >
+            {/if}
+          {/each}
+        </tbody>
+      </table>
+    </div>
+    <OperationForm operation="import-note" submit="Take them in" tone="ember">
+      {#each ['text', 'fileName', 'decimal', 'dateOrder', 'supplier', 'source', 'commercial', 'columns'] as name (name)}
+        <input type="hidden" {name} value={given[name] ?? ''} />
+      {/each}
+      {#if note.bad > 0}
+        <Field
+          name="goodOnly"
+          label="Take the {note.good} good rows, and leave the {note.bad} broken ones"
+          kind="tick"
+        />
+      {/if}
+    </OperationForm>
+  </section>
+{/if}
+
+<style>
+  .read {
+    display: grid;
+    gap: 0.8rem;
+    margin: 0.8rem 0;
+  }
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
+    gap: 0.7rem;
+    align-items: end;
+  }
+  .file input {
+    min-height: 48px;
+    width: 100%;
+    padding: 0.5rem;
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+  }
+  .paste {
+    display: grid;
+    gap: 0.2rem;
+  }
+  textarea {
+    font-family: ui-monospace, monospace;
+    font-size: 0.9rem;
+    background-color: var(--surface);
+    color: var(--ink);
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+  }
+  legend {
+    font-weight: 700;
+    padding-bottom: 0.3rem;
+  }
+  .go {
+    justify-self: start;
+    min-height: 48px;
+    padding: 0 1.2rem;
+    font-weight: 600;
+    border: 1px solid var(--water-deep);
+    border-radius: 3px;
+    background: var(--surface);
+  }
+  .scroll {
+    overflow-x: auto;
+    margin: 0.5rem 0 0.9rem;
+  }
+  table {
+    min-width: 46rem;
+  }
+  .broken td {
+    background: var(--ember-wash);
+  }
+  .why td {
+    border-top: 0;
+    color: var(--ember);
+    font-weight: 600;
+  }
+</style>
