@@ -164,6 +164,40 @@ export const cureStart = (hours: number, lasts: number) => {
   });
 };
 
+/** A sheet that read so many days on ice off the fish. */
+export const inspection = (
+  hours: number,
+  { likely, decision = 'accept', reason = '' }: { likely: number; decision?: LotBody['decision']; reason?: string }
+) =>
+  event(
+    'lot.inspected',
+    hours,
+    {
+      sheet: 'fillet',
+      version: 't',
+      answers: {},
+      points: 0,
+      most: 1,
+      iceDays: { low: Math.max(0, likely - 1), likely, high: likely + 1 },
+      recommended: 'accept',
+      decision,
+      reason,
+      owned: false,
+      note: '',
+      pins
+    },
+    { subject: 'lot:L' }
+  );
+/** Somebody answers for a finding on the four raw routes, or on those named. */
+export const owns = (
+  code: string,
+  {
+    routes = ['raw', 'cured', 'acid', 'seared'],
+    until = null,
+    hours = 0.2
+  }: Partial<BodyOf<'exception.owned'>> & { hours?: number } = {}
+) => event('exception.owned', hours, { code, routes, reason: 'because I looked', until, pins });
+
 export interface Case {
   lot?: Partial<LotBody>;
   papers?: readonly RecordEvent[];
@@ -171,10 +205,18 @@ export interface Case {
 }
 export function lineageOf({ lot = {}, papers = [], events = [] }: Case): Lineage {
   const body = { ...LOT, ...lot };
+  const all = [...papers, ...events];
+  const ofLot = ({ subject }: RecordEvent) => subject === 'lot:L';
   return {
     lotId: 'L',
-    lot: [event('lot.received', 0, body, { subject: 'lot:L', seq: 0 }), ...papers],
-    pieces: [{ id: 'P', events: [event('piece.made', 0, made(body.form), { seq: 0 }), ...events] }]
+    // What speaks of the lot and what speaks of the piece may be given in one list.
+    lot: [event('lot.received', 0, body, { subject: 'lot:L', seq: 0 }), ...all.filter(ofLot)],
+    pieces: [
+      {
+        id: 'P',
+        events: [event('piece.made', 0, made(body.form), { seq: 0 }), ...all.filter((each) => !ofLot(each))]
+      }
+    ]
   };
 }
 /** The verdict some hours after the start. */

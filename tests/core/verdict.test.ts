@@ -1,18 +1,11 @@
 import { expect } from 'chai';
-import fc from 'fast-check';
-import { SPECIES } from '../../src/lib/core/fish/species.ts';
-import type { RecordEvent } from '../../src/lib/core/record/events.ts';
-import { RAW_ROUTES, ROUTES, isWider, type Route, type WindowState } from '../../src/lib/core/rules/window.ts';
 import { verdict } from '../../src/lib/core/rules/verdict.ts';
 import {
-  DAY,
   HOUR,
   HOUSE,
-  LOT,
   START,
   ask,
   celsius,
-  codes,
   cureStart,
   event,
   freezeEnd,
@@ -22,29 +15,10 @@ import {
   lineageOf,
   paper,
   readEvery,
-  stateOf,
   typed,
   type Case
 } from './build.ts';
-
-const chilled = paper({ type: 'chill-record' });
-const feed = (more = {}) => paper({ type: 'feed-statement', formulatedFeed: true, ...more });
-const fullFeed = feed({ fromEmbryos: true, noHazardVerified: true });
-const char: Case['lot'] = { species: 'arctic-char', source: 'farmed', farmSystem: 'land-based', water: 'sea' };
-const statement = (c: number, hours: number, solidAt35 = false) =>
-  paper({ type: 'freezing-statement', frozenAt: celsius(c), frozenFor: typed(hours * 3600, 'h'), solidAt35 });
-const cleared = paper({ type: 'area-document', areaCleared: true });
-
-interface Golden {
-  /** The rule it exercises, as a food-safety person would say it. */
-  name: string;
-  of: Case;
-  at: number;
-  profile?: string;
-  route?: Route;
-  want: WindowState;
-  code?: string;
-}
+import { char, chilled, cleared, feed, fullFeed, runGolden, statement, type Golden } from './golden.ts';
 
 const wild: Case = { lot: { species: 'halibut' } };
 const frozenWeek = [freezeStart(1), ...readEvery(3, 171, 24, -22)];
@@ -650,18 +624,12 @@ const GOLDEN: Golden[] = [
   }
 ];
 
-describe('golden verdicts', () => {
+describe('golden verdicts: freezing, papers, temperature, days', () => {
   it('are many, and name each profile', () => {
     expect(GOLDEN.length).to.be.greaterThan(60);
     expect(new Set(GOLDEN.map(({ profile = 'us-fc' }) => profile))).to.deep.equal(new Set(['us-fc', 'eu']));
   });
-  for (const { name, of, at, profile, route = 'raw', want, code } of GOLDEN) {
-    it(`${name}: ${route} is ${want}`, () => {
-      const seen = ask(of, at, profile);
-      expect(stateOf(seen, route), codes(seen).join(' ')).to.equal(want);
-      if (code) expect(codes(seen)).to.include(code);
-    });
-  }
+  runGolden(GOLDEN);
 });
 
 describe('what was known then', () => {
@@ -682,141 +650,5 @@ describe('what was known then', () => {
       ask({ events }, 200, 'us-fc', { ...HOUSE, countFromCore }).windows[0]!.opens!;
     expect(opens(true)).to.be.greaterThan(opens(false));
     expect(opens(false)).to.equal(START + 170 * HOUR);
-  });
-});
-
-const anyLot = fc.record({
-  species: fc.constantFrom(...SPECIES.map(({ id }) => id)),
-  form: fc.constantFrom('whole' as const, 'fillet' as const, 'block' as const),
-  source: fc.constantFrom('wild' as const, 'farmed' as const, 'unknown' as const),
-  farmSystem: fc.constantFrom(null, 'land-based' as const, 'other' as const),
-  water: fc.constantFrom('sea' as const, 'fresh' as const, 'unknown' as const),
-  commercial: fc.constantFrom('yes' as const, 'no' as const, 'unknown' as const),
-  caughtOn: fc.constantFrom(null, '2026-03-08', '2026-03-02'),
-  core: fc.constantFrom(null, celsius(1), celsius(7)),
-  frozen: fc.boolean(),
-  decision: fc.constantFrom('accept' as const, 'cooked-only' as const, 'hold-freeze' as const)
-});
-const anyPapers = fc.subarray([
-  chilled,
-  feed(),
-  fullFeed,
-  statement(-20, 168),
-  statement(-35, 15, true),
-  cleared,
-  paper({ type: 'shellfish-tag' })
-]);
-const history: RecordEvent[] = [
-  freezeStart(2),
-  ...readEvery(6, 200, 20, -22),
-  freezeEnd(201),
-  event('cold.read', 210, { reading: celsius(2), place: '' }),
-  cureStart(215, 20),
-  event('cure.ended', 236, { massAfter: null, note: '' })
-];
-const anyCase = fc.record({
-  lot: anyLot,
-  papers: anyPapers,
-  events: fc.integer({ min: 0, max: history.length }).map((n) => history.slice(0, n))
-});
-const anyHour = fc.integer({ min: 0, max: 300 });
-const anyProfile = fc.constantFrom('us-fc', 'eu');
-const adverse: RecordEvent[] = [
-  event('cold.read', 205, { reading: celsius(12), place: '' }),
-  freezeRead(100, -10),
-  event('piece.discarded', 220, { reason: 'dropped', mass: null }),
-  holdStart(208)
-];
-
-describe('laws of the verdict', () => {
-  it('taking a paper away never widens a window', () => {
-    fc.assert(
-      fc.property(anyCase, anyHour, anyProfile, fc.nat(), (of, hour, profile, which) => {
-        fc.pre(of.papers.length > 0);
-        const fewer = { ...of, papers: of.papers.filter((_, index) => index !== which % of.papers.length) };
-        const before = ask(of, hour, profile);
-        ask(fewer, hour, profile).windows.forEach((window, index) =>
-          expect(isWider(before.windows[index]!, window)).to.equal(false)
-        );
-      }),
-      { numRuns: 2000 }
-    );
-  });
-  it('an adverse fact never widens a window', () => {
-    fc.assert(
-      fc.property(anyCase, anyHour, anyProfile, fc.constantFrom(...adverse), (of, hour, profile, fact) => {
-        const before = ask(of, hour, profile);
-        const after = ask({ ...of, events: [...of.events, fact] }, hour, profile);
-        after.windows.forEach((window, index) => {
-          expect(isWider(before.windows[index]!, window), `${fact.kind} ${window.route}`).to.equal(false);
-        });
-      }),
-      { numRuns: 2000 }
-    );
-  });
-  it('once closed, time alone never reopens it', () => {
-    fc.assert(
-      fc.property(anyCase, anyHour, fc.integer({ min: 1, max: 500 }), (of, hour, later) => {
-        const hours = 300 + hour;
-        const before = ask(of, hours);
-        const after = ask(of, hours + later);
-        before.windows.forEach(({ state, route }) => {
-          if (state === 'closed') expect(stateOf(after, route)).to.equal('closed');
-          if (state === 'never') expect(stateOf(after, route)).to.equal('never');
-        });
-      }),
-      { numRuns: 1000 }
-    );
-  });
-  it('the order of writing down does not matter, and the same question has the same answer', () => {
-    fc.assert(
-      fc.property(anyCase, anyHour, (of, hour) => {
-        const turned = { ...of, papers: [...of.papers].reverse(), events: [...of.events].reverse() };
-        const plain = ask(of, hour).windows.map(({ state, opens, closes }) => ({ state, opens, closes }));
-        expect(ask(turned, hour).windows.map(({ state, opens, closes }) => ({ state, opens, closes }))).to.deep.equal(
-          plain
-        );
-        expect(ask(of, hour)).to.deep.equal(ask(of, hour));
-      }),
-      { numRuns: 500 }
-    );
-  });
-  it('every reason has a citation, and a raw window never opens without a parasite reason that stands', () => {
-    fc.assert(
-      fc.property(anyCase, anyHour, anyProfile, (of, hour, profile) => {
-        const seen = ask(of, hour, profile);
-        seen.reasons.forEach(({ rule, routes }) => {
-          expect(rule.citation).to.not.equal('');
-          expect(routes.length).to.be.greaterThan(0);
-        });
-        for (const route of RAW_ROUTES) {
-          if (!['open', 'ebbing'].includes(stateOf(seen, route))) continue;
-          const stands = seen.reasons.some(
-            ({ hazard, effect }) => hazard === 'parasites' && (effect.kind === 'pass' || effect.kind === 'opens')
-          );
-          expect(stands, route).to.equal(true);
-        }
-      }),
-      { numRuns: 2000 }
-    );
-  });
-  it('a stricter house never widens', () => {
-    const strict = { ...HOUSE, dateMarkDays: 3, rawShareOfIceDays: 0.2, strictAccuracy: true, countFromCore: true };
-    const plain = { ...HOUSE, countFromCore: false };
-    fc.assert(
-      fc.property(anyCase, anyHour, anyProfile, (of, hour, profile) => {
-        const before = ask(of, hour, profile, plain);
-        ask(of, hour, profile, strict).windows.forEach((window, index) =>
-          expect(isWider(before.windows[index]!, window)).to.equal(false)
-        );
-      }),
-      { numRuns: 1000 }
-    );
-  });
-  it('answers for every species in the catalogue, all five routes', () => {
-    for (const { id } of SPECIES)
-      expect(ask({ lot: { ...LOT, species: id } }, 1).windows.map(({ route }) => route)).to.deep.equal([...ROUTES]);
-    expect(SPECIES.length).to.be.greaterThan(50);
-    expect(DAY).to.equal(24 * HOUR);
   });
 });

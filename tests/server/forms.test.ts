@@ -86,7 +86,7 @@ describe('the verdict at the door', () => {
 
 describe('what the screens are given', () => {
   const store = openStore(':memory:');
-  seedDemo(store, NOON);
+  before(() => seedDemo(store, NOON));
   const clock = movableClock(NOON, true);
   const app = { store, clock } as unknown as App;
   after(() => store.close());

@@ -42,6 +42,7 @@ export function doorVerdict(app: App, input: z.infer<typeof doorFields>) {
     identified: null,
     tags: [],
     decision: { ...stamp, decision: input.decision, reason: '' },
+    decisions: [{ ...stamp, decision: input.decision, reason: '' }],
     species: input.species === UNIDENTIFIED ? input.candidates : [input.species],
     received: {
       ...stamp,

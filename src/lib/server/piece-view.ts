@@ -8,6 +8,7 @@ import { judgeRun } from '../core/rules/hazards/parasites.ts';
 import { profileById, profilesOf } from '../core/rules/profiles/index.ts';
 import { contextsOf, foldLineage, judge, verdict, type Verdict } from '../core/rules/verdict.ts';
 import { readInstant } from '../core/service/day.ts';
+import { missingWord } from '../words/findings.ts';
 import type { App } from './app.ts';
 import { allergensOfLot, noticeOf } from './declarations.ts';
 import { candidatesOfLot } from './lot-species.ts';
@@ -108,7 +109,7 @@ export function pieceView(app: App, pieceId: string, at?: number, knownAt?: numb
         seq,
         by,
         at: when,
-        what: `answers for “${code}” on ${routes.join(', ')}`,
+        what: `answers for ${missingWord(code)} (${routes.join(', ')})`,
         reason,
         exception: true
       }))

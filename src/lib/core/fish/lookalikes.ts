@@ -15,6 +15,9 @@ export interface MarkDrawing {
   readonly band?: boolean;
   readonly scutes?: boolean;
   readonly flat?: 'left' | 'right';
+  /** Spines along the back, and an eye larger than its kin's. */
+  readonly spiny?: boolean;
+  readonly largeEye?: boolean;
   readonly line?: 'straight' | 'arched' | 'wavy';
 }
 
@@ -53,7 +56,7 @@ export const LOOKALIKES: readonly LookalikeGroup[] = [
       },
       {
         species: 'bigeye',
-        drawing: tuna(0.26, { depth: 0.31 }),
+        drawing: tuna(0.26, { depth: 0.31, largeEye: true }),
         marks: ['large eye, deep body', 'finlets yellow with a dark edge, fins not drawn out']
       },
       {
@@ -119,17 +122,17 @@ export const LOOKALIKES: readonly LookalikeGroup[] = [
     members: [
       {
         species: 'snapper',
-        drawing: { depth: 0.36, tail: 'square' },
+        drawing: { depth: 0.36, tail: 'square', spiny: true, line: 'straight' },
         marks: ['pointed fins, dog teeth', 'side line unbroken, cheek scaled']
       },
       {
         species: 'sea-bream',
-        drawing: { depth: 0.42, tail: 'forked', spots: 'pale' },
+        drawing: { depth: 0.44, tail: 'forked', spots: 'pale', spiny: true },
         marks: ['steep forehead, molars for shells', 'blue specks or a gold band between the eyes']
       },
       {
         species: 'rockfish',
-        drawing: { depth: 0.36, tail: 'round' },
+        drawing: { depth: 0.36, tail: 'round', spiny: true, largeEye: true },
         marks: ['spines on the cheek and head', 'large eye, mouth turned up']
       }
     ]

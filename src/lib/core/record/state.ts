@@ -2,6 +2,7 @@ import { EmberError } from '../errors.ts';
 import { DEFAULT_PREFERENCES } from '../measure/units.ts';
 import { DEFAULT_RAW_SHARE_OF_ICE_DAYS } from '../fish/freshness.ts';
 import type { HouseSpeciesBook } from '../fish/house-species.ts';
+import { STRICTNESS, type Decision } from '../inspect/score.ts';
 import type { HouseSheet } from '../inspect/sheets.ts';
 import type { HouseProfile } from '../rules/profiles/house.ts';
 import { effectiveEvents } from './amend.ts';
@@ -40,6 +41,7 @@ export interface Hold extends Stamped {
 }
 export type Evidence = Stamped & BodyOf<'evidence.attached'>;
 
+export type LotDecision = Stamped & { readonly decision: Decision; readonly reason: string };
 export type LotInspection = Stamped & BodyOf<'lot.inspected'>;
 export type OwnedException = Stamped & BodyOf<'exception.owned'>;
 
@@ -51,7 +53,9 @@ export interface LotState {
   readonly identified: (Stamped & BodyOf<'lot.identified'>) | null;
   readonly tags: readonly (Stamped & BodyOf<'tag.closed'>)[];
   /** What was decided last, and why. */
-  readonly decision: Stamped & { readonly decision: BodyOf<'lot.received'>['decision']; readonly reason: string };
+  readonly decision: LotDecision;
+  /** Every decision in force: a stricter one joins those before it, a looser one (owned) takes their place. */
+  readonly decisions: readonly LotDecision[];
   /** Species it is, or may be: one where it is settled, none where nobody could say. */
   readonly species: readonly string[];
   readonly lastSeq: number;
@@ -117,7 +121,11 @@ export function foldLot(id: string, events: readonly RecordEvent[], options: Fol
     else if (event.kind === 'tag.closed') tags.push({ ...stamp(event), ...event.body });
   }
   if (!received) return null;
-  const decided = inspections.at(-1) ?? received;
+  const decisions = [received, ...inspections].reduce<LotDecision[]>((before, { seq, at, by, decision, reason }) => {
+    const next = { seq, at, by, decision, reason };
+    const last = before.at(-1);
+    return last && STRICTNESS[decision] >= STRICTNESS[last.decision] ? [...before, next] : [next];
+  }, []);
   return {
     id,
     received,
@@ -125,7 +133,8 @@ export function foldLot(id: string, events: readonly RecordEvent[], options: Fol
     inspections,
     identified,
     tags,
-    decision: { seq: decided.seq, at: decided.at, by: decided.by, decision: decided.decision, reason: decided.reason },
+    decision: decisions.at(-1)!,
+    decisions,
     species: speciesOf(identified ?? received),
     lastSeq: lastSeqOf(events)
   };

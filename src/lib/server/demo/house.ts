@@ -3,6 +3,7 @@ import { businessDay, addDays, type HouseTime } from '../../core/service/day.ts'
 import { movableClock } from '../clock.ts';
 import { createExecutor } from '../operations/execute.ts';
 import { operationByName } from '../operations/registry.ts';
+import { demoPaper, morning } from './morning.ts';
 import type { Store } from '../store/store.ts';
 
 /** A made-up raw bar in a made-up harbour town: everybody and everything here is invented. */
@@ -60,12 +61,17 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
   const lots: Record<string, string> = {};
   const step = (hoursAgo: number, by: string, operation: string, input: () => Input, then?: Step['then']) =>
     steps.push({ hoursAgo, by, operation, input, then });
-  const receive = (name: string, hoursAgo: number, by: string, input: Input) =>
+  const receive = (name: string, hoursAgo: number, by: string, input: Input | (() => Input)) =>
     step(
       hoursAgo,
       by,
       'receive-lot',
-      () => ({ commercial: 'yes', water: 'sea', decision: 'accept', ...input }),
+      () => ({
+        commercial: 'yes',
+        water: 'sea',
+        decision: 'accept',
+        ...(typeof input === 'function' ? input() : input)
+      }),
       (result) => {
         lots[name] = String(result.lot);
         pieces[name] = String(result.piece);
@@ -92,6 +98,16 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
     note: 'slurry ice aboard'
   };
 
+  const { hash: statement } = store.files.put(
+    demoPaper([
+      'Skarnes Tank Farm',
+      'Feed statement FS-2291',
+      'Pelleted feed, no live parasites. Invented for a demo.'
+    ]),
+    'application/pdf',
+    clock.now()
+  );
+
   // Char: paper in order, filleted, one side in a weighed cure that will be ready after tonight's service has begun.
   receive('char', 50, 'p1', {
     species: 'arctic-char',
@@ -116,7 +132,9 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
     expiresOn: addDays(daysAgo(0), 200),
     formulatedFeed: true,
     fromEmbryos: true,
-    noHazardVerified: true
+    noHazardVerified: true,
+    file: statement,
+    fileName: 'feed-statement-FS-2291.pdf'
   });
   divide('char', 'char-side', 44, { name: 'Char side, skin on', form: 'fillet', mass: grams(870), thickness: '28 mm' });
   divide('char', 'char-side-2', 43.8, {
@@ -435,6 +453,8 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
     mass: grams(340)
   });
   on('turbot-old', 189, 'p1', 'discard-piece', { reason: 'frame and head to stock' });
+
+  morning({ step, receive, paper, daysAgo, grams, celsius, lots, pieces });
 
   for (const { hoursAgo, by, operation, input, then } of steps.sort((a, b) => b.hoursAgo - a.hoursAgo)) {
     clock.moveTo(startedAt - hoursAgo * 3600_000, true);

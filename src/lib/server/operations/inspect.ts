@@ -132,8 +132,8 @@ export const identifyLot = operation({
   subject: (input) => `lot:${input.lot}`,
   run({ store, house, now }, input) {
     const lot = store.projections.lot(input.lot);
-    if (lot.species.length === 1 && lot.received.species !== UNIDENTIFIED) {
-      throw new EmberError('record.not-allowed-now', { field: 'lot', seen: 'identified; amend its receipt instead' });
+    if (lot.species.length === 1) {
+      throw new EmberError('record.not-allowed-now', { field: 'lot', seen: 'identified already; amend that entry' });
     }
     const candidates = input.species === UNIDENTIFIED ? input.candidates : [];
     const named = input.species === UNIDENTIFIED ? candidates : [input.species];

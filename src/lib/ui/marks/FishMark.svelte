@@ -14,7 +14,13 @@
     square: 'M114 44 L136 26 V62 Z',
     round: 'M114 44 L128 28 Q146 44 128 60 Z'
   };
-  const columns = [30, 42, 54, 66, 78, 90];
+  const columns = [42, 51, 60, 69, 78, 90];
+  /** The back fin: a row of spines, or a soft sail. */
+  const back = $derived(
+    drawing.spiny
+      ? `M40 ${44 - edge(40)} ${[44, 50, 56, 62, 68, 74].map((x) => `L${x} ${44 - edge(x) - 9} L${x + 3} ${44 - edge(x + 3) - 2}`).join(' ')} L92 ${44 - edge(92)}`
+      : `M52 ${44 - edge(52)} Q60 ${44 - edge(60) - 12} 66 ${44 - edge(66) - 7} L94 ${44 - edge(94)}`
+  );
   const lines = $derived({
     straight: 'M22 44 H112',
     arched: `M22 ${44 - half * 0.4} Q36 ${44 - half * 0.9} 54 44 L112 44`,
@@ -23,6 +29,10 @@
 </script>
 
 <svg viewBox="0 0 152 88" aria-hidden="true">
+  {#if !drawing.flat}
+    <path class="sail" d={back} />
+    <path class="sail" d="M74 {44 + edge(74)} q6 9 12 6 l6 {-edge(74) + edge(92) - 6}" />
+  {/if}
   <path
     class="body"
     d="M8 44 Q34 {top - 2} 66 {top} Q98 {top + half * 0.3} 114 44 Q98 {bottom - half * 0.3} 66 {bottom} Q34 {bottom +
@@ -79,7 +89,8 @@
     <circle class="eye" cx={drawing.flat === 'left' ? 18 : 22} cy="36" r="2.6" />
     <circle class="eye" cx={drawing.flat === 'left' ? 22 : 18} cy="47" r="2.6" />
   {:else}
-    <circle class="eye" cx="20" cy="40" r="3" />
+    <circle class="eye" cx="21" cy="40" r={drawing.largeEye ? 4.6 : 2.8} />
+    <path class="fine" d="M9 45 q5 2 9 1" />
     <path class="fine" d="M30 34 Q35 44 30 54" />
   {/if}
 </svg>
@@ -101,6 +112,11 @@
     fill: var(--water-pale);
     stroke: var(--ink);
     stroke-width: 1.8;
+  }
+  .sail {
+    fill: var(--surface);
+    stroke: var(--ink);
+    stroke-width: 1.2;
   }
   .mark {
     stroke: var(--ink);

@@ -125,7 +125,7 @@
 <style>
   svg {
     width: 100%;
-    max-width: 5.4rem;
+    max-width: 4.4rem;
     aspect-ratio: 72 / 56;
   }
   path,

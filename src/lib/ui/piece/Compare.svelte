@@ -71,6 +71,9 @@
 </details>
 
 <style>
+  .compare {
+    margin-top: 1rem;
+  }
   summary {
     cursor: pointer;
     font-weight: 700;

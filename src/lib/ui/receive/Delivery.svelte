@@ -42,7 +42,11 @@
             {#each lot.windows.filter(({ route }) => route === 'raw') as window (window.route)}
               <WindowLine {window} {now} warnSeconds={house.warnMinutes * 60} zone={house.zone} size={24} />
             {/each}
-            <span class="soft">{lot.missing.length > 0 ? `wants ${missingWord(lot.missing[0]!)}` : ''}</span>
+            <span class="soft"
+              >{lot.missing.length > 0 && lot.decision.decision !== 'send-back'
+                ? `wants ${missingWord(lot.missing[0]!)}`
+                : ''}</span
+            >
             <a class="act" href="/inspect/{lot.id}"
               >{lot.inspected ? `Inspected: ${lot.decision.decision.replaceAll('-', ' ')}` : 'Inspect'}</a
             >
@@ -104,7 +108,7 @@
   }
   li {
     display: grid;
-    grid-template-columns: minmax(9rem, 1.3fr) minmax(11rem, 1fr) minmax(0, 1fr) auto;
+    grid-template-columns: minmax(9rem, 1.3fr) 15rem minmax(0, 1fr) 14.5rem;
     gap: 0.3rem 0.9rem;
     align-items: center;
     border-top: 1px solid var(--line);

@@ -86,7 +86,9 @@
       {#each senses as { species: each, points } (each.id)}
         <button type="button" onclick={() => pick(each)}>
           <b>{each.name}</b> <i>{each.scientific[0]}</i>
-          {#each points as point (point)}<span>{differenceWord(point)}</span>{/each}
+          {#each points as point (point)}<span>{differenceWord(point)}</span>{:else}<span class="soft"
+              >nothing that sets it apart: origin and freezing decide</span
+            >{/each}
         </button>
       {/each}
     </div>

@@ -212,7 +212,7 @@
     justify-items: center;
     align-content: start;
     gap: 0.15rem;
-    min-height: 96px;
+    min-height: 84px;
     padding: 0.4rem;
     text-align: center;
     font-size: 0.92rem;

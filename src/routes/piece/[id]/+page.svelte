@@ -10,7 +10,6 @@
   import Exceptions from '$lib/ui/piece/Exceptions.svelte';
   import Papers from '$lib/ui/piece/Papers.svelte';
   import { lengthUnits, massUnits, temperatureUnits } from '$lib/ui/units.ts';
-  import { RAW_ROUTES } from '$lib/core/rules/window.ts';
   import { missingWord } from '$lib/words/findings.ts';
   import { allergenWord } from '$lib/words/notices.ts';
   import { kindWords } from '$lib/words/tasks.ts';
@@ -63,7 +62,7 @@
   </p>
 {/if}
 {#each view.owned as owned (owned.seq)}
-  <div class="trouble" data-owned={owned.seq}>
+  <div class="trouble owned" data-owned={owned.seq}>
     <p>
       <b>Owned exception.</b>
       {names[owned.by] ?? owned.by}
@@ -73,11 +72,14 @@
       >)
     </p>
     {#if owned.exception && !piece.gone}
-      <OperationForm operation="withdraw-exception" subject={piece.id} seen={piece.lastSeq} submit="Take it back">
-        <input type="hidden" name="piece" value={piece.id} />
-        <input type="hidden" name="exception" value={owned.seq} />
-        <Field name="reason" label="Why it is taken back" />
-      </OperationForm>
+      <details class="no-print">
+        <summary>Take it back</summary>
+        <OperationForm operation="withdraw-exception" subject={piece.id} seen={piece.lastSeq} submit="Take it back">
+          <input type="hidden" name="piece" value={piece.id} />
+          <input type="hidden" name="exception" value={owned.seq} />
+          <Field name="reason" label="Why it is taken back" />
+        </OperationForm>
+      </details>
     {/if}
   </div>
 {/each}
@@ -90,7 +92,7 @@
         <WindowLine {window} {now} warnSeconds={data.house.warnMinutes * 60} {zone} size={34} />
       {/each}
     </div>
-    {#if piece.cures.length === 0 && view.verdict.windows.some(({ route, state }) => RAW_ROUTES.includes(route) && state === 'open')}
+    {#if piece.cures.length === 0 && view.verdict.windows.some(({ route, state }) => route === 'raw' && state === 'open')}
       <p class="soft small">Cured, acid and seared open with raw: they are raw routes for parasites.</p>
     {/if}
     <h2 class="why">Why</h2>
@@ -106,7 +108,6 @@
       </label>
       <button>Ask</button>
     </form>
-    <Compare compare={data.compare} {now} warnSeconds={data.house.warnMinutes * 60} {zone} />
     <p class="soft small">
       Leaned on {view.verdict.pins.profile}, catalogue {view.verdict.pins.catalogue}, {view.verdict.pins.model}.
       Guidance only: your local code and licensed practice decide.
@@ -187,6 +188,8 @@
   </div>
 </div>
 
+<Compare compare={data.compare} {now} warnSeconds={data.house.warnMinutes * 60} {zone} />
+
 <style>
   .head {
     display: flex;
@@ -205,6 +208,9 @@
     grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
     gap: 1.2rem;
     align-items: start;
+  }
+  .owned {
+    margin-bottom: 0.8rem;
   }
   .windows {
     display: grid;

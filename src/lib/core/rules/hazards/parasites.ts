@@ -137,7 +137,7 @@ export const parasites: Hazard = (context) => {
   const { profile, species, lot } = context;
   const exempt = exemption(context);
   // Taken in to be frozen first: the house is stricter than any exemption, and only a freeze answers it.
-  const mustFreeze = lot.decision.decision === 'hold-freeze';
+  const mustFreeze = lot.decisions.some(({ decision }) => decision === 'hold-freeze');
   const found = mustFreeze ? frozen(context) : (exempt ?? frozen(context));
   const out: Reason[] = [];
   if (found) out.push(found);

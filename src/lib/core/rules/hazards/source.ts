@@ -3,7 +3,7 @@ import { RAW_ROUTES, type Reason } from '../window.ts';
 
 /** Where it came from, and what the person at the door decided. A person may always be stricter than the tool. */
 export const source: Hazard = (context) => {
-  const { received, decision } = context.lot;
+  const { received, decisions } = context.lot;
   const cited = context.profile.commercialSource;
   const evidence = [received.seq];
   const out: Reason[] = [];
@@ -39,24 +39,18 @@ export const source: Hazard = (context) => {
       })
     );
   }
-  const by = [decision.seq];
-  if (decision.decision === 'cooked-only') {
-    out.push(
-      reason(context, 'source', 'decision.cooked-only', { kind: 'never' }, cited, {
-        routes: RAW_ROUTES,
-        evidence: by,
-        seen: { by: decision.by, reason: decision.reason }
-      })
-    );
-  }
-  if (decision.decision === 'send-back') {
-    out.push(
-      reason(context, 'source', 'decision.sent-back', { kind: 'closes', at: decision.at }, cited, {
-        routes: ALL_ROUTES,
-        evidence: by,
-        seen: { by: decision.by, reason: decision.reason }
-      })
-    );
+  // A stricter decision joins the ones before it; each speaks for itself.
+  for (const { seq, at, by, decision, reason: why } of decisions) {
+    const rest = { evidence: [seq], seen: { by, reason: why } };
+    if (decision === 'cooked-only') {
+      out.push(
+        reason(context, 'source', 'decision.cooked-only', { kind: 'never' }, cited, { routes: RAW_ROUTES, ...rest })
+      );
+    } else if (decision === 'send-back') {
+      out.push(
+        reason(context, 'source', 'decision.sent-back', { kind: 'closes', at }, cited, { routes: ALL_ROUTES, ...rest })
+      );
+    }
   }
   if (context.susceptible || context.house.susceptibleGuests) {
     out.push(

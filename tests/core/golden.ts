@@ -1,0 +1,42 @@
+import { expect } from 'chai';
+import type { HouseState } from '../../src/lib/core/record/state.ts';
+import type { Route, WindowState } from '../../src/lib/core/rules/window.ts';
+import { ask, celsius, codes, HOUSE, paper, stateOf, typed, type Case } from './build.ts';
+
+export const chilled = paper({ type: 'chill-record' });
+export const feed = (more = {}) => paper({ type: 'feed-statement', formulatedFeed: true, ...more });
+export const fullFeed = feed({ fromEmbryos: true, noHazardVerified: true });
+export const char: Case['lot'] = {
+  species: 'arctic-char',
+  source: 'farmed',
+  farmSystem: 'land-based',
+  water: 'sea'
+};
+export const statement = (c: number, hours: number, solidAt35 = false) =>
+  paper({ type: 'freezing-statement', frozenAt: celsius(c), frozenFor: typed(hours * 3600, 'h'), solidAt35 });
+export const cleared = paper({ type: 'area-document', areaCleared: true });
+
+/** One row of a golden table: what is on record, what is asked, and what the rule says by hand. */
+export interface Golden {
+  /** The rule it exercises, as a food-safety person would say it. */
+  name: string;
+  of: Case;
+  /** Hours after the lot came in. */
+  at: number;
+  profile?: string;
+  house?: Partial<HouseState>;
+  route?: Route;
+  want: WindowState;
+  /** A finding that has to be among the reasons. */
+  code?: string;
+}
+
+export function runGolden(table: readonly Golden[]): void {
+  for (const { name, of, at, profile, house, route = 'raw', want, code } of table) {
+    it(`${name}: ${route} is ${want}`, () => {
+      const seen = ask(of, at, profile, { ...HOUSE, ...house });
+      expect(stateOf(seen, route), codes(seen).join(' ')).to.equal(want);
+      if (code) expect(codes(seen)).to.include(code);
+    });
+  }
+}

@@ -1,0 +1,172 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { SPECIES } from '../../src/lib/core/fish/species.ts';
+import type { RecordEvent } from '../../src/lib/core/record/events.ts';
+import { RAW_ROUTES, ROUTES, isWider } from '../../src/lib/core/rules/window.ts';
+import {
+  DAY,
+  HOUR,
+  HOUSE,
+  LOT,
+  ask,
+  celsius,
+  cureStart,
+  event,
+  freezeEnd,
+  freezeRead,
+  freezeStart,
+  holdStart,
+  inspection,
+  owns,
+  paper,
+  readEvery,
+  stateOf
+} from './build.ts';
+import { chilled, cleared, feed, fullFeed, statement } from './golden.ts';
+
+const anyLot = fc.record({
+  species: fc.constantFrom(...SPECIES.map(({ id }) => id), 'unidentified'),
+  candidates: fc.subarray(['sea-bream', 'snapper', 'skipjack', 'puffer'], { maxLength: 3 }),
+  form: fc.constantFrom('whole' as const, 'fillet' as const, 'block' as const),
+  source: fc.constantFrom('wild' as const, 'farmed' as const, 'unknown' as const),
+  farmSystem: fc.constantFrom(null, 'land-based' as const, 'other' as const),
+  water: fc.constantFrom('sea' as const, 'fresh' as const, 'unknown' as const),
+  commercial: fc.constantFrom('yes' as const, 'no' as const, 'unknown' as const),
+  caughtOn: fc.constantFrom(null, '2026-03-08', '2026-03-02'),
+  core: fc.constantFrom(null, celsius(1), celsius(7)),
+  frozen: fc.boolean(),
+  previouslyFrozen: fc.constantFrom('unknown' as const, 'yes' as const),
+  purpose: fc.constantFrom('sale' as const, 'own-table' as const),
+  roeRinsed: fc.boolean(),
+  decision: fc.constantFrom('accept' as const, 'cooked-only' as const, 'hold-freeze' as const)
+});
+const anyPapers = fc.subarray([
+  chilled,
+  feed(),
+  fullFeed,
+  statement(-20, 168),
+  statement(-35, 15, true),
+  cleared,
+  paper({ type: 'shellfish-tag' }),
+  paper({ type: 'licence' }),
+  owns('parasites.not-frozen'),
+  owns('temperature.arrived-warm')
+]);
+const history: RecordEvent[] = [
+  freezeStart(2),
+  ...readEvery(6, 200, 20, -22),
+  freezeEnd(201),
+  event('cold.read', 210, { reading: celsius(2), place: '' }),
+  cureStart(215, 20),
+  event('cure.ended', 236, { massAfter: null, note: '' })
+];
+const anyCase = fc.record({
+  lot: anyLot,
+  papers: anyPapers,
+  events: fc.integer({ min: 0, max: history.length }).map((n) => history.slice(0, n))
+});
+const anyHour = fc.integer({ min: 0, max: 300 });
+const anyProfile = fc.constantFrom('us-fc', 'eu', 'jp');
+const adverse: RecordEvent[] = [
+  event('cold.read', 205, { reading: celsius(12), place: '' }),
+  freezeRead(100, -10),
+  event('piece.discarded', 220, { reason: 'dropped', mass: null }),
+  holdStart(208),
+  inspection(3, { likely: 7, decision: 'cooked-only', reason: 'soft' }),
+  inspection(4, { likely: 4, decision: 'send-back', reason: 'sour' })
+];
+
+describe('laws of the verdict', () => {
+  it('taking a paper away never widens a window', () => {
+    fc.assert(
+      fc.property(anyCase, anyHour, anyProfile, fc.nat(), (of, hour, profile, which) => {
+        fc.pre(of.papers.length > 0);
+        const fewer = { ...of, papers: of.papers.filter((_, index) => index !== which % of.papers.length) };
+        const before = ask(of, hour, profile);
+        ask(fewer, hour, profile).windows.forEach((window, index) =>
+          expect(isWider(before.windows[index]!, window)).to.equal(false)
+        );
+      }),
+      { numRuns: 2000 }
+    );
+  });
+  it('an adverse fact never widens a window', () => {
+    fc.assert(
+      fc.property(anyCase, anyHour, anyProfile, fc.constantFrom(...adverse), (of, hour, profile, fact) => {
+        // Where the day of catch is not known, a sheet is the paper that stands in for it.
+        fc.pre(fact.kind !== 'lot.inspected' || of.lot.caughtOn !== null);
+        const before = ask(of, hour, profile);
+        const after = ask({ ...of, events: [...of.events, fact] }, hour, profile);
+        after.windows.forEach((window, index) => {
+          expect(isWider(before.windows[index]!, window), `${fact.kind} ${window.route}`).to.equal(false);
+        });
+      }),
+      { numRuns: 2000 }
+    );
+  });
+  it('once closed, time alone never reopens it', () => {
+    fc.assert(
+      fc.property(anyCase, anyHour, fc.integer({ min: 1, max: 500 }), (of, hour, later) => {
+        const hours = 300 + hour;
+        const before = ask(of, hours);
+        const after = ask(of, hours + later);
+        before.windows.forEach(({ state, route }) => {
+          if (state === 'closed') expect(stateOf(after, route)).to.equal('closed');
+          if (state === 'never') expect(stateOf(after, route)).to.equal('never');
+        });
+      }),
+      { numRuns: 1000 }
+    );
+  });
+  it('the order of writing down does not matter, and the same question has the same answer', () => {
+    fc.assert(
+      fc.property(anyCase, anyHour, (of, hour) => {
+        const turned = { ...of, papers: [...of.papers].reverse(), events: [...of.events].reverse() };
+        const plain = ask(of, hour).windows.map(({ state, opens, closes }) => ({ state, opens, closes }));
+        expect(ask(turned, hour).windows.map(({ state, opens, closes }) => ({ state, opens, closes }))).to.deep.equal(
+          plain
+        );
+        expect(ask(of, hour)).to.deep.equal(ask(of, hour));
+      }),
+      { numRuns: 500 }
+    );
+  });
+  it('every reason has a citation, and a raw window never opens without a parasite reason that stands', () => {
+    fc.assert(
+      fc.property(anyCase, anyHour, anyProfile, (of, hour, profile) => {
+        const seen = ask(of, hour, profile);
+        seen.reasons.forEach(({ rule, routes }) => {
+          expect(rule.citation).to.not.equal('');
+          expect(routes.length).to.be.greaterThan(0);
+        });
+        for (const route of RAW_ROUTES) {
+          if (!['open', 'ebbing'].includes(stateOf(seen, route))) continue;
+          const stands = seen.reasons.some(
+            ({ hazard, effect }) => hazard === 'parasites' && (effect.kind === 'pass' || effect.kind === 'opens')
+          );
+          expect(stands, route).to.equal(true);
+        }
+      }),
+      { numRuns: 2000 }
+    );
+  });
+  it('a stricter house never widens', () => {
+    const strict = { ...HOUSE, dateMarkDays: 3, rawShareOfIceDays: 0.2, strictAccuracy: true, countFromCore: true };
+    const plain = { ...HOUSE, countFromCore: false };
+    fc.assert(
+      fc.property(anyCase, anyHour, anyProfile, (of, hour, profile) => {
+        const before = ask(of, hour, profile, plain);
+        ask(of, hour, profile, strict).windows.forEach((window, index) =>
+          expect(isWider(before.windows[index]!, window)).to.equal(false)
+        );
+      }),
+      { numRuns: 1000 }
+    );
+  });
+  it('answers for every species in the catalogue, all five routes', () => {
+    for (const { id } of SPECIES)
+      expect(ask({ lot: { ...LOT, species: id } }, 1).windows.map(({ route }) => route)).to.deep.equal([...ROUTES]);
+    expect(SPECIES.length).to.be.greaterThan(50);
+    expect(DAY).to.equal(24 * HOUR);
+  });
+});
