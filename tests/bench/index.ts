@@ -12,6 +12,21 @@ import type { App } from '../../src/lib/server/app.ts';
 import { nowView } from '../../src/lib/server/views.ts';
 import { sha256 } from '../../src/lib/server/store/open.ts';
 import { draft } from '../../src/lib/server/store/record.ts';
+import { searchSpecies } from '../../src/lib/core/fish/search.ts';
+import { SPECIES } from '../../src/lib/core/fish/species.ts';
+import { foldLineage, judge } from '../../src/lib/core/rules/verdict.ts';
+import {
+  celsius,
+  event,
+  freezeEnd,
+  freezeStart,
+  HOUR,
+  HOUSE,
+  lineageOf,
+  paper,
+  readEvery,
+  START
+} from '../core/build.ts';
 import { CHAR, FEED, openTestHouse } from '../server/house.ts';
 
 interface Row {
@@ -84,6 +99,39 @@ add(
     0.5
   ),
   300,
+  'ms'
+);
+
+// A verdict from folded state: a thousand pieces with thirty events each, and twice as many.
+const judged = (count: number) => {
+  const states = Array.from({ length: count }, (_, index) => {
+    const at = START + 300 * HOUR;
+    const cold = Array.from({ length: 16 }, (__, hour) =>
+      event('cold.read', 210 + hour * 4 + index / count, { reading: celsius(1 + (hour % 3)), place: 'Drawer' })
+    );
+    const lineage = lineageOf({
+      lot: { species: index % 2 === 0 ? 'halibut' : 'atlantic-mackerel' },
+      papers: [paper({ type: 'chill-record' })],
+      events: [freezeStart(1), ...readEvery(4, 196, 16, -22), freezeEnd(201), ...cold]
+    });
+    return { ...foldLineage(lineage, at, at), house: HOUSE, at, knownAt: at };
+  });
+  return at(
+    times(30, 10, () => states.forEach((state) => judge(state))),
+    0.5
+  );
+};
+const thousand = judged(1000);
+add('1,000 pieces of 30 events judged from folded state', thousand, 50, 'ms');
+add('twice the pieces over once: growth', judged(2000) / thousand, 2.6, 'x');
+const names = SPECIES.flatMap(({ name, alsoCalled }) => [name, ...alsoCalled]);
+add(
+  'species search, worst of 400 names (a frame is 16.7 ms)',
+  at(
+    times(400, 40, (index) => searchSpecies(names[index % names.length]!.slice(0, 7))),
+    1
+  ),
+  16.7,
   'ms'
 );
 

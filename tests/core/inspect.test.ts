@@ -6,17 +6,8 @@ import { SPECIES } from '../../src/lib/core/fish/species.ts';
 import { DIALS, buildProfile, looserChanges } from '../../src/lib/core/rules/profiles/house.ts';
 import { PROFILES, profileById } from '../../src/lib/core/rules/profiles/index.ts';
 import { DIALS_WITH_WORDS } from '../../src/lib/words/dials.ts';
-import { EmberError } from '../../src/lib/core/errors.ts';
+import { troubleOf } from './measure.test.ts';
 
-const troubleOf = (run: () => unknown): EmberError => {
-  try {
-    run();
-  } catch (error) {
-    if (error instanceof EmberError) return error;
-    throw error;
-  }
-  throw new Error('nothing was thrown');
-};
 const sheet = (id: string): Sheet => SHEETS.find((each) => each.id === id)!;
 const all = (of: Sheet, level: number | null): Answers =>
   Object.fromEntries(of.attributes.map(({ id }) => [id, level]));

@@ -1,17 +1,8 @@
 import { expect } from 'chai';
-import { EmberError } from '../../src/lib/core/errors.ts';
 import { SPECIES } from '../../src/lib/core/fish/species.ts';
 import { guessColumns, noteDay, readRow, speciesFromNote, type NoteOptions } from '../../src/lib/core/receive/note.ts';
+import { troubleOf } from './measure.test.ts';
 
-const troubleOf = (run: () => unknown): EmberError => {
-  try {
-    run();
-  } catch (error) {
-    if (error instanceof EmberError) return error;
-    throw error;
-  }
-  throw new Error('nothing was thrown');
-};
 const options = (more: Partial<NoteOptions> = {}): NoteOptions => ({
   columns: { Fish: 'species', Weight: 'mass:kg', Caught: 'caughtOn', Temp: 'core:°C', Price: 'price' },
   decimal: '.',

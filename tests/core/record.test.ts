@@ -2,9 +2,9 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { canonical, canonicalEnvelope } from '../../src/lib/core/record/canonical.ts';
 import { effectiveEvents } from '../../src/lib/core/record/amend.ts';
-import { EVENT_KINDS, checkBody, upcast, type RecordEvent } from '../../src/lib/core/record/events.ts';
+import { EVENT_KINDS, checkBody, readEvent, upcast, type RecordEvent } from '../../src/lib/core/record/events.ts';
 import { foldHouse, foldLot, foldPiece } from '../../src/lib/core/record/state.ts';
-import { HOUR, START, celsius, event, freezeRead, freezeStart, lineageOf, typed } from './build.ts';
+import { HOUR, LOT, PAPER, START, celsius, event, freezeRead, freezeStart, lineageOf, typed } from './build.ts';
 import { troubleOf } from './measure.test.ts';
 
 const amend = (
@@ -156,5 +156,39 @@ describe('folding', () => {
   });
   it('a house nobody has set stands in UTC and is strict about the core', () => {
     expect(foldHouse([])).to.include({ zone: 'UTC', countFromCore: true, lastSeq: 0 });
+  });
+});
+
+describe('entries of the first version', () => {
+  const stored = (kind: string, body: unknown, version = 1) => ({
+    seq: 1,
+    happened: START,
+    recorded: START,
+    actor: 'p1',
+    kind,
+    subject: 'lot:L',
+    version,
+    body: JSON.stringify(body),
+    prev: '',
+    hash: ''
+  });
+  it('are read as the second, and are whole by its shape', () => {
+    const { candidates, faoArea, purpose, landedOn, gear, killing, count, cases, ...first } = LOT;
+    const { ice, previouslyFrozen, roeRinsed, price, delivery, ...old } = first;
+    expect([candidates, faoArea, purpose, landedOn, gear, killing, count, cases].length).to.equal(8);
+    expect([ice, previouslyFrozen, roeRinsed, price, delivery].length).to.equal(5);
+    const read = readEvent(stored('lot.received', { ...old, pricePerKg: 20 }));
+    expect(checkBody('lot.received', read.body)).to.deep.equal(read.body);
+    expect(read.body).to.deep.include({ purpose: 'sale', candidates: [], price: { amount: 20, per: 'kg' } });
+    const { file, frozenFrom, frozenTo, ...paperBefore } = PAPER;
+    expect([file, frozenFrom, frozenTo]).to.deep.equal([null, null, null]);
+    expect(checkBody('evidence.attached', readEvent(stored('evidence.attached', paperBefore)).body)).to.deep.equal(
+      PAPER
+    );
+    const served = { mass: typed(1, 'g'), dish: '', route: 'raw', pins: LOT.pins };
+    expect(readEvent(stored('piece.served', served)).body).to.deep.include({ allergens: [], notice: '' });
+  });
+  it('a version newer than this program knows is refused', () => {
+    expect(() => readEvent(stored('lot.received', LOT, 3))).to.throw('record.version-unknown');
   });
 });

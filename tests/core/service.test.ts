@@ -4,7 +4,7 @@ import { searchSpecies } from '../../src/lib/core/fish/search.ts';
 import { relativeSpoilage } from '../../src/lib/core/fish/freshness.ts';
 import { SPECIES, speciesById, speciesCalled } from '../../src/lib/core/fish/species.ts';
 import { US_FC } from '../../src/lib/core/rules/profiles/us-fc.ts';
-import { combine, isWider, stateAt, type RouteWindow } from '../../src/lib/core/rules/window.ts';
+import { combineAll, isWider, stateAt, type RouteWindow } from '../../src/lib/core/rules/window.ts';
 import { dateMarkEnd, discardTime, secondsAbove, warmLoss } from '../../src/lib/core/service/clocks.ts';
 import {
   addDays,
@@ -132,7 +132,7 @@ describe('windows', () => {
       wouldChange: null
     };
     const routes = ['raw' as const];
-    const out = combine('raw', [
+    const [out] = combineAll([
       { ...base, routes, effect: { kind: 'opens', at: 5, needsProof: false } },
       { ...base, routes, effect: { kind: 'opens', at: 9, needsProof: false } },
       { ...base, routes, effect: { kind: 'closes', at: 40 } },

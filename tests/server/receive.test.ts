@@ -4,7 +4,7 @@ import { compareView, pieceView } from '../../src/lib/server/piece-view.ts';
 import { FILE_BYTES, sniff } from '../../src/lib/server/store/files.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { deliveryView, openDeliveries } from '../../src/lib/server/views.ts';
-import { EmberError } from '../../src/lib/core/errors.ts';
+import type { EmberError } from '../../src/lib/core/errors.ts';
 import type { App } from '../../src/lib/server/app.ts';
 import { CHAR, NOON, openTestHouse, type TestHouse } from './house.ts';
 

@@ -67,27 +67,45 @@ export interface SpoilageTrack {
 const rateAt = (celsius: number, climate: Species['climate']) =>
   climate === 'tropical' ? Math.exp(0.12 * celsius) : (1 + 0.1 * celsius) ** 2;
 
-/** Stretches of one rate (ice days a day), in order; the last one has no end. */
-function* stretches(track: SpoilageTrack): Generator<{ from: number; to: number; rate: number }> {
+export interface Stretch {
+  readonly from: number;
+  readonly to: number;
+  /** Ice days a day. */
+  readonly rate: number;
+}
+
+/** Stretches of one rate, in order; the last one has no end. Whoever asks a track twice makes them once. */
+export function stretchesOf(track: SpoilageTrack): readonly Stretch[] {
   const { from, climate, assumedCelsius, readings, pauses } = track;
-  const edges = new Set<number>([from]);
+  const assumed = rateAt(assumedCelsius, climate);
   const stands = READING_STANDS_SECONDS * 1000;
-  for (const { at } of readings) for (const edge of [at, at + stands]) if (edge > from) edges.add(edge);
-  for (const pause of pauses) {
-    for (const edge of [pause.from, pause.to]) if (edge > from && edge !== Infinity) edges.add(edge);
+  const warm: Stretch[] = [];
+  for (let index = 0; index < readings.length; index++) {
+    const { at, celsius } = readings[index]!;
+    if (celsius <= assumedCelsius) continue;
+    const to = Math.min(at + stands, readings[index + 1]?.at ?? Infinity);
+    if (to > from && to > at) warm.push({ from: Math.max(at, from), to, rate: rateAt(celsius, climate) });
   }
-  const sorted = [...edges].sort((a, b) => a - b);
+  const out: Stretch[] = [];
+  let at = from;
   let next = 0;
-  for (let index = 0; index < sorted.length; index++) {
-    const begin = sorted[index]!;
-    const end = sorted[index + 1] ?? Infinity;
-    while (next < readings.length && readings[next]!.at <= begin) next++;
-    const last = readings[next - 1];
-    const speaks = last !== undefined && begin - last.at < stands;
-    const celsius = speaks ? Math.max(assumedCelsius, last.celsius) : assumedCelsius;
-    const paused = pauses.some((pause) => pause.from <= begin && begin < pause.to);
-    yield { from: begin, to: end, rate: paused ? 0 : rateAt(celsius, climate) };
+  let pause = 0;
+  // Walks from edge to edge: of a warm reading, of a freezer; both lists are in order and do not overlap themselves.
+  while (at < Infinity) {
+    while (next < warm.length && warm[next]!.to <= at) next++;
+    while (pause < pauses.length && pauses[pause]!.to <= at) pause++;
+    const heat = warm[next];
+    const cold = pauses[pause];
+    const inHeat = heat !== undefined && heat.from <= at;
+    const inCold = cold !== undefined && cold.from <= at;
+    const to = Math.min(
+      heat === undefined ? Infinity : inHeat ? heat.to : heat.from,
+      cold === undefined ? Infinity : inCold ? cold.to : cold.from
+    );
+    out.push({ from: at, to, rate: inCold ? 0 : inHeat ? heat.rate : assumed });
+    at = to;
   }
+  return out;
 }
 
 const DAY_MS = 86_400_000;
@@ -101,9 +119,9 @@ const DAY_MS = 86_400_000;
  * @example
  * iceDaysSpent({ from: 0, spentBefore: 0, climate: 'temperate', assumedCelsius: 0, readings: [], pauses: [] }, 86400000) // => 1
  */
-export function iceDaysSpent(track: SpoilageTrack, at: number): number {
+export function iceDaysSpent(track: SpoilageTrack, at: number, stretches = stretchesOf(track)): number {
   let spent = track.spentBefore;
-  for (const { from, to, rate } of stretches(track)) {
+  for (const { from, to, rate } of stretches) {
     if (from >= at) break;
     spent += ((Math.min(to, at) - from) / DAY_MS) * rate;
   }
@@ -119,11 +137,11 @@ export function iceDaysSpent(track: SpoilageTrack, at: number): number {
  * whenIceDaysSpent({ from: 0, spentBefore: 0, climate: 'temperate', assumedCelsius: 0, readings: [], pauses: [] }, 7) / 86400000
  * // => 7
  */
-export function whenIceDaysSpent(track: SpoilageTrack, days: number): number | null {
+export function whenIceDaysSpent(track: SpoilageTrack, days: number, stretches = stretchesOf(track)): number | null {
   inRange(days, { field: 'iceDays', unit: 'd', min: 0, max: 60 });
   let left = days - track.spentBefore;
   if (left <= 0) return track.from;
-  for (const { from, to, rate } of stretches(track)) {
+  for (const { from, to, rate } of stretches) {
     const most = rate === 0 ? 0 : ((to - from) / DAY_MS) * rate;
     if (rate > 0 && most >= left) return from + (left / rate) * DAY_MS;
     left -= most;

@@ -1,5 +1,5 @@
 import type { Species } from '../fish/species.ts';
-import type { HouseState, LotState, PieceState } from '../record/state.ts';
+import type { HouseState, LotState, PieceState, Reading } from '../record/state.ts';
 import type { Cited, RuleProfile } from './profile.ts';
 import { RAW_ROUTES, ROUTES, type Effect, type Reason, type Route } from './window.ts';
 
@@ -13,6 +13,10 @@ export interface JudgeContext {
   readonly profile: RuleProfile;
   readonly house: HouseState;
   readonly at: number;
+  /** Every cold reading of the chain, in order of (time, temperature): sorted once, read by three hazards. */
+  readonly readings: readonly Reading[];
+  /** The warmest of them, °C; -Infinity for none. What it does not reach need not be looked for. */
+  readonly warmest: number;
   /** Asked for guests who are highly susceptible. */
   readonly susceptible: boolean;
 }
@@ -48,10 +52,19 @@ export function reason(
   };
 }
 
+interface PapersOfKind {
+  readonly valid: LotState['evidence'];
+  readonly expired: LotState['evidence'];
+}
+const NO_PAPERS: PapersOfKind = { valid: [], expired: [] };
+
 /** Papers of a kind that had not expired when the lot came in (whole business days count in full). */
-export function papers(context: JudgeContext, type: LotState['evidence'][number]['type']) {
-  const all = context.lot.evidence.filter((paper) => paper.type === type);
-  const arrived = new Date(context.lot.received.at).toISOString().slice(0, 10);
+export function papers(context: JudgeContext, type: LotState['evidence'][number]['type']): PapersOfKind {
+  const { evidence, received } = context.lot;
+  if (!evidence.some((paper) => paper.type === type)) return NO_PAPERS;
+  const all = evidence.filter((paper) => paper.type === type);
+  if (all.every((paper) => paper.expiresOn === null)) return { valid: all, expired: [] };
+  const arrived = new Date(received.at).toISOString().slice(0, 10);
   return {
     valid: all.filter((paper) => paper.expiresOn === null || paper.expiresOn >= arrived),
     expired: all.filter((paper) => paper.expiresOn !== null && paper.expiresOn < arrived)

@@ -35,7 +35,6 @@ export const isOwnable = (reason: Pick<Reason, 'code' | 'effect'>): boolean =>
  * @param exceptions in force on the piece and on those it came from
  */
 export function withExceptions(reasons: readonly Reason[], exceptions: readonly OwnedException[]): Reason[] {
-  if (exceptions.length === 0) return [...reasons];
   return reasons.flatMap((reason): Reason[] => {
     if (!isOwnable(reason)) return [reason];
     let open: readonly Route[] = reason.routes;

@@ -14,7 +14,7 @@ import { arrival, histamine, holding, shellfish, timeControl } from './hazards/t
 import { toxins } from './hazards/toxins.ts';
 import type { RuleProfile } from './profile.ts';
 import { profileById } from './profiles/index.ts';
-import { ROUTES, combine, stateAt, type Reason, type RouteWindow, type WindowState } from './window.ts';
+import { combineAll, stateAt, type Reason, type RouteWindow, type WindowState } from './window.ts';
 
 /** Every hazard that is judged, in the order a person would ask. */
 export const HAZARDS: readonly Hazard[] = [
@@ -70,12 +70,27 @@ export interface JudgeInput {
   readonly susceptible?: boolean;
 }
 
+/** Readings of all pieces on the way, and the warmest. Recorded in order as a rule, so that sorting has nothing to do. */
+function readingsOf(chain: readonly PieceState[]): Pick<JudgeContext, 'readings' | 'warmest'> {
+  const all = chain.length === 1 ? chain[0]!.readings : chain.flatMap((piece) => piece.readings);
+  let warmest = -Infinity;
+  let sorted = true;
+  let last = { at: -Infinity, celsius: -Infinity };
+  for (const reading of all) {
+    if (reading.celsius > warmest) warmest = reading.celsius;
+    if (last.at > reading.at || (last.at === reading.at && last.celsius > reading.celsius)) sorted = false;
+    last = reading;
+  }
+  return { warmest, readings: sorted ? all : [...all].sort((x, y) => x.at - y.at || x.celsius - y.celsius) };
+}
+
 /** The contexts a piece is judged in: one, or one for each species it may be. */
 export function contextsOf(input: JudgeInput): JudgeContext[] {
   const { lot, chain, house, at, susceptible = false } = input;
   const piece = chain.at(-1);
   if (!piece) throw new EmberError('record.not-found', { field: 'piece' });
   const profile = profileById(input.profile ?? house.profile, house.profiles);
+  const { readings, warmest } = readingsOf(chain);
   return lot.species.map((id) => ({
     lot,
     chain,
@@ -84,6 +99,8 @@ export function contextsOf(input: JudgeInput): JudgeContext[] {
     profile,
     house,
     at,
+    readings,
+    warmest,
     susceptible
   }));
 }
@@ -138,19 +155,17 @@ export function judge(input: JudgeInput): Verdict {
   const [only] = contexts;
   const found =
     only && contexts.length === 1 ? HAZARDS.flatMap((hazard) => hazard(only)) : unidentified(contexts, input);
-  const reasons = withExceptions(
-    found,
-    chain.flatMap((piece) => piece.exceptions)
-  );
+  const exceptions = chain.flatMap((piece) => piece.exceptions);
+  const reasons = exceptions.length > 0 ? withExceptions(found, exceptions) : found;
   return {
     piece: chain.at(-1)!.id,
     at,
     knownAt,
     pins: pinsFor(profileById(input.profile ?? house.profile, house.profiles), house),
-    windows: ROUTES.map((route) => {
-      const window = combine(route, reasons);
-      return { ...window, state: stateAt(window, at, house.warnMinutes * 60) };
-    }),
+    windows: combineAll(reasons).map((window) => ({
+      ...window,
+      state: stateAt(window, at, house.warnMinutes * 60)
+    })),
     reasons
   };
 }

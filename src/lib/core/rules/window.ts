@@ -56,25 +56,31 @@ export interface RouteWindow {
 }
 
 /**
- * Puts findings together: any never wins, then anything missing; it opens when the last clock has run and closes at the
- * first end.
+ * Puts findings together, for every route at once: any never wins, then anything missing; it opens when the last clock has
+ * run and closes at the first end.
  */
-export function combine(route: Route, reasons: readonly Reason[]): RouteWindow {
-  let never = false;
-  let missing = false;
-  let opens: number | null = null;
-  let proofDue: number | null = null;
-  let closes: number | null = null;
+export function combineAll(reasons: readonly Reason[]): RouteWindow[] {
+  const windows = ROUTES.map((route) => ({
+    route,
+    never: false,
+    missing: false,
+    opens: null as number | null,
+    proofDue: null as number | null,
+    closes: null as number | null
+  }));
   for (const { routes, effect } of reasons) {
-    if (!routes.includes(route)) continue;
-    if (effect.kind === 'never') never = true;
-    else if (effect.kind === 'missing') missing = true;
-    else if (effect.kind === 'opens') {
-      opens = Math.max(opens ?? -Infinity, effect.at);
-      if (effect.needsProof) proofDue = Math.min(proofDue ?? Infinity, effect.at);
-    } else if (effect.kind === 'closes') closes = Math.min(closes ?? Infinity, effect.at);
+    if (effect.kind === 'pass') continue;
+    for (const window of windows) {
+      if (!routes.includes(window.route)) continue;
+      if (effect.kind === 'never') window.never = true;
+      else if (effect.kind === 'missing') window.missing = true;
+      else if (effect.kind === 'opens') {
+        window.opens = Math.max(window.opens ?? -Infinity, effect.at);
+        if (effect.needsProof) window.proofDue = Math.min(window.proofDue ?? Infinity, effect.at);
+      } else window.closes = Math.min(window.closes ?? Infinity, effect.at);
+    }
   }
-  return { route, never, missing, opens, proofDue, closes };
+  return windows;
 }
 
 /**

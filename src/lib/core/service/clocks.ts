@@ -80,6 +80,8 @@ export function warmLoss(
   readings: readonly { at: number; celsius: number; unit: string }[],
   limit: ScaleLimit
 ): { readonly closes: number; readonly warmAt: number } | null {
+  // As a rule nothing was ever warm, and there is nothing to put in order.
+  if (readings.every((reading) => atOrBelow(reading, limit))) return null;
   const sorted = [...readings].sort((a, b) => a.at - b.at || a.celsius - b.celsius);
   let warmAt: number | null = null;
   for (const reading of sorted) {

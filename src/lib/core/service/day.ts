@@ -10,6 +10,24 @@ export interface HouseTime {
   readonly dayEndsHour: number;
 }
 
+/** Remembers what a pure function of a text has answered; forgets all of it before it grows large. */
+function remembered<Answer>(most = 4000): (key: string, answer: () => Answer) => Answer {
+  const known = new Map<string, Answer>();
+  return (key, answer) => {
+    const before = known.get(key);
+    if (before !== undefined) return before;
+    const found = answer();
+    if (known.size >= most) known.clear();
+    known.set(key, found);
+    return found;
+  };
+}
+// Calendar sums are slow in bulk, and a kitchen asks for the same few days over and over.
+const knownDays = remembered<string>();
+const knownInstants = remembered<Instant>();
+/** Zones change their offset, and days end, only on a quarter of an hour. */
+const QUARTER_MS = 900_000;
+
 function zoned(at: Instant, zone: string): Temporal.ZonedDateTime {
   try {
     return Temporal.Instant.fromEpochMilliseconds(Math.floor(at)).toZonedDateTimeISO(zone);
@@ -28,7 +46,14 @@ function zoned(at: Instant, zone: string): Temporal.ZonedDateTime {
 export function businessDay(at: Instant, house: HouseTime): string {
   inRange(house.dayEndsHour, { field: 'dayEndsHour', unit: 'h', min: 0, max: 12 });
   // Wall-clock subtraction: on the night the clocks change, the day still ends at the same figure on the wall.
-  return zoned(at, house.zone).toPlainDateTime().subtract({ hours: house.dayEndsHour }).toPlainDate().toString();
+  const quarter = Math.floor(at / QUARTER_MS);
+  return knownDays(`${house.zone}|${house.dayEndsHour}|${quarter}`, () =>
+    zoned(quarter * QUARTER_MS, house.zone)
+      .toPlainDateTime()
+      .subtract({ hours: house.dayEndsHour })
+      .toPlainDate()
+      .toString()
+  );
 }
 
 /**
@@ -40,7 +65,7 @@ export function businessDay(at: Instant, house: HouseTime): string {
  * businessDayEnd('2026-03-13', { zone: 'UTC', dayEndsHour: 4 }) // => Date.UTC(2026, 2, 14, 4)
  */
 export function businessDayEnd(day: string, house: HouseTime): Instant {
-  return wallTime(Temporal.PlainDate.from(day).add({ days: 1 }).toString(), house.dayEndsHour, 0, house.zone);
+  return wallTime(addDays(day, 1), house.dayEndsHour, 0, house.zone);
 }
 
 /**
@@ -50,7 +75,7 @@ export function businessDayEnd(day: string, house: HouseTime): Instant {
  * addDays('2026-02-27', 6) // => '2026-03-05'
  */
 export function addDays(day: string, days: number): string {
-  return Temporal.PlainDate.from(day).add({ days }).toString();
+  return knownDays(`${day}+${days}`, () => Temporal.PlainDate.from(day).add({ days }).toString());
 }
 
 /**
@@ -61,6 +86,10 @@ export function addDays(day: string, days: number): string {
  * wallTime('2026-03-14', 18, 30, 'UTC') // => Date.UTC(2026, 2, 14, 18, 30)
  */
 export function wallTime(day: string, hour: number, minute: number, zone: string): Instant {
+  return knownInstants(`${day}|${hour}|${minute}|${zone}`, () => computedWallTime(day, hour, minute, zone));
+}
+
+function computedWallTime(day: string, hour: number, minute: number, zone: string): Instant {
   const plain = Temporal.PlainDate.from(day).toPlainDateTime({ hour, minute });
   try {
     const early = plain.toZonedDateTime(zone, { disambiguation: 'earlier' });
@@ -84,6 +113,10 @@ export function wallTime(day: string, hour: number, minute: number, zone: string
  */
 export function readInstant(text: string, zone: string, field?: string): Instant {
   const trimmed = text.trim();
+  return knownInstants(`${trimmed}|${zone}`, () => computedInstant(trimmed, zone, text, field));
+}
+
+function computedInstant(trimmed: string, zone: string, text: string, field?: string): Instant {
   try {
     if (/(?:Z|[+-]\d{2}:?\d{2})$/.test(trimmed)) return Temporal.Instant.from(trimmed).epochMilliseconds;
     const plain = Temporal.PlainDateTime.from(trimmed);

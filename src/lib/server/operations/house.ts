@@ -14,7 +14,7 @@ export const setHouse = operation({
     name: neededText(80),
     profile: neededText(40).describe(`${PROFILES.map(({ id }) => id).join(', ')}, or a copy of the house`),
     zone: neededText(60),
-    dayEndsHour: numeric(0, 12),
+    dayEndsHour: numeric(0, 12).pipe(z.number().int()),
     mass: z.enum(['g', 'oz']).default('g'),
     temperature: z.enum(['C', 'F']).default('C'),
     length: z.enum(['mm', 'in']).default('mm'),

@@ -3,7 +3,7 @@ import { EmberError } from '../../core/errors.ts';
 import { EVENT_KINDS, checkBody, type RecordEvent } from '../../core/record/events.ts';
 import { effectiveEvents } from '../../core/record/amend.ts';
 import { foldLineage, judge, type Lineage } from '../../core/rules/verdict.ts';
-import { combine, isWider, ROUTES, type RouteWindow } from '../../core/rules/window.ts';
+import { combineAll, isWider, type RouteWindow } from '../../core/rules/window.ts';
 import { businessDay } from '../../core/service/day.ts';
 import type { SensorReading } from '../store/readings.ts';
 import { draft } from '../store/record.ts';
@@ -14,7 +14,7 @@ function windowsOf(context: OperationContext, lineage: Lineage): readonly RouteW
   try {
     const folded = foldLineage(lineage, context.now, Infinity);
     const { reasons } = judge({ ...folded, house: context.house, at: context.now, knownAt: context.now });
-    return ROUTES.map((route) => combine(route, reasons));
+    return combineAll(reasons);
   } catch (error) {
     if (error instanceof EmberError && error.code === 'record.not-found') return null;
     throw error;

@@ -43,6 +43,20 @@ export interface CycleResult {
 }
 
 /**
+ * Readings since the start in order of time; at the same minute the warmer one counts, so it is met last and can end the
+ * hold. They are recorded in order as a rule, and then nothing is copied.
+ */
+function inOrder(readings: readonly FreezeReading[], startedAt: number): readonly FreezeReading[] {
+  let sorted = readings.length === 0 || readings[0]!.at >= startedAt;
+  for (let index = 1; sorted && index < readings.length; index++) {
+    const [a, b] = [readings[index - 1]!, readings[index]!];
+    sorted = a.at < b.at || (a.at === b.at && a.celsius <= b.celsius);
+  }
+  if (sorted) return readings;
+  return readings.filter((reading) => reading.at >= startedAt).sort((a, b) => a.at - b.at || a.celsius - b.celsius);
+}
+
+/**
  * Judges hand-written freezer readings against one cycle. The hold is continuous: a reading above the threshold, or a
  * silence longer than the gap limit, starts it anew. The boundary is inclusive.
  *
@@ -59,10 +73,7 @@ export function judgeCycle(
 ): CycleResult {
   const added = options.accuracy === 'strict' ? (options.accuracyCelsius ?? DEFAULT_ACCURACY_CELSIUS) : 0;
   const gapMs = options.handGapShare * cycle.holdSeconds * 1000;
-  // At the same minute the warmer reading counts, so it is met last and can end the hold.
-  const sorted = readings
-    .filter((reading) => reading.at >= options.startedAt)
-    .sort((a, b) => a.at - b.at || a.celsius - b.celsius);
+  const sorted = inOrder(readings, options.startedAt);
   const slowMs = options.slowArrivalSeconds === null ? Infinity : options.slowArrivalSeconds * 1000;
 
   const gaps: { from: number; to: number }[] = [];
@@ -77,7 +88,6 @@ export function judgeCycle(
   let held = 0;
 
   for (const reading of sorted) {
-    const below = (limit: ScaleLimit) => atOrBelow(reading, limit, added);
     if (last !== null && reading.at - last > gapMs) {
       gaps.push({ from: last, to: reading.at });
       // The fish may have thawed unseen: the core has to arrive again from here.
@@ -92,14 +102,15 @@ export function judgeCycle(
       // Solid alone is not enough: the rule wants it frozen solid at this temperature, so the air must be proven there
       // (a core that cold proves it too).
       if (reading.probe === 'air') {
-        airAtSolid = below(cycle.solidAt);
+        airAtSolid = atOrBelow(reading, cycle.solidAt, added);
         if (!airAtSolid) coldSince = reading.at;
-      } else if (below(cycle.solidAt)) airAtSolid = true;
-      const coreSolid = reading.probe === 'core' ? below(SOLID_CORE) : reading.at - coldSince >= slowMs;
+      } else if (atOrBelow(reading, cycle.solidAt, added)) airAtSolid = true;
+      const coreSolid =
+        reading.probe === 'core' ? atOrBelow(reading, SOLID_CORE, added) : reading.at - coldSince >= slowMs;
       solid = airAtSolid && coreSolid;
       if (!solid) continue;
     }
-    if (!below(cycle.hold)) {
+    if (!atOrBelow(reading, cycle.hold, added)) {
       // Warmth before the hold has begun is the fish still cooling, not an excursion.
       if (holdFrom !== null) excursions.push({ at: reading.at, celsius: reading.celsius, seq: reading.seq });
       if (satisfiedAt !== null) break;

@@ -1,4 +1,11 @@
-import { ASSUMED_HOLDING_CELSIUS, iceDaysSpent, whenIceDaysSpent, type SpoilageTrack } from '../../fish/freshness.ts';
+import {
+  ASSUMED_HOLDING_CELSIUS,
+  iceDaysSpent,
+  stretchesOf,
+  whenIceDaysSpent,
+  type SpoilageTrack,
+  type Stretch
+} from '../../fish/freshness.ts';
 import { dateMarkEnd } from '../../service/clocks.ts';
 import { ALL_ROUTES, frozenSeconds, inFreezer, reason, type Hazard, type JudgeContext } from '../context.ts';
 import { RAW_ROUTES, type Reason, type Route } from '../window.ts';
@@ -66,6 +73,7 @@ function freezerPauses(context: JudgeContext, from: number) {
 /** Ice days spent and left, as the freshness clock of a piece reads. */
 export interface FreshnessClock {
   readonly track: SpoilageTrack;
+  readonly stretches: readonly Stretch[];
   readonly iceDays: number;
   readonly share: number;
   readonly basis: 'catch' | 'inspection' | 'both' | 'door';
@@ -84,10 +92,8 @@ export function freshnessClock(context: JudgeContext): FreshnessClock | null {
   const alive = form === 'live';
   // What arrives alive is served raw as long as it keeps: its days are days of life, counted in full (check).
   const share = alive ? 1 : house.rawShareOfIceDays;
-  const readings = [
-    ...(lot.received.core ? [{ at: lot.received.at, celsius: lot.received.core.si }] : []),
-    ...context.chain.flatMap((link) => link.readings.map(({ at, celsius }) => ({ at, celsius })))
-  ].sort((a, b) => a.at - b.at || a.celsius - b.celsius);
+  const { core, at: arrived } = lot.received;
+  const readings = core ? [{ at: arrived, celsius: core.si }, ...context.readings] : context.readings;
   const trackFrom = (from: number, spentBefore: number): SpoilageTrack => ({
     from,
     spentBefore,
@@ -103,14 +109,18 @@ export function freshnessClock(context: JudgeContext): FreshnessClock | null {
   const seen = lot.inspections.map((sheet) =>
     trackFrom(sheet.at, caught === null ? sheet.iceDays.high : sheet.iceDays.likely)
   );
-  const clock = (track: SpoilageTrack, basis: FreshnessClock['basis']): FreshnessClock => ({
-    track,
-    iceDays: species.iceDays,
-    share,
-    basis,
-    rawUntil: whenIceDaysSpent(track, species.iceDays * share),
-    until: whenIceDaysSpent(track, species.iceDays)
-  });
+  const clock = (track: SpoilageTrack, basis: FreshnessClock['basis']): FreshnessClock => {
+    const stretches = stretchesOf(track);
+    return {
+      track,
+      stretches,
+      iceDays: species.iceDays,
+      share,
+      basis,
+      rawUntil: whenIceDaysSpent(track, species.iceDays * share, stretches),
+      until: whenIceDaysSpent(track, species.iceDays, stretches)
+    };
+  };
   if (seen.length === 0) return clock(counted, caught === null ? 'door' : 'catch');
   const all = [counted, ...seen].map((track) => clock(track, caught === null ? 'inspection' : 'both'));
   return all.reduce((worst, each) => ((each.rawUntil ?? Infinity) < (worst.rawUntil ?? Infinity) ? each : worst));
@@ -131,7 +141,7 @@ export const freshness: Hazard = (context) => {
     caughtOn: caughtOn ?? '',
     alive: form === 'live',
     basis: clock.basis,
-    spentDays: Math.round(iceDaysSpent(clock.track, context.at) * 100) / 100
+    spentDays: Math.round(iceDaysSpent(clock.track, context.at, clock.stretches) * 100) / 100
   };
   const closing = (code: string, at: number | null, routes: readonly Route[]) =>
     paused || at === null

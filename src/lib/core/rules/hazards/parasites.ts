@@ -1,17 +1,29 @@
 import { judgeCycle, statementMeets, type CycleResult } from '../../bench/freeze/compliance.ts';
 import type { FreezeRun } from '../../record/state.ts';
 import { papers, reason, type Hazard, type JudgeContext } from '../context.ts';
+import type { FreezeCycle } from '../profile.ts';
 import type { Reason } from '../window.ts';
 
 const HAZARD = 'parasites';
 
-/** Judges one freezer run against every cycle of the profile, by the clock the house counts from. */
-export function judgeRun(context: Pick<JudgeContext, 'profile' | 'house'>, run: FreezeRun): CycleResult[] {
+/** A cycle that wants it solid at a temperature no reading came near, and that nobody is running, need not be followed. */
+function isHopeless(cycle: FreezeCycle, run: FreezeRun): boolean {
+  const { solidAt } = cycle;
+  if (!solidAt || run.plan.cycle === cycle.id) return false;
+  return run.readings.every((reading) => reading.celsius > solidAt.c + 0.5);
+}
+
+/** Judges one freezer run against the cycles of the profile, by the clock the house counts from. */
+export function judgeRun(
+  context: Pick<JudgeContext, 'profile' | 'house'>,
+  run: FreezeRun,
+  cycles: readonly FreezeCycle[] = context.profile.parasites.cycles
+): CycleResult[] {
   const { parasites } = context.profile;
   // The house may be stricter than the code (count from the core), never looser.
   const clock = parasites.clock === 'core' || context.house.countFromCore ? 'core' : 'air';
   const accuracy = parasites.accuracy === 'strict' || context.house.strictAccuracy ? 'strict' : 'plain';
-  return parasites.cycles.map((cycle) =>
+  return cycles.map((cycle) =>
     judgeCycle(run.readings, cycle, {
       clock,
       accuracy,
@@ -74,7 +86,14 @@ function frozen(context: JudgeContext): Reason | null {
     }
   }
   const results = context.chain.flatMap((piece) =>
-    piece.freezes.map((run) => ({ run, results: judgeRun(context, run) }))
+    piece.freezes.map((run) => ({
+      run,
+      results: judgeRun(
+        context,
+        run,
+        parasites.cycles.filter((cycle) => !isHopeless(cycle, run))
+      )
+    }))
   );
   const done = results
     .flatMap(({ run, results: cycles }) => cycles.map((result) => ({ run, result })))

@@ -43,7 +43,9 @@ export const arrival: Hazard = (context) => {
 /** Cold holding: warm readings that no cold one answered in time. */
 export const holding: Hazard = (context) => {
   const { profile } = context;
-  const readings = context.chain.flatMap((piece) => piece.readings);
+  const { readings } = context;
+  // A reading in the other scale may lie a rounding away from the limit, no more.
+  if (context.warmest < profile.coldHold.c - 0.5) return [];
   const loss = warmLoss(readings, profile.coldHold);
   if (!loss) return [];
   const warm = readings.find((reading) => reading.at === loss.warmAt)!;
@@ -72,12 +74,11 @@ export const histamine: Hazard = (context) => {
     ];
   }
   const core = lot.received.core;
-  const points = [
-    ...(core ? [{ at: lot.received.at, celsius: core.si }] : []),
-    ...context.chain.flatMap((piece) => piece.readings.map(({ at: when, celsius }) => ({ at: when, celsius })))
-  ].sort((a, b) => a.at - b.at);
+  // The door comes before every reading of what came through it.
+  const points = core ? [{ at: lot.received.at, celsius: core.si }, ...context.readings] : context.readings;
   const holds = context.chain.flatMap((piece) => piece.holds);
-  const hot = points.some((point) => point.celsius > rule.hot.c);
+  const warmest = Math.max(context.warmest, core?.si ?? -Infinity);
+  const hot = warmest > rule.hot.c;
   const wasFrozen = lot.received.frozen || lot.received.previouslyFrozen === 'yes';
   const budget = wasFrozen
     ? hot
@@ -86,11 +87,11 @@ export const histamine: Hazard = (context) => {
     : hot
       ? rule.secondsIfHot
       : rule.seconds;
-  const logged = secondsAbove(points, rule.above.c);
+  const logged = warmest > rule.above.c ? secondsAbove(points, rule.above.c) : 0;
   // On a tray the fish is taken as warm from its first minute out of the cold, for all the time it may stay there.
   const onTrays = holds.reduce((sum, hold) => sum + (hold.plan.discardAt - hold.at) / 1000, 0);
   const spent = logged + onTrays;
-  const evidence = [chilled.seq, ...context.chain.flatMap((piece) => piece.readings.map((reading) => reading.seq))];
+  const evidence = [chilled.seq, ...context.readings.map(({ seq }) => seq)];
   const seen = { spentSeconds: spent, budgetSeconds: budget, aboveC: rule.above.c };
   if (spent <= budget) {
     const out: Reason[] = [
