@@ -25,6 +25,11 @@
     const stopClock = data.frozen ? () => {} : startClock();
     let pending: ReturnType<typeof setTimeout> | undefined;
     let seen = data.head;
+    // A refresh in the middle of going somewhere would keep the person where they were.
+    const refresh = () => {
+      if (navigating.to) pending = setTimeout(refresh, 150);
+      else void invalidateAll();
+    };
     const stop = followChanges((message) => {
       lost = message.kind === 'lost';
       if (message.kind === 'lost') return;
@@ -32,7 +37,7 @@
       if (latest <= seen) return;
       seen = latest;
       clearTimeout(pending);
-      pending = setTimeout(() => void invalidateAll(), 120);
+      pending = setTimeout(refresh, 120);
     });
     document.documentElement.dataset.ready = 'yes';
     return () => {

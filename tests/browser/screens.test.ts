@@ -33,7 +33,15 @@ describe('every place of the demo house', () => {
     ...PLACES.map(({ path }) => path),
     '/piece/ATL-0304-1-A',
     '/piece/ARC-0313-1-A',
-    '/receive?species=turbot'
+    '/piece/EUR-0313-1-A',
+    '/receive?species=turbot',
+    '/receive?delivery=DEL-0313-1',
+    '/receive/note',
+    '/inspect/JOH-0313-1',
+    '/inspect/UNI-0313-1',
+    '/house/species?id=skipjack',
+    '/house/rules',
+    '/house/sheets'
   ];
 
   for (const theme of ['light', 'dim'] as const) {

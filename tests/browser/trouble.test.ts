@@ -81,10 +81,12 @@ describe('bad input, two tabs, and trouble', () => {
   });
   it('what was typed outlives a reload', async () => {
     const { page, close } = await open('/receive?species=turbot');
-    await page.fill('[name="supplier"]', 'Half-typed and Sons');
+    await page.fill('form[data-operation="receive-lot"] [name="supplier"]', 'Half-typed and Sons');
     await page.reload();
     await page.waitForSelector('html[data-ready]');
-    expect(await page.inputValue('[name="supplier"]')).to.equal('Half-typed and Sons');
+    expect(await page.inputValue('form[data-operation="receive-lot"] [name="supplier"]')).to.equal(
+      'Half-typed and Sons'
+    );
     await close();
   });
   it('what was typed outlives a lost network, and is sent again', async () => {

@@ -39,6 +39,9 @@ export async function send(page: Page, operation: string, fields: Record<string,
   if ((await closed.count()) > 0) await closed.first().locator('summary').first().click();
   for (const [name, value] of Object.entries(fields)) {
     const field = of.locator(`[name="${name}"]`);
+    // Less usual fields stand behind a line that opens.
+    const hidden = of.locator('details:not([open])', { has: page.locator(`[name="${name}"]`) });
+    if ((await hidden.count()) > 0) await hidden.first().locator('summary').click();
     if (typeof value === 'boolean') await field.setChecked(value);
     else if ((await field.evaluate((node) => node.tagName)) === 'SELECT') await field.selectOption(value);
     else await field.fill(value);

@@ -179,7 +179,7 @@ const projected = (of: Case, hours: number) => {
   const folded = foldLineage(lineageOf(of), at, at);
   const { windows, reasons } = judge({ ...folded, house: HOUSE, at, knownAt: at });
   const missing = reasons.filter(({ effect }) => effect.kind === 'missing').map(({ code }) => code);
-  return [{ state: folded.chain[0]!, lot: folded.lot, windows, missing }];
+  return [{ state: folded.chain[0]!, lot: folded.lot, windows, missing, clock: null }];
 };
 
 describe('what needs hands', () => {

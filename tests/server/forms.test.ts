@@ -97,8 +97,15 @@ describe('what the screens are given', () => {
       const view = nowView(app);
       expect(view.pieces.length).to.be.greaterThan(15);
       for (const piece of view.pieces) {
-        const asked = pieceView(app, piece.id).verdict.windows.map(({ state }) => state);
+        const { verdict, clocks } = pieceView(app, piece.id);
+        const asked = verdict.windows.map(({ state }) => state);
         expect(piece.states, `${piece.id} after ${hours} h`).to.deep.equal(asked);
+        // The stored clock reads the same, too.
+        const { freshness, histamine } = clocks;
+        expect(piece.clock === null, piece.id).to.equal(freshness === null);
+        if (!piece.clock || !freshness) continue;
+        expect(piece.clock.spent, piece.id).to.be.closeTo(freshness.spent / freshness.iceDays, 1e-9);
+        if (histamine) expect(piece.clock.warm).to.be.closeTo(histamine.spentSeconds / histamine.budgetSeconds, 1e-9);
       }
     }
     clock.moveTo(NOON, true);

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { EmberError } from '../core/errors.ts';
 import { stateAt } from '../core/rules/window.ts';
+import { spentShare } from '../core/rules/piece-clock.ts';
 import { handsQueue } from '../core/service/hands.ts';
 import { readInstant } from '../core/service/day.ts';
 import type { App } from './app.ts';
@@ -18,7 +19,7 @@ export function nowView(app: App) {
     at: now,
     warnSeconds: warn,
     tasks: handsQueue(live, now, warn),
-    pieces: live.map(({ state, lot, windows, missing }) => ({
+    pieces: live.map(({ state, lot, windows, missing, clock }) => ({
       id: state.id,
       name: state.made.name,
       species: lot.received.species,
@@ -30,6 +31,7 @@ export function nowView(app: App) {
       windows,
       states: windows.map((window) => stateAt(window, now, warn)),
       missing,
+      clock: clock && { spent: spentShare(clock, now), raw: clock.share, warm: clock.warm },
       steps: [
         ...state.freezes.map((run) => ({
           kind: 'freeze' as const,

@@ -85,7 +85,8 @@ const FIELD_NAMES: Record<string, string> = {
   histamineHours: 'Warm hours',
   trayHours: 'Tray time',
   tagKeepDays: 'Tags kept',
-  weight: 'Weight of an attribute'
+  weight: 'Weight of an attribute',
+  base: 'A copy of'
 };
 
 /** A field's name as a person reads it. */

@@ -119,7 +119,11 @@ const DAY_MS = 86_400_000;
  * @example
  * iceDaysSpent({ from: 0, spentBefore: 0, climate: 'temperate', assumedCelsius: 0, readings: [], pauses: [] }, 86400000) // => 1
  */
-export function iceDaysSpent(track: SpoilageTrack, at: number, stretches = stretchesOf(track)): number {
+export function iceDaysSpent(
+  track: Pick<SpoilageTrack, 'spentBefore'> & Partial<SpoilageTrack>,
+  at: number,
+  stretches: readonly Stretch[] = stretchesOf(track as SpoilageTrack)
+): number {
   let spent = track.spentBefore;
   for (const { from, to, rate } of stretches) {
     if (from >= at) break;

@@ -1,4 +1,5 @@
 import type { LotState, PieceState } from '../record/state.ts';
+import type { PieceClock } from '../rules/piece-clock.ts';
 import { RAW_ROUTES, stateAt, type RouteWindow } from '../rules/window.ts';
 
 /** What needs hands: a moment, what to do, and to which piece. */
@@ -22,6 +23,8 @@ export interface ProjectedPiece {
   readonly windows: readonly RouteWindow[];
   /** Codes of what is missing, for the first line of a card. */
   readonly missing: readonly string[];
+  /** What its clocks use up; null where nothing is known of them. */
+  readonly clock: PieceClock | null;
 }
 
 const HOUR = 3600_000;

@@ -7,6 +7,7 @@ import {
   type LotState,
   type PieceState
 } from '../../core/record/state.ts';
+import { pieceClock, type PieceClock } from '../../core/rules/piece-clock.ts';
 import { foldLineage, judge, type Lineage } from '../../core/rules/verdict.ts';
 import type { RouteWindow } from '../../core/rules/window.ts';
 import type { ProjectedPiece } from '../../core/service/hands.ts';
@@ -21,6 +22,7 @@ interface PieceRow {
   state: string;
   windows: string;
   missing: string;
+  clock: string;
   seq: number;
 }
 
@@ -31,10 +33,11 @@ export function openProjections(db: Db, record: RecordStore) {
      ON CONFLICT (id) DO UPDATE SET state = excluded.state, seq = excluded.seq`
   );
   const putPiece = db.prepare<PieceRow>(
-    `INSERT INTO pieces (id, lot, parent, live, state, windows, missing, seq)
-     VALUES (@id, @lot, @parent, @live, @state, @windows, @missing, @seq)
+    `INSERT INTO pieces (id, lot, parent, live, state, windows, missing, clock, seq)
+     VALUES (@id, @lot, @parent, @live, @state, @windows, @missing, @clock, @seq)
      ON CONFLICT (id) DO UPDATE SET lot = excluded.lot, parent = excluded.parent, live = excluded.live,
-       state = excluded.state, windows = excluded.windows, missing = excluded.missing, seq = excluded.seq`
+       state = excluded.state, windows = excluded.windows, missing = excluded.missing, clock = excluded.clock,
+       seq = excluded.seq`
   );
   const dropLot = db.prepare<[string]>('DELETE FROM lots WHERE id = ?');
   const dropPiece = db.prepare<[string]>('DELETE FROM pieces WHERE id = ?');
@@ -77,7 +80,8 @@ export function openProjections(db: Db, record: RecordStore) {
     try {
       const folded = foldLineage(lineage(id), at, at);
       const piece = folded.chain.at(-1)!;
-      const { windows, reasons } = judge({ ...folded, house: currentHouse(), at, knownAt: at });
+      const input = { ...folded, house: currentHouse(), at, knownAt: at };
+      const { windows, reasons } = judge(input);
       // What is missing for a route that is shut for ever is nobody's errand.
       const hopeful = new Set(windows.filter((window) => !window.never).map((window) => window.route));
       const missing = reasons
@@ -91,6 +95,7 @@ export function openProjections(db: Db, record: RecordStore) {
         state: JSON.stringify(piece),
         windows: JSON.stringify(windows.map(({ state: _, ...window }) => window)),
         missing: JSON.stringify(missing),
+        clock: JSON.stringify(pieceClock(input, reasons)),
         seq: piece.lastSeq
       });
     } catch (error) {
@@ -112,7 +117,8 @@ export function openProjections(db: Db, record: RecordStore) {
     state: JSON.parse(row.state) as PieceState,
     lot,
     windows: JSON.parse(row.windows) as RouteWindow[],
-    missing: JSON.parse(row.missing) as string[]
+    missing: JSON.parse(row.missing) as string[],
+    clock: JSON.parse(row.clock) as PieceClock | null
   });
   const lotById = (id: string): LotState => {
     const row = lotRow.get(id);

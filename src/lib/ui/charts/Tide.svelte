@@ -23,6 +23,10 @@
 
   const ROW = 46;
   const HEAD = 30;
+  /** Depth of a clock's vessel beside the name. */
+  const DEEP = 31;
+  const used = (clock: NonNullable<NowView['pieces'][number]['clock']>) =>
+    `${Math.round(Math.min(1, clock.spent) * 100)} % of its days on ice${clock.warm === null ? '' : `, ${Math.round(Math.min(1, clock.warm) * 100)} % of its warm hours`}`;
   const LEFT = $derived(width < 720 ? 178 : 216);
   const of = $derived(frame(now, span, shift, LEFT, width));
   const hours = $derived(SPANS.find(({ id }) => id === span)!.hours);
@@ -33,7 +37,7 @@
   const words = (piece: NowView['pieces'][number]) => piece.windows.find((window) => window.route === route)!;
   const clip = (x: number) => Math.min(Math.max(x, LEFT), width);
   const short = (name: string) =>
-    name.length > (LEFT > 180 ? 21 : 17) ? `${name.slice(0, LEFT > 180 ? 20 : 16)}…` : name;
+    name.length > (LEFT > 180 ? 18 : 14) ? `${name.slice(0, LEFT > 180 ? 17 : 13)}…` : name;
 
   const pan = (by: number) => (shift += by * (hours / 6));
   function keys(event: KeyboardEvent) {
@@ -137,6 +141,17 @@
           <svg x="2" y={top + 9} width="26" height="26"><LevelMark {state} size={26} /></svg>
           <text class="name" x="36" y={top + 20}>{short(piece.name)}</text>
           <text class="code" x="36" y={top + 36}>{piece.id}</text>
+          {#if piece.clock}
+            {@const left = Math.max(0, 1 - piece.clock.spent)}
+            <rect class="vessel" x={LEFT - 24} y={top + 6} width="6" height={DEEP} />
+            <rect class="left" x={LEFT - 24} y={top + 6 + DEEP * (1 - left)} width="6" height={DEEP * left} />
+            <path class="rawend" d="M{LEFT - 26} {top + 6 + DEEP * piece.clock.raw} h10" />
+            {#if piece.clock.warm !== null}
+              {@const cool = Math.max(0, 1 - piece.clock.warm)}
+              <rect class="vessel" x={LEFT - 15} y={top + 6} width="4" height={DEEP} />
+              <rect class="left warm" x={LEFT - 15} y={top + 6 + DEEP * (1 - cool)} width="4" height={DEEP * cool} />
+            {/if}
+          {/if}
         </a>
       {/each}
       {#if nowX > LEFT && nowX < width}
@@ -145,15 +160,20 @@
       {/if}
     </svg>
   </div>
+  <p class="soft key">
+    Beside each name, what is left: of its days on ice (the line ends raw service), and of its warm hours where it has
+    them.
+  </p>
   <details class="table">
     <summary>The same as a table</summary>
     <table class="plain">
-      <thead><tr><th>Piece</th><th>{ROUTE_WORDS[route]}</th><th>Steps</th></tr></thead>
+      <thead><tr><th>Piece</th><th>{ROUTE_WORDS[route]}</th><th>Used</th><th>Steps</th></tr></thead>
       <tbody>
         {#each pieces as piece (piece.id)}
           <tr>
             <td><a class="link" href="/piece/{piece.id}">{piece.name}</a> <span class="soft">{piece.id}</span></td>
             <td><WindowLine window={words(piece)} {now} {warnSeconds} {zone} named={false} /></td>
+            <td>{piece.clock ? used(piece.clock) : 'not known'}</td>
             <td>
               {#each piece.steps as step (step.kind + step.from)}
                 <div>
@@ -202,6 +222,10 @@
   }
   .choice button:disabled {
     color: var(--soft);
+  }
+  .key {
+    font-size: 0.9rem;
+    margin: 0.3rem 0;
   }
   .chart {
     background: var(--surface);
@@ -275,6 +299,20 @@
     stroke: var(--ink);
     stroke-width: 2;
     stroke-linecap: round;
+  }
+  .vessel {
+    fill: var(--sunk);
+    stroke: var(--line);
+  }
+  .left {
+    fill: var(--water);
+  }
+  .left.warm {
+    fill: var(--ember-glow);
+  }
+  .rawend {
+    stroke: var(--ink);
+    stroke-width: 1.5;
   }
   .label {
     fill: var(--surface);

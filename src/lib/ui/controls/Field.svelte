@@ -38,6 +38,8 @@
     const typedUnit = form?.value(`${name}:unit`);
     if (typedUnit !== undefined) unit = typedUnit;
     unit ??= units[0];
+    // A choice always shows one: the first, where nothing else was said.
+    if (kind === 'choice' && !options.some((option) => option.value === value)) value = options[0]?.value ?? '';
   });
   const trouble = $derived(form?.answer()?.fields[name]);
   const id = $props.id();

@@ -126,7 +126,9 @@
         return;
       }
       await update({ reset: result.type === 'success' });
-      element?.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
+      const wrong = element?.querySelector<HTMLElement>('[aria-invalid="true"]');
+      wrong?.closest('details')?.setAttribute('open', '');
+      wrong?.focus();
     };
   }}
 >

@@ -75,7 +75,9 @@
       roeRinsed,
       decision
     });
-    if (core.trim() !== '') asked.set('core', /[a-z°]/i.test(core) ? core : `${core} ${coreUnit ?? '°C'}`);
+    // A figure half typed is not asked about yet.
+    const typed = /^[-+\u2212]?\d+(?:[.,]\d+)?\s*(°?\s*[CF])?$/i.exec(core.trim());
+    if (typed) asked.set('core', typed[1] ? core.trim() : `${core.trim()} ${coreUnit ?? '°C'}`);
     if (species === '') {
       verdict = null;
       return;

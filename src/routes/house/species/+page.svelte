@@ -221,6 +221,9 @@
   li a[aria-current] {
     background: var(--water-pale);
   }
+  li a[aria-current] .soft {
+    color: var(--ink);
+  }
   li span {
     font-size: 0.92rem;
   }

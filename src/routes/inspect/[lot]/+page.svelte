@@ -16,14 +16,14 @@
   let decision = $state('accept');
   let touched = $state(false);
   let seen = $state.raw<{ score: Inspection; iceDays: number; recommended: string; rawShare: number } | null>(null);
-  const answered = $derived(view.sheet.attributes.filter(({ id }) => levels[id] !== undefined).length);
+  const answered = $derived(view.sheet.attributes.filter(({ id }) => levels[id]).length);
   const decisionName = (value: string) => DECISION_OPTIONS.find((each) => each.value === value)?.name ?? value;
   const names = $derived(Object.fromEntries(data.people.map((person) => [person.id, person.name])));
 
   let turn = 0;
   $effect(() => {
     const asked = new URLSearchParams({ lot: view.lot.id, sheet: view.sheet.id });
-    for (const [id, level] of Object.entries(levels)) asked.set(`level-${id}`, level);
+    for (const [id, level] of Object.entries(levels)) if (level) asked.set(`level-${id}`, level);
     if (answered === 0) return;
     const mine = ++turn;
     const timer = setTimeout(async () => {
@@ -63,6 +63,11 @@
     seen={view.version}
     submit="Write the inspection down"
     tone="ember"
+    onDone={() => {
+      levels = {};
+      touched = false;
+      seen = null;
+    }}
   >
     <input type="hidden" name="lot" value={view.lot.id} />
     <input type="hidden" name="sheet" value={view.sheet.id} />

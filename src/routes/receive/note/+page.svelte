@@ -16,6 +16,7 @@
   const note = $derived(read?.note ?? null);
   const given = $derived(read?.given ?? {});
   let reading = $state(false);
+  let file = $state<HTMLInputElement>();
   const targets = $derived([
     { value: '', name: 'leave it out' },
     ...data.fields.flatMap(({ field, label, units }) =>
@@ -41,11 +42,15 @@
     return async ({ update }) => {
       reading = false;
       await update({ reset: false });
+      // What was read stands in the text now; the file would only undo a mapping.
+      if (file) file.value = '';
     };
   }}
 >
   <div class="row">
-    <label class="file"><b>The file</b> <input type="file" name="note" accept=".csv,.tsv,.txt,text/csv" /></label>
+    <label class="file"
+      ><b>The file</b> <input type="file" bind:this={file} name="note" accept=".csv,.tsv,.txt,text/csv" /></label
+    >
     <Field name="supplier" label="Supplier, where the note names none" value={given.supplier ?? ''} optional />
     <Field
       name="source"
@@ -114,7 +119,8 @@
 {#if note}
   <section class="sheet" aria-live="polite">
     <h2>
-      {note.good} rows can be taken in{note.bad > 0 ? `, ${note.bad} are broken` : ''}
+      {note.good}
+      {note.good === 1 ? 'row' : 'rows'} can be taken in{note.bad > 0 ? `, ${note.bad} are broken` : ''}
     </h2>
     <div class="scroll">
       <table class="plain">

@@ -13,3 +13,6 @@ CREATE TABLE projection_shape (
   shape INTEGER NOT NULL
 ) STRICT;
 INSERT INTO projection_shape (one, shape) VALUES (1, 0);
+
+-- The freshness clock of a piece as stretches of one rate, and its warm hours: what is used and left is read off it.
+ALTER TABLE pieces ADD COLUMN clock TEXT NOT NULL DEFAULT 'null';

@@ -1,0 +1,43 @@
+import { iceDaysSpent, type Stretch } from '../fish/freshness.ts';
+import { freshnessClock } from './hazards/age.ts';
+import { contextsOf, type JudgeInput } from './verdict.ts';
+import type { Reason } from './window.ts';
+
+/** What a piece's clocks use up, kept as change-points so that any later moment can be read off them. */
+export interface PieceClock {
+  readonly iceDays: number;
+  /** Share of them for raw service. */
+  readonly share: number;
+  readonly spentBefore: number;
+  readonly stretches: readonly (Omit<Stretch, 'to'> & { readonly to: number | null })[];
+  /** Warm hours spent of their budget, 0 to 1; null where the fish has no such budget. */
+  readonly warm: number | null;
+}
+
+/** The clock of a piece; of several candidates the one that runs out first. Null for what arrived frozen. */
+export function pieceClock(input: JudgeInput, reasons: readonly Reason[]): PieceClock | null {
+  const fresh = contextsOf(input)
+    .map((context) => freshnessClock(context))
+    .filter((clock) => clock !== null)
+    .sort((a, b) => (a.rawUntil ?? Infinity) - (b.rawUntil ?? Infinity))[0];
+  if (!fresh) return null;
+  const budget = reasons.find(({ code }) => code === 'histamine.within-budget' || code === 'histamine.budget-spent');
+  return {
+    iceDays: fresh.iceDays,
+    share: fresh.share,
+    spentBefore: fresh.track.spentBefore,
+    // JSON knows no infinity: an open end is null.
+    stretches: fresh.stretches.map(({ from, to, rate }) => ({ from, to: Number.isFinite(to) ? to : null, rate })),
+    warm: budget ? Number(budget.seen.spentSeconds) / Math.max(1, Number(budget.seen.budgetSeconds)) : null
+  };
+}
+
+/**
+ * The share of its days on ice a piece has spent by a moment, 0 to 1 and beyond.
+ *
+ * @param at ms
+ */
+export function spentShare(clock: PieceClock, at: number): number {
+  const stretches = clock.stretches.map((each) => ({ ...each, to: each.to ?? Infinity }));
+  return iceDaysSpent({ spentBefore: clock.spentBefore }, at, stretches) / clock.iceDays;
+}

@@ -1,0 +1,358 @@
+import { expect } from 'chai';
+import type { Browser, Page } from 'playwright-core';
+import { demoPaper } from '../../src/lib/server/demo/morning.ts';
+import { BROKEN, NOTE } from '../server/note-rows.ts';
+import { openBrowser, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
+import { form, send, shown, watch } from './watch.ts';
+
+const NOW = '2026-03-09T12:00:00Z';
+const pdf = { name: 'statement.pdf', mimeType: 'application/pdf', buffer: Buffer.from(demoPaper(['Statement'])) };
+
+describe('receiving and judging', () => {
+  let house: RunningHouse;
+  let browser: Browser;
+  const call = async (name: string, body: unknown): Promise<Record<string, string>> => {
+    const answer = await fetch(`${house.url}/api/v1/operations/${name}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', 'x-ember-person': name === 'join-person' ? '' : 'p1' },
+      body: JSON.stringify(body)
+    });
+    const said = (await answer.json()) as { result: Record<string, string> };
+    expect(answer.status, `${name}: ${JSON.stringify(said)}`).to.equal(200);
+    return said.result;
+  };
+  const lots = async () =>
+    ((await (await fetch(`${house.url}/api/v1/lots`)).json()) as { lots: unknown[] }).lots.length;
+  const open = async (path: string, options = {}) => {
+    const watched = await watch(browser, options);
+    await signIn(watched.page, house.url, 'p1');
+    await visit(watched.page, house.url + path);
+    return watched;
+  };
+  const WILD = {
+    form: 'fillet',
+    source: 'wild',
+    water: 'sea',
+    commercial: 'yes',
+    supplier: 'Kelda Bay Boats',
+    caughtOn: '2026-03-08',
+    mass: '2 kg',
+    core: '1 C'
+  };
+  const FROZEN = { type: 'freezing-statement', issuer: 'Cold store', frozenAt: '-20 C', frozenFor: '7 d' };
+  const state = (page: Page, route: string) => shown(page, route).getAttribute('data-state');
+  const until = (page: Page, route: string, wanted: string) =>
+    page.waitForSelector(`[data-route="${route}"][data-state="${wanted}"]`);
+
+  before(async () => {
+    house = await openHouse({ EMBER_TIDE_FROZEN_AT: NOW });
+    browser = await openBrowser();
+    await call('join-person', { name: 'Ada Brimstrand' });
+  });
+  after(async () => {
+    await browser.close();
+    await house.close();
+  });
+
+  it('a whole delivery by keyboard alone: opened, two lots, one inspected, closed', async () => {
+    const { page, quiet, close } = await open('/');
+    const keys = page.keyboard;
+    /** Presses Tab until what has the focus answers to a test. */
+    const to = async (what: string, test: string) => {
+      for (let presses = 0; presses < 90; presses++) {
+        if (await page.evaluate(`(() => { const at = document.activeElement; return ${test}; })()`)) return;
+        await keys.press('Tab');
+      }
+      throw new Error(`Tab never came to ${what}`);
+    };
+    const field = (name: string, operation: string) =>
+      to(name, `at?.name === '${name}' && at.form?.dataset.operation === '${operation}'`);
+    const words = (text: string) => to(text, `at?.textContent?.trim().startsWith('${text}')`);
+
+    await keys.press('n');
+    await page.waitForURL('**/receive');
+    await words('Several lots in one delivery');
+    await keys.press('Enter');
+    await field('supplier', 'open-delivery');
+    await keys.type('Kelda Bay Boats');
+    await keys.press('Enter');
+    await page.waitForURL('**/receive?delivery=DEL-0309-1');
+    for (const [count, name] of [
+      [1, 'rodaballo'],
+      [2, 'hirame']
+    ] as const) {
+      await page.waitForSelector(`h1:has-text("Receive lot ${count}")`);
+      await to('species', `at?.id === 'species-text'`);
+      await keys.type(name);
+      await page.waitForSelector('.found button');
+      await keys.press('Enter');
+      await field('mass', 'receive-lot');
+      await keys.type('2.2 kg');
+      await field('source', 'receive-lot');
+      await keys.type('wild');
+      await field('core', 'receive-lot');
+      await keys.type('1.2');
+      await keys.press('Enter');
+    }
+    await page.waitForSelector('h1:has-text("Receive lot 3")');
+    await words('Inspect');
+    await keys.press('Enter');
+    await page.waitForURL('**/inspect/TUR-0309-1');
+    await page.waitForSelector('h1:has-text("Inspect: Turbot")');
+    for (const row of ['eye', 'gill', 'skin', 'flesh', 'belly', 'smell']) {
+      await field(`level-${row}`, 'inspect-lot');
+      await keys.press('Space');
+    }
+    await page.waitForSelector('[data-recommended="hold-freeze"]');
+    await field('decision', 'inspect-lot');
+    await field('reason', 'inspect-lot');
+    await keys.type('wild: freeze first');
+    await words('Write the inspection down');
+    await keys.press('Enter');
+    await page.waitForSelector('.before:has-text("0.0 days on ice")');
+    await words('delivery DEL');
+    await keys.press('Enter');
+    await page.waitForURL('**/receive?delivery=DEL-0309-1');
+    await words('That was all of it');
+    await keys.press('Enter');
+    await page.waitForSelector('text=Closed Mon 9 Mar');
+    expect(await page.textContent('main')).to.contain('Inspected: hold freeze');
+    quiet();
+    await close();
+  });
+
+  it('a whole delivery by touch alone, on an upright tablet', async () => {
+    const { page, quiet, close } = await open('/receive', { viewport: { width: 820, height: 1180 }, hasTouch: true });
+    // A tap opens the field; what is typed comes from the tablet's own keys.
+    const write = async (selector: string, text: string) => {
+      await page.tap(selector);
+      await page.keyboard.type(text);
+    };
+    await page.tap('summary:has-text("Several lots")');
+    await write('form[data-operation="open-delivery"] [name="supplier"]', 'Graywater Landings');
+    await page.tap('text=Open the delivery');
+    await page.waitForSelector('h1:has-text("Receive lot 1")');
+    await write('#species-text', 'gurnard');
+    await page.tap('.found button:has-text("Gurnard")');
+    await write('form[data-operation="receive-lot"] [name="mass"]', '900');
+    await page.selectOption('[name="source"]', 'wild');
+    await write('[name="core"]', '2');
+    await page.tap('text=Take it in');
+    await page.waitForSelector('h1:has-text("Receive lot 2")');
+    await page.tap('li:has-text("Gurnard") .act');
+    await page.waitForSelector('h1:has-text("Inspect: Gurnard")');
+    for (const words of ['flat, pupil clear', 'bright red', 'shining', 'springs back at once', 'firm and whole']) {
+      await page.tap(`.level:has-text("${words}")`);
+    }
+    await page.tap('.level:has-text("sour, stale")');
+    await page.waitForSelector('[data-recommended="cooked-only"]');
+    expect(await page.isChecked('[name="decision"][value="cooked-only"]')).to.equal(true);
+    await write('[name="reason"]', 'sour');
+    await page.tap('text=Write the inspection down');
+    await page.waitForSelector('.before:has-text("for cooking only: sour")');
+    await page.tap('p a:text-is("the piece")');
+    await until(page, 'raw', 'never');
+    const small = await page.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>('main button, nav.benches a')]
+        .filter((each) => each.offsetParent !== null && each.getBoundingClientRect().height < 44)
+        .map((each) => each.textContent)
+    );
+    expect(small).to.deep.equal([]);
+    quiet();
+    await close();
+  });
+
+  it('a farmed char reads Not cleared; a file that lies is refused, the real paper opens it and is served safely', async () => {
+    const { piece } = await call('receive-lot', {
+      ...WILD,
+      species: 'arctic-char',
+      source: 'farmed',
+      farmSystem: 'land-based',
+      supplier: 'Skarnes Tank Farm'
+    });
+    const { page, quiet, close } = await open(`/piece/${piece}`);
+    expect(await state(page, 'raw')).to.equal('not-cleared');
+    const attach = form(page, 'attach-evidence');
+    await attach.locator('[name="file"]').setInputFiles({
+      name: 'statement.pdf',
+      mimeType: 'application/pdf',
+      buffer: Buffer.from('<script>alert(1)</script>')
+    });
+    await send(page, 'attach-evidence', { issuer: 'Skarnes Tank Farm', formulatedFeed: true });
+    await attach.locator('.wrong').waitFor();
+    expect(await attach.locator('.wrong').textContent()).to.contain('its contents are something else');
+    expect(await page.inputValue('[name="issuer"]')).to.equal('Skarnes Tank Farm');
+    expect(await state(page, 'raw')).to.equal('not-cleared');
+    await attach.locator('[name="file"]').setInputFiles(pdf);
+    await send(page, 'attach-evidence', { formulatedFeed: true });
+    await until(page, 'raw', 'open');
+    const link = await page.getAttribute('.paper a:has-text("statement.pdf")', 'href');
+    const file = await fetch(house.url + link);
+    expect(file.headers.get('content-type')).to.equal('application/pdf');
+    expect(file.headers.get('content-disposition')).to.match(/^attachment/);
+    expect(file.headers.get('content-security-policy')).to.contain('sandbox');
+    expect(file.headers.get('x-content-type-options')).to.equal('nosniff');
+    expect(Buffer.from(await file.arrayBuffer()).equals(pdf.buffer)).to.equal(true);
+    expect((await fetch(`${house.url}/files/${'0'.repeat(64)}`)).status).to.equal(404);
+    quiet(/422/);
+    await close();
+  });
+
+  it('an expired statement opens nothing', async () => {
+    const { piece } = await call('receive-lot', { ...WILD, species: 'halibut' });
+    const { page, close } = await open(`/piece/${piece}`);
+    await send(page, 'attach-evidence', {
+      type: 'freezing-statement',
+      issuer: 'Cold store',
+      frozenAt: '-20',
+      frozenFor: '7',
+      'frozenFor:unit': 'd',
+      expiresOn: '2026-03-08'
+    });
+    await page.waitForSelector('text=the paper had expired when the lot came in');
+    expect(await state(page, 'raw')).to.equal('not-cleared');
+    await close();
+  });
+
+  it('a warm delivery is answered for by name, said on the piece, and taken back', async () => {
+    const { lot, piece } = await call('receive-lot', { ...WILD, species: 'halibut', core: '8 C' });
+    await call('attach-evidence', { lot, ...FROZEN });
+    const { page, quiet, close } = await open(`/piece/${piece}`);
+    expect(await page.textContent('main')).to.contain('it came in at 8 C');
+    const own = form(page, 'own-exception');
+    await page.click('summary:has-text("Answer for an exception")');
+    await own.locator('fieldset label:has-text("Cured") input').check();
+    await send(page, 'own-exception', { reason: 'The probe stood in the sun; 3 °C when read again.' });
+    await own.locator('[role="alert"]').waitFor();
+    expect(await own.locator('[role="alert"]').textContent()).to.contain('Tick that you own it');
+    await send(page, 'own-exception', { own: true });
+    await until(page, 'cured', 'open');
+    expect(await state(page, 'raw')).to.equal('not-cleared');
+    expect(await page.textContent('.owned')).to.match(/Ada Brimstrand\s+answers for an answer to a warm delivery/);
+    await page.click('.owned summary');
+    await send(page, 'withdraw-exception', { reason: 'sent back after all' });
+    await until(page, 'cured', 'not-cleared');
+    quiet(/422/);
+    await close();
+  });
+
+  it('shellfish want their tag, and the tag its last-served date', async () => {
+    const { piece } = await call('receive-lot', { ...WILD, species: 'oyster', form: 'live', core: '' });
+    const { page, close } = await open(`/piece/${piece}`);
+    expect(await page.textContent('main')).to.contain('shellfish without its tag');
+    await send(page, 'attach-evidence', { type: 'shellfish-tag', issuer: 'Outer Skerry', reference: 'tag 9' });
+    await until(page, 'raw', 'open');
+    await page.click('summary:has-text("last-served date")');
+    await send(page, 'close-tag', { lastServedOn: '2026-03-09' });
+    await page.waitForSelector('text=the tag is kept until 2026-06-07');
+    await close();
+  });
+
+  it('a name of several fish asks which and why; one nobody can name is judged by the worst, then told by its marks', async () => {
+    const { page, quiet, close } = await open('/receive');
+    await page.fill('#species-text', 'snapper');
+    await page.waitForSelector('text=is the market name of 3 species');
+    expect(await page.textContent('.senses')).to.contain('reef toxin');
+    await page.click('text=Nobody can say what it is');
+    await page.click('button[aria-label^="Not Rockfish"]');
+    await page.selectOption('[name="source"]', 'wild');
+    await page.waitForSelector('aside [data-route="cooked"][data-state="not-cleared"]');
+    expect(await page.textContent('aside')).to.contain('If Snapper:');
+    await send(page, 'receive-lot', {
+      mass: '2',
+      'mass:unit': 'kg',
+      supplier: 'Kelda',
+      core: '1',
+      caughtOn: '2026-03-08'
+    });
+    await page.waitForURL('**/piece/UNI-*');
+    await page.click('text=Tell it by its marks');
+    await page.click('.fish label:has-text("Sea bream")');
+    await page.check('.mark:has-text("steep forehead") input');
+    await page.click('text=That is what it is');
+    await page.waitForSelector('h1:text-is("Inspect: Sea bream")');
+    await page.click('text=the piece');
+    await until(page, 'cooked', 'open');
+    quiet();
+    await close();
+  });
+
+  it('a note of forty rows with seven broken takes in none until asked, and keeps the mapping', async () => {
+    const before = await lots();
+    const { page, quiet, close } = await open('/receive/note');
+    await page.setInputFiles('[name="note"]', { name: 'note.csv', mimeType: 'text/csv', buffer: Buffer.from(NOTE) });
+    await page.selectOption('[name="dateOrder"]', 'dmy');
+    await page.fill('[name="supplier"]', 'Kelda Bay Boats');
+    await page.click('button:has-text("Read it")');
+    await page.waitForSelector('text=33 rows can be taken in, 7 are broken');
+    expect(await page.locator('tr.broken').count()).to.equal(BROKEN.size);
+    expect(await page.textContent('main')).to.contain('"white tuna" is the market name of several species');
+    await page.selectOption('[name="column Temp"]', '');
+    await page.click('button:has-text("Read it again")');
+    await page.waitForSelector('text=34 rows can be taken in, 6 are broken');
+    await page.click('text=Take them in');
+    await page.waitForSelector('[role="alert"]:has-text("6 rows are broken")');
+    expect(await lots()).to.equal(before);
+    expect(await page.inputValue('[name="column Temp"]')).to.equal('');
+    await page.check('form[data-operation="import-note"] [name="goodOnly"]');
+    await page.click('text=Take them in');
+    await page.waitForURL('**/receive?delivery=*');
+    expect(await page.locator('.delivery li').count()).to.equal(34);
+    expect(await lots()).to.equal(before + 34);
+    quiet(/422/);
+    await close();
+  });
+
+  it('one piece under every rule book, side by side', async () => {
+    const { lot, piece } = await call('receive-lot', { ...WILD, species: 'halibut' });
+    await call('attach-evidence', { lot, ...FROZEN, frozenFor: '24 h' });
+    const { page, close } = await open(`/piece/${piece}`);
+    await page.click('.compare summary');
+    const cell = (profile: string) =>
+      page.locator(`[data-profile="${profile}"] [data-route="raw"]`).getAttribute('data-state');
+    expect([await cell('us-fc'), await cell('eu'), await cell('jp')]).to.deep.equal(['not-cleared', 'open', 'open']);
+    expect(await page.textContent('.compare')).to.contain('Only so under US Food Code');
+    await close();
+  });
+
+  it('what was taken for the own table goes on no service', async () => {
+    const { page, close } = await open(
+      '/receive?species=pollock&source=wild&core=2+C&commercial=no&caughtOn=2026-03-08'
+    );
+    await send(page, 'receive-lot', { mass: '1', 'mass:unit': 'kg', supplier: 'Ada, own line' });
+    await page.waitForSelector('.wrong:has-text("may not be taken in for sale"), [role="alert"]:has-text("for sale")');
+    await page.selectOption('[name="purpose"]', 'own-table');
+    await send(page, 'receive-lot', {});
+    await page.waitForURL('**/piece/POL-*');
+    expect(await page.textContent('main')).to.contain('It goes on no service');
+    await page.click('nav.benches a:has-text("Serve")');
+    await page.waitForSelector('.trouble:has-text("it goes on no service")');
+    expect(await form(page, 'serve-piece').count()).to.equal(0);
+    await close();
+  });
+
+  it('the house’s books: a species, a copy of a rule book, a sheet and a notice, each with its reason', async () => {
+    const { page, quiet, close } = await open('/house/species?id=halibut');
+    await page.click('summary:has-text("own values")');
+    await send(page, 'set-species', { iceDays: '12', reason: 'landed late in winter' });
+    await page.waitForSelector('text=(shipped: 18 d)');
+    await visit(page, `${house.url}/house/rules`);
+    await page.click('summary:has-text("Make a copy")');
+    await send(page, 'set-profile', {
+      id: 'house-counter',
+      name: 'Counter',
+      'dial-coldHold': '6',
+      reason: 'for a trial'
+    });
+    await page.waitForSelector('[role="alert"]:has-text("Tick that you own it")');
+    await send(page, 'set-profile', { own: true });
+    await page.waitForSelector('text=Looser than us-fc in: Hold cold at or below');
+    await send(page, 'set-notice', { text: 'Raw here. Ask us.', reason: 'shorter for the card' });
+    await page.waitForSelector('blockquote:has-text("Raw here. Ask us.")');
+    await visit(page, `${house.url}/house/sheets?sheet=fillet`);
+    await send(page, 'set-sheet', { 'weight-smell': '5', 'text-smell-0': 'clean as the tide', reason: 'smell first' });
+    await page.waitForSelector('text=shipped: sea, nothing');
+    quiet(/422/);
+    await close();
+  });
+});
