@@ -30,10 +30,8 @@ try {
     inspect: '/inspect/JOH-0313-1',
     identify: '/inspect/UNI-0313-1',
     delivery: '/receive?delivery=DEL-0313-1',
-    note: '/receive/note',
     species: '/house/species?id=skipjack',
     rules: '/house/rules',
-    sheets: '/house/sheets',
     exception: '/piece/EUR-0313-1-A',
     house: '/house'
   };
