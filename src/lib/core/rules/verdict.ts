@@ -127,16 +127,16 @@ function unidentified(contexts: readonly JudgeContext[], input: JudgeInput): Rea
       })
     ];
   }
-  const seen = new Set<string>();
-  const found = contexts.flatMap((context) =>
-    HAZARDS.flatMap((hazard) => hazard(context)).flatMap((each) => {
-      // What holds for every candidate alike is said once.
+  // What is found alike on several candidates is said once, with their names; on all of them, as of any fish.
+  const found = new Map<string, { readonly reason: Reason; readonly names: string[] }>();
+  for (const context of contexts) {
+    for (const each of HAZARDS.flatMap((hazard) => hazard(context))) {
       const key = JSON.stringify([each.code, each.effect, each.routes, each.evidence, each.rule, each.seen]);
-      if (seen.has(key)) return [];
-      seen.add(key);
-      return [{ ...each, candidate: context.species.name }];
-    })
-  );
+      const known = found.get(key);
+      if (known) known.names.push(context.species.name);
+      else found.set(key, { reason: each, names: [context.species.name] });
+    }
+  }
   return [
     reason(cite, 'identification', 'identification.unsettled', { kind: 'pass' }, DOUBT, {
       routes: ALL_ROUTES,
@@ -144,7 +144,9 @@ function unidentified(contexts: readonly JudgeContext[], input: JudgeInput): Rea
       seen: { candidates: contexts.map(({ species }) => species.name).join(', ') },
       wouldChange: 'identify'
     }),
-    ...found
+    ...[...found.values()].map(({ reason: each, names }) =>
+      names.length === contexts.length ? each : { ...each, candidate: names.join(', ') }
+    )
   ];
 }
 

@@ -39,7 +39,7 @@ export interface Reason {
   readonly wouldChange: string | null;
   /** Set where a person answers for it: it stood in the way, and no longer does. */
   readonly owned?: { readonly seq: number; readonly by: string; readonly reason: string; readonly at: number };
-  /** Set where it speaks of one candidate of a fish that nobody identified. */
+  /** Set where it speaks of some candidates, and not all, of a fish that nobody identified. */
   readonly candidate?: string;
 }
 

@@ -140,7 +140,7 @@
   .open a {
     white-space: nowrap;
   }
-  @media (max-width: 760px) {
+  @media (max-width: 1000px) {
     li {
       grid-template-columns: 1fr 1fr;
     }

@@ -50,12 +50,12 @@
 </div>
 
 {#if lot.purpose !== 'sale'}
-  <p class="trouble">
+  <p class="trouble notice">
     Taken in for {lot.purpose === 'training' ? 'staff training' : 'the own table'}. It goes on no service.
   </p>
 {/if}
 {#if view.species === null}
-  <p class="trouble">
+  <p class="trouble notice">
     Nobody has settled what fish this is: judged as the worst of {view.candidates.map(({ name }) => name).join(', ') ||
       'anything it may be'}.
     <a class="link" href="/inspect/{view.lot.id}">Tell it by its marks</a>
@@ -209,7 +209,8 @@
     gap: 1.2rem;
     align-items: start;
   }
-  .owned {
+  .owned,
+  .notice {
     margin-bottom: 0.8rem;
   }
   .windows {
