@@ -439,6 +439,14 @@ const UNITED_STATES: Golden[] = [
     want: 'open'
   },
   {
+    name: 'Hazards guide ch. 7: said to be frozen before, and no paper: 8 h',
+    of: { lot: thawed, papers: [chilled], events: warmThrice },
+    at: 13.5,
+    route: 'cooked',
+    want: 'closed',
+    code: 'histamine.budget-spent'
+  },
+  {
     name: 'Hazards guide ch. 7: 4.61 h with a part above 21.1 °C: 4 h',
     of: { lot: mackerel, papers: okay, events: [read(2, 22), read(5, 4)] },
     at: 5.5,
@@ -791,6 +799,12 @@ const EXCEPTIONS: Golden[] = [
     of: { lot: { commercial: 'no' }, papers: [statement(-20, 168)], events: [owns('source.not-commercial')] },
     at: 1,
     want: 'never'
+  },
+  {
+    name: 'US 3-202.18: nobody answers for shellfish without a tag',
+    of: { lot: { species: 'oyster', form: 'live', core: null }, events: [owns('shellfish.no-tag')] },
+    at: 1,
+    want: 'not-cleared'
   },
   {
     name: 'an answer for another finding opens nothing',

@@ -71,6 +71,14 @@ export function papers(context: JudgeContext, type: LotState['evidence'][number]
   };
 }
 
+/**
+ * Whether the fish had been frozen before it was opened here: it arrived so, or a paper says so. A seller's word alone gives
+ * none of the time that frozen fish is given.
+ */
+export const wasFrozenBefore = (context: JudgeContext): boolean =>
+  context.lot.received.frozen ||
+  (context.lot.received.previouslyFrozen === 'yes' && papers(context, 'freezing-statement').valid.length > 0);
+
 /** True while the piece lies in a freezer: its day clocks stand still until it comes out. */
 export function inFreezer(context: JudgeContext): boolean {
   const run = context.piece.freezes.at(-1);

@@ -3,7 +3,7 @@ import type { Reason, Route } from './window.ts';
 
 /**
  * Findings a person may answer for with name and reason. Everything else is refused: poisons and licensed species, a source
- * that is none, what was discarded or served, expired time control, warm hours already spent.
+ * that is none, shellfish without a tag, what was discarded or served, expired time control, warm hours already spent.
  */
 export const OWNABLE: ReadonlySet<string> = new Set([
   'parasites.not-frozen',
@@ -18,7 +18,6 @@ export const OWNABLE: ReadonlySet<string> = new Set([
   'temperature.arrived-warm',
   'histamine.no-chill-record',
   'freshness.no-catch-date',
-  'shellfish.no-tag',
   'toxins.purging-oil',
   'toxins.area-unknown',
   'identification.none'

@@ -7,7 +7,15 @@ import {
   type Stretch
 } from '../../fish/freshness.ts';
 import { dateMarkEnd } from '../../service/clocks.ts';
-import { ALL_ROUTES, frozenSeconds, inFreezer, reason, type Hazard, type JudgeContext } from '../context.ts';
+import {
+  ALL_ROUTES,
+  frozenSeconds,
+  inFreezer,
+  reason,
+  wasFrozenBefore,
+  type Hazard,
+  type JudgeContext
+} from '../context.ts';
 import { RAW_ROUTES, type Reason, type Route } from '../window.ts';
 import { readInstant } from '../../service/day.ts';
 
@@ -87,8 +95,8 @@ export interface FreshnessClock {
  */
 export function freshnessClock(context: JudgeContext): FreshnessClock | null {
   const { species, lot, house } = context;
-  const { caughtOn, frozen, form, previouslyFrozen } = lot.received;
-  if (frozen || previouslyFrozen === 'yes') return null;
+  const { caughtOn, form } = lot.received;
+  if (wasFrozenBefore(context)) return null;
   const alive = form === 'live';
   // What arrives alive is served raw as long as it keeps: its days are days of life, counted in full (check).
   const share = alive ? 1 : house.rawShareOfIceDays;

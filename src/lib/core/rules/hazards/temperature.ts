@@ -1,5 +1,5 @@
 import { secondsAbove, warmLoss } from '../../service/clocks.ts';
-import { ALL_ROUTES, papers, reason, type Hazard } from '../context.ts';
+import { ALL_ROUTES, papers, reason, wasFrozenBefore, type Hazard } from '../context.ts';
 import { atOrBelow } from '../profile.ts';
 import type { Reason } from '../window.ts';
 
@@ -79,7 +79,7 @@ export const histamine: Hazard = (context) => {
   const holds = context.chain.flatMap((piece) => piece.holds);
   const warmest = Math.max(context.warmest, core?.si ?? -Infinity);
   const hot = warmest > rule.hot.c;
-  const wasFrozen = lot.received.frozen || lot.received.previouslyFrozen === 'yes';
+  const wasFrozen = wasFrozenBefore(context);
   const budget = wasFrozen
     ? hot
       ? rule.secondsIfFrozenAndHot
