@@ -38,6 +38,11 @@ describe('nothing in it yet, and names without end', () => {
       expect(text, path).to.not.match(/undefined|NaN|\[object/);
     }
     await visit(watched.page, house.url);
+    for (const path of ['/receive/note', '/house/species', '/house/species?add', '/house/rules', '/house/sheets']) {
+      await visit(watched.page, house.url + path);
+      expect(await watched.page.textContent('main'), path).to.not.match(/undefined|NaN|\[object/);
+    }
+    await visit(watched.page, house.url);
     await watched.page.click('text=add yourself in House');
     await watched.page.waitForURL('**/house');
     watched.quiet();
@@ -98,12 +103,43 @@ describe('nothing in it yet, and names without end', () => {
       startCore: '34 F',
       cycle: 'eu-24h'
     });
+    const { delivery } = await call('open-delivery', { supplier: LONG, reference: LONG.slice(0, 78), vehicle: '34 F' });
+    const { lot } = await call('receive-lot', {
+      species: 'unidentified',
+      candidates: ['lake-or-brackish-bass', 'surgeonfish', 'salmon-or-trout-roe', 'crab-stick'],
+      supplier: LONG,
+      claim: LONG,
+      mass: '12 lb',
+      core: '34 F',
+      delivery
+    });
+    await call('set-profile', {
+      id: 'house-long',
+      base: 'us-fc',
+      name: LONG.slice(0, 58),
+      'dial-coldHold': 4,
+      reason: LONG
+    });
+    await call('set-species', { id: 'turbot', name: LONG.slice(0, 58), iceDays: 9, reason: LONG });
+    await call('set-notice', { text: `${LONG} ${LONG} ${LONG}`, reason: LONG });
+    const extra = [
+      `/receive?delivery=${delivery}`,
+      `/inspect/${lot}`,
+      '/house/rules?copy=house-long',
+      '/house/species?id=turbot',
+      '/house/sheets'
+    ];
     for (const theme of ['light', 'dim']) {
       const watched = await watch(browser, { viewport: { width: 820, height: 1180 } });
       const { page } = watched;
       await signIn(page, house.url, 'p1');
       await page.context().addCookies([{ name: 'ember-theme', value: theme, url: house.url }]);
-      for (const path of [...PLACES.map(({ path: each }) => each), `/piece/${piece}`, `/freeze?piece=${piece}`]) {
+      for (const path of [
+        ...PLACES.map(({ path: each }) => each),
+        `/piece/${piece}`,
+        `/freeze?piece=${piece}`,
+        ...extra
+      ]) {
         await visit(page, house.url + path);
         const over = await page.evaluate(
           () => document.documentElement.scrollWidth - document.documentElement.clientWidth

@@ -138,7 +138,8 @@
     color: var(--water-deep);
   }
   .open a {
-    white-space: nowrap;
+    display: inline-block;
+    padding: 0.6rem 0.8rem 0.6rem 0;
   }
   @media (max-width: 1000px) {
     li {

@@ -30,6 +30,8 @@
     verdict?: Verdict | null;
   } = $props();
 
+  /** A sea fish is from the sea; what lives in both is asked about. */
+  const waterOf = (of: Species | undefined) => (!of || of.water === 'anadromous' ? 'unknown' : of.water);
   const start = untrack(() => given);
   const [givenCore = '', givenCoreUnit] = (start.core ?? '').split(/\s+(?=[CF°])/);
   let species = $state(start.species ?? '');
@@ -37,7 +39,7 @@
   let form = $state(start.form ?? 'whole');
   let source = $state(start.source ?? 'unknown');
   let farmSystem = $state(start.farmSystem ?? '');
-  let water = $state(start.water ?? 'sea');
+  let water = $state(start.water ?? waterOf(untrack(() => catalogue).find(({ id }) => id === start.species)));
   let commercial = $state(start.commercial ?? 'yes');
   let purpose = $state(start.purpose ?? 'sale');
   let caughtOn = $state(start.caughtOn ?? '');
@@ -53,7 +55,7 @@
 
   function settle(each: Species) {
     if (each.usualSource !== 'either') source = each.usualSource;
-    if (each.water === 'fresh') water = 'fresh';
+    water = waterOf(each);
     if (each.group === 'mollusc') form = 'live';
     else if (each.group === 'roe') form = 'roe';
   }

@@ -6,8 +6,16 @@
 
   let { data }: PageProps = $props();
   const names = $derived(Object.fromEntries(data.people.map((person) => [person.id, person.name])));
-  const said = (value: number | null, dial: { unit: string; isSwitch: boolean }) =>
-    value === null ? 'not in this book' : dial.isSwitch ? (value ? 'yes' : 'no') : `${value} ${dial.unit}`;
+  const said = (value: number | null, dial: { id: string; unit: string; isSwitch: boolean }) =>
+    value === null
+      ? 'not in this book'
+      : dial.isSwitch
+        ? value
+          ? 'yes'
+          : 'no'
+        : dial.unit === '°C' && dial.id !== 'freezeColder'
+          ? `${value} °C (${Math.round((value * 9) / 0.5 + 320) / 10} °F)`.replaceAll('-', '\u2212')
+          : `${value} ${dial.unit}`;
   const of = (id: string) => data.copy?.changes[id];
 </script>
 
