@@ -105,6 +105,13 @@ export function contextsOf(input: JudgeInput): JudgeContext[] {
   }));
 }
 
+/** All that every hazard finds, in order. */
+function findings(context: JudgeContext): Reason[] {
+  const found: Reason[] = [];
+  for (const hazard of HAZARDS) found.push(...hazard(context));
+  return found;
+}
+
 const DOUBT = {
   rule: 'identification',
   citation:
@@ -130,7 +137,7 @@ function unidentified(contexts: readonly JudgeContext[], input: JudgeInput): Rea
   // What is found alike on several candidates is said once, with their names; on all of them, as of any fish.
   const found = new Map<string, { readonly reason: Reason; readonly names: string[] }>();
   for (const context of contexts) {
-    for (const each of HAZARDS.flatMap((hazard) => hazard(context))) {
+    for (const each of findings(context)) {
       const key = JSON.stringify([each.code, each.effect, each.routes, each.evidence, each.rule, each.seen]);
       const known = found.get(key);
       if (known) known.names.push(context.species.name);
@@ -155,8 +162,7 @@ export function judge(input: JudgeInput): Verdict {
   const { chain, house, at, knownAt } = input;
   const contexts = contextsOf(input);
   const [only] = contexts;
-  const found =
-    only && contexts.length === 1 ? HAZARDS.flatMap((hazard) => hazard(only)) : unidentified(contexts, input);
+  const found = only && contexts.length === 1 ? findings(only) : unidentified(contexts, input);
   const exceptions = chain.flatMap((piece) => piece.exceptions);
   const reasons = exceptions.length > 0 ? withExceptions(found, exceptions) : found;
   return {
