@@ -64,6 +64,7 @@ export default ts.config(
     files: [
       'eslint.config.js',
       'src/lib/server/clock.ts',
+      'devices/index.ts',
       'src/lib/ui/clock.svelte.ts',
       'scripts/**',
       'tests/bench/**',

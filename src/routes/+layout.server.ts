@@ -7,7 +7,16 @@ export const load = (({ locals, depends }) => {
   const { store, clock, movable, executor, readOnly, config } = theApp();
   const head = store.record.head();
   // The house's own books go only to the pages that show them.
-  const { species: _, profiles: __, sheets: ___, notice: ____, ...house } = store.projections.currentHouse();
+  const {
+    species: _,
+    profiles: __,
+    sheets: ___,
+    notice: ____,
+    places: _____,
+    templates: ______,
+    kitchen: _______,
+    ...house
+  } = store.projections.currentHouse();
   return {
     now: clock.now(),
     frozen: config.frozenAt !== null && movable !== null,

@@ -5,6 +5,7 @@ import {
   type EventKind,
   type RecordEvent
 } from '../../src/lib/core/record/events.ts';
+import { NO_CUT } from '../../src/lib/core/record/bodies.ts';
 import { NEW_HOUSE, type HouseState } from '../../src/lib/core/record/state.ts';
 import { verdict, type Lineage, type Verdict } from '../../src/lib/core/rules/verdict.ts';
 import type { Route, WindowState } from '../../src/lib/core/rules/window.ts';
@@ -109,7 +110,8 @@ const made = (form: LotBody['form']): BodyOf<'piece.made'> => ({
   form,
   grams: 1000,
   mass: typed(1000, 'g'),
-  thicknessMm: 30
+  thicknessMm: 30,
+  ...NO_CUT
 });
 export const freezeStart = (hours: number, more: Partial<BodyOf<'freeze.started'>> = {}) =>
   event('freeze.started', hours, {

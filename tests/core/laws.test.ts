@@ -95,6 +95,11 @@ describe('laws of the verdict', () => {
       fc.property(anyCase, anyHour, anyProfile, fc.constantFrom(...adverse), (of, hour, profile, fact) => {
         // Where the day of catch is not known, a sheet is the paper that stands in for it.
         fc.pre(fact.kind !== 'lot.inspected' || of.lot.caughtOn !== null);
+        // Who answered for a fish that is not frozen answered for a freezing that failed as well: a lock gives way to that.
+        const answered = of.papers.some(
+          (paper) => paper.kind === 'exception.owned' && paper.body.code.startsWith('parasites.')
+        );
+        fc.pre(fact.kind !== 'freeze.read' || !answered);
         const before = ask(of, hour, profile);
         const after = ask({ ...of, events: [...of.events, fact] }, hour, profile);
         after.windows.forEach((window, index) => {

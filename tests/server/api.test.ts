@@ -115,6 +115,7 @@ describe('the API', () => {
       'freeze-preview': 'air=-30 C&thickness=30 mm&startCore=2 C&cycle=us-168h',
       'cure-preview':
         'piece=ARC-0309-1-A&method=weighed&thickness=28 mm&faces=1&celsius=3 C&salt=2.5 %25&sugar=1 %25&hours=24 h&target=1 %25',
+      'depth-preview': 'piece=ARC-0309-1-A&length=300 mm&t0=30 mm&t6=12 mm',
       'slice-preview': 'cut=straight&length=180 mm&height=30 mm&width=70 mm&thickness=6 mm'
     };
     await house.done('open-delivery', { supplier: 'Kelda Bay Boats' });

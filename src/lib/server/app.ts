@@ -2,6 +2,7 @@ import { join } from 'node:path';
 import { movableClock, systemClock, type Clock, type MovableClock } from './clock.ts';
 import { readConfig, type Config } from './config.ts';
 import { seedDemo } from './demo/house.ts';
+import { openScale, type ScaleLink } from './devices/scale.ts';
 import { createExecutor, type Executor } from './operations/execute.ts';
 import { DATABASE_FILE } from './store/open.ts';
 import { openStore, type Store } from './store/store.ts';
@@ -13,6 +14,7 @@ export interface App {
   /** Only a demo or a test has one. */
   readonly movable: MovableClock | null;
   readonly executor: Executor;
+  readonly scale: ScaleLink;
   /** Why nothing can be written, if so. */
   readonly readOnly: boolean;
 }
@@ -33,7 +35,15 @@ export function openApp(env: Record<string, string | undefined>): App {
     store = openStore(file, { readonly: true });
   }
   if (config.mode === 'demo' && !readOnly && store.record.head().seq === 0) seedDemo(store, clock.now());
-  return { config, store, clock, movable, executor: createExecutor(store, clock), readOnly };
+  return {
+    config,
+    store,
+    clock,
+    movable,
+    executor: createExecutor(store, clock),
+    scale: openScale(config.scale),
+    readOnly
+  };
 }
 
 let app: App | null = null;
@@ -45,6 +55,7 @@ export function theApp(): App {
 }
 
 export function closeApp(): void {
+  app?.scale.close();
   app?.store.close();
   app = null;
 }

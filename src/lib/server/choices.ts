@@ -1,4 +1,5 @@
 import { stateAt } from '../core/rules/window.ts';
+import { openBoard } from '../core/record/state.ts';
 import type { App } from './app.ts';
 
 /** Pieces to pick from at a bench: everything in the house, its raw window with it. */
@@ -21,7 +22,9 @@ export function pieceChoices(app: App) {
     ),
     inFreezer: state.freezes.at(-1)?.ended === null,
     inCure: state.cures.at(-1)?.ended === null,
-    onTray: state.holds.length > 0
+    onTray: state.holds.length > 0,
+    onBoard: openBoard(state) !== null,
+    depth: state.depth
   }));
 }
 export type PieceChoice = ReturnType<typeof pieceChoices>[number];

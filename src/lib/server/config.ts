@@ -1,3 +1,5 @@
+import { deviceAddress } from './devices/scale.ts';
+
 /** What the outside may set. Read once, at the start. */
 export interface Config {
   readonly dataFolder: string;
@@ -7,6 +9,10 @@ export interface Config {
   readonly readOnly: boolean;
   readonly maxPages: number | undefined;
   readonly bodyLimit: number;
+  /** Where devices answer; null for none. The pan is that of the simulated scale. */
+  readonly scale: { host: string; port: number } | null;
+  readonly pan: { host: string; port: number } | null;
+  readonly printer: { host: string; port: number } | null;
 }
 
 export const BODY_LIMIT_BYTES = 2_000_000;
@@ -16,12 +22,16 @@ export const FILE_BODY_LIMIT_BYTES = 10 * 1024 * 1024 + 200_000;
 export function readConfig(env: Record<string, string | undefined>): Config {
   const mode = env.EMBER_TIDE_MODE === 'demo' || env.EMBER_TIDE_MODE === 'test' ? env.EMBER_TIDE_MODE : 'production';
   const movable = mode !== 'production';
+  const demo = mode === 'demo';
   return {
     dataFolder: env.EMBER_TIDE_DATA ?? 'data/house',
     mode,
     frozenAt: movable && env.EMBER_TIDE_FROZEN_AT ? Date.parse(env.EMBER_TIDE_FROZEN_AT) : null,
     readOnly: env.EMBER_TIDE_READONLY === '1',
     maxPages: movable && env.EMBER_TIDE_MAX_PAGES ? Number(env.EMBER_TIDE_MAX_PAGES) : undefined,
-    bodyLimit: BODY_LIMIT_BYTES
+    bodyLimit: BODY_LIMIT_BYTES,
+    scale: deviceAddress(env.EMBER_TIDE_SCALE ?? (demo ? '127.0.0.1:47801' : '')),
+    pan: deviceAddress(env.EMBER_TIDE_PAN ?? (demo ? '127.0.0.1:47802' : '')),
+    printer: deviceAddress(env.EMBER_TIDE_PRINTER ?? (demo ? '127.0.0.1:47803' : ''))
   };
 }

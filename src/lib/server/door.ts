@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { KILLINGS } from '../core/fish/rigor.ts';
-import { DECISIONS, FARM_SYSTEMS, FORMS, PURPOSES, THREE, UNIDENTIFIED } from '../core/record/bodies.ts';
+import { DECISIONS, FARM_SYSTEMS, FORMS, NO_CUT, PURPOSES, THREE, UNIDENTIFIED } from '../core/record/bodies.ts';
 import type { LotState, PieceState } from '../core/record/state.ts';
 import { profileById } from '../core/rules/profiles/index.ts';
 import { judge, pinsFor } from '../core/rules/verdict.ts';
@@ -81,7 +81,8 @@ export function doorVerdict(app: App, input: z.infer<typeof doorFields>) {
       form: input.form,
       grams: 1000,
       mass,
-      thicknessMm: null
+      thicknessMm: null,
+      ...NO_CUT
     },
     grams: 1000,
     freezes: [],
@@ -91,6 +92,10 @@ export function doorVerdict(app: App, input: z.infer<typeof doorFields>) {
     readings: [],
     served: [],
     exceptions: [],
+    boards: [],
+    outs: [],
+    place: null,
+    depth: null,
     gone: null,
     lastSeq: 0
   };

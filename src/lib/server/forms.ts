@@ -103,7 +103,8 @@ export function actionsFor(place: string): Actions {
                 field,
                 {
                   message: errorSentence(code, details),
-                  candidates: code === 'quantity.ambiguous' ? details.candidates : undefined
+                  candidates:
+                    code === 'quantity.ambiguous' || code === 'record.mass-slip' ? details.candidates : undefined
                 }
               ])
             ),

@@ -1,12 +1,13 @@
 import { iceDaysSpent } from '../core/fish/freshness.ts';
 import { rigorGuide, rigorStage } from '../core/fish/rigor.ts';
 import { effectiveEvents, wideningAmendments } from '../core/record/amend.ts';
-import type { LotState } from '../core/record/state.ts';
+import { openBoard, type LotState } from '../core/record/state.ts';
 import { isOwnable } from '../core/rules/exceptions.ts';
-import { freshnessClock } from '../core/rules/hazards/age.ts';
 import { judgeRun } from '../core/rules/hazards/parasites.ts';
 import { profileById, profilesOf } from '../core/rules/profiles/index.ts';
-import { contextsOf, foldLineage, judge, verdict, type Verdict } from '../core/rules/verdict.ts';
+import { secondsOut } from '../core/rules/out-of-cold.ts';
+import { soonestClock, warmBudget } from '../core/rules/piece-clock.ts';
+import { foldStrands, judge, verdict, type Verdict } from '../core/rules/verdict.ts';
 import { readInstant } from '../core/service/day.ts';
 import { missingWord } from '../words/findings.ts';
 import type { App } from './app.ts';
@@ -20,14 +21,9 @@ const HOUR = 3600_000;
 function clocksOf(app: App, pieceId: string, at: number, known: number, reasons: Verdict['reasons']) {
   const { store } = app;
   const house = store.projections.house(Infinity, known);
-  const folded = foldLineage(store.projections.lineage(pieceId), at, known);
-  const contexts = contextsOf({ ...folded, house, at, knownAt: known });
-  // Of several candidates the one that runs out first is the clock.
-  const fresh = contexts
-    .map((context) => freshnessClock(context))
-    .filter((clock) => clock !== null)
-    .sort((a, b) => (a.rawUntil ?? Infinity) - (b.rawUntil ?? Infinity))[0];
-  const warm = reasons.find(({ code }) => code === 'histamine.within-budget' || code === 'histamine.budget-spent');
+  const inputs = foldStrands(store.projections.strands(pieceId), { house, at, knownAt: known });
+  const [{ lot, chain }] = inputs;
+  const fresh = soonestClock(inputs);
   return {
     freshness: fresh
       ? {
@@ -39,10 +35,9 @@ function clocksOf(app: App, pieceId: string, at: number, known: number, reasons:
           until: fresh.until
         }
       : null,
-    histamine: warm
-      ? { spentSeconds: Number(warm.seen.spentSeconds), budgetSeconds: Number(warm.seen.budgetSeconds) }
-      : null,
-    rigor: rigorOf(folded.lot, house.zone, at)
+    histamine: warmBudget(reasons),
+    secondsOut: secondsOut(chain, at),
+    rigor: rigorOf(lot, house.zone, at)
   };
 }
 
@@ -60,14 +55,19 @@ export function pieceView(app: App, pieceId: string, at?: number, knownAt?: numb
   const { store } = app;
   const now = presentOf(app);
   const found = store.projections.piece(pieceId);
-  const lineage = store.projections.lineage(pieceId);
+  const strands = store.projections.strands(pieceId);
   const asked = at ?? now;
   const known = knownAt ?? now;
   const house = store.projections.house(Infinity, known);
-  const events = [...lineage.lot, ...lineage.pieces.flatMap((link) => link.events)];
+  const once = new Map(
+    strands
+      .flatMap(({ lotId, lot, pieces }) => [{ id: `lot ${lotId}`, events: lot }, ...pieces])
+      .map((link) => [link.id, link.events])
+  );
+  const events = [...once.values()].flat();
   const run = found.state.freezes.at(-1);
   const rules = profileById(house.profile, house.profiles);
-  const judged = verdict(lineage, house, asked, known, profile);
+  const judged = verdict(strands, house, asked, known, profile);
   const candidates = candidatesOfLot(found.lot, house);
   return {
     piece: found.state,
@@ -76,7 +76,9 @@ export function pieceView(app: App, pieceId: string, at?: number, knownAt?: numb
     species: candidates.length === 1 ? candidates[0]! : null,
     candidates: candidates.map(({ id, name }) => ({ id, name })),
     children: found.children,
-    ancestors: lineage.pieces.slice(0, -1).map((link) => link.id),
+    ancestors: [...once.keys()].filter((id) => id !== pieceId && !id.startsWith('lot ')),
+    lots: found.lots,
+    onBoard: openBoard(found.state) !== null,
     lotVersion: store.record.versionOf(`lot:${found.lot.id}`),
     verdict: judged,
     ownable: [...new Set(judged.reasons.filter(isOwnable).map(({ code }) => code))],
@@ -123,12 +125,12 @@ export function compareView(app: App, pieceId: string) {
   const { store } = app;
   const at = presentOf(app);
   const house = store.projections.currentHouse();
-  const folded = foldLineage(store.projections.lineage(pieceId), at, at);
+  const strands = store.projections.strands(pieceId);
   return {
     piece: pieceId,
     at,
     profiles: profilesOf(house.profiles).map(({ id, name, version }) => {
-      const judged = judge({ ...folded, house, at, knownAt: at, profile: id });
+      const judged = judge(foldStrands(strands, { house, at, knownAt: at, profile: id }));
       return {
         id,
         name,

@@ -10,6 +10,12 @@ import { DIALS } from '../core/rules/profiles/house.ts';
 import { profileById, profilesOf } from '../core/rules/profiles/index.ts';
 import { readInstant } from '../core/service/day.ts';
 import type { App } from './app.ts';
+import { boardView } from './board-view.ts';
+import { depthPreview } from './depth-preview.ts';
+import { lotFields, lotView } from './lot-view.ts';
+import { optionalQuantity } from './operations/fields.ts';
+import { depthFields } from './operations/pieces.ts';
+import { yieldFields, yieldHistory } from './yields.ts';
 import { doorFields, doorVerdict } from './door.ts';
 import { inspectionFields, inspectionPreview, meaningFields, meaningsOf } from './inspection.ts';
 import { noteFields, readNote } from './note.ts';
@@ -43,6 +49,34 @@ export const QUERIES: readonly Query[] = [
     summary: 'One delivery: its lots, what was decided and what holds each back.',
     input: id,
     run: (app, input) => deliveryView(app, input.id)
+  }),
+  query({
+    name: 'lot-tree',
+    path: 'lots/{id}/tree',
+    summary: 'What became of a lot: a page of its pieces, its weights and money, and how both flow.',
+    input: lotFields,
+    run: (app, input) => lotView(app, { ...input, live: input.live === true || input.live === '1' })
+  }),
+  query({
+    name: 'board',
+    path: 'boards/{id}',
+    summary: 'A piece on the board, or as it would be: cut map, balance, yield, cost, portions.',
+    input: z.object({ id: z.string(), map: z.string().optional(), template: z.string().optional() }),
+    run: (app, { id: piece, ...asked }) => boardView(app, piece, asked)
+  }),
+  query({
+    name: 'yield-history',
+    path: 'yields',
+    summary: 'What boards gave, by species, supplier, hand or part.',
+    input: yieldFields,
+    run: yieldHistory
+  }),
+  query({
+    name: 'depth-preview',
+    path: 'preview/depth',
+    summary: 'What it takes to make a piece cure evenly: trim, fold or cut off, and what that costs.',
+    input: depthFields.extend({ wanted: optionalQuantity('length', { min: 2, max: 400 }) }),
+    run: depthPreview
   }),
   query({
     name: 'compare',

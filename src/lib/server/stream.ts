@@ -9,32 +9,27 @@ export function closeStreams(): void {
   for (const close of [...open]) close();
 }
 
-/**
- * Server-sent events: one message a change, after its commit, with the sequence number as its id. A reader that comes
- * back says the last one it had and is told what it missed.
- */
-export function changeStream(app: App, lastEventId: string | null): Response {
+type Send = (event: string, data: unknown, id?: number) => void;
+
+/** A stream of server-sent events, ended at shutdown. `follow` begins to send and hands back the way to stop. */
+export function eventStream(follow: (send: Send) => () => void, retryMs = 1000): Response {
   const encoder = new TextEncoder();
   let stop = () => {};
   const body = new ReadableStream<Uint8Array>({
     start(controller) {
-      const send = (text: string) => {
+      const write = (text: string) => {
         try {
           controller.enqueue(encoder.encode(text));
         } catch {
           stop();
         }
       };
-      const tell = (change: { seq: number; subject: string }) =>
-        send(`id: ${change.seq}\nevent: change\ndata: ${JSON.stringify(change)}\n\n`);
-      const since = Number(lastEventId);
-      send(
-        `retry: 1000\nevent: hello\ndata: ${JSON.stringify({ now: app.clock.now(), head: app.store.record.head().seq })}\n\n`
-      );
-      if (lastEventId && Number.isInteger(since)) for (const change of app.store.record.since(since)) tell(change);
-      const quiet = setInterval(() => send(': still here\n\n'), HEARTBEAT_MS);
+      write(`retry: ${retryMs}\n`);
+      const quiet = setInterval(() => write(': still here\n\n'), HEARTBEAT_MS);
       quiet.unref();
-      const off = app.executor.onChange((changes) => changes.forEach(tell));
+      const off = follow((event, data, id) =>
+        write(`${id === undefined ? '' : `id: ${id}\n`}event: ${event}\ndata: ${JSON.stringify(data)}\n\n`)
+      );
       const close = () => {
         stop();
         try {
@@ -54,5 +49,19 @@ export function changeStream(app: App, lastEventId: string | null): Response {
   });
   return new Response(body, {
     headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' }
+  });
+}
+
+/**
+ * One message a change, after its commit, with the sequence number as its id. A reader that comes back says the last one it
+ * had and is told what it missed.
+ */
+export function changeStream(app: App, lastEventId: string | null): Response {
+  return eventStream((send) => {
+    const tell = (change: { seq: number; subject: string }) => send('change', change, change.seq);
+    const since = Number(lastEventId);
+    send('hello', { now: app.clock.now(), head: app.store.record.head().seq });
+    if (lastEventId && Number.isInteger(since)) for (const change of app.store.record.since(since)) tell(change);
+    return app.executor.onChange((changes) => changes.forEach(tell));
   });
 }

@@ -36,6 +36,7 @@
       </span>
       <div>
         <p>
+          {#if reason.lots}<b>Of {reason.lots}:</b>{/if}
           {#if reason.candidate}<b>If {reason.candidate}:</b>{/if}
           {sentence(reason)}
         </p>

@@ -2,6 +2,7 @@
 export const PLACES = [
   { path: '/', name: 'Now', key: '1' },
   { path: '/receive', name: 'Receive', key: '2' },
+  { path: '/break', name: 'Break down', key: '3' },
   { path: '/freeze', name: 'Freeze', key: '4' },
   { path: '/cure', name: 'Cure', key: '5' },
   { path: '/slice', name: 'Slice', key: '8' },

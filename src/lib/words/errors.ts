@@ -58,6 +58,17 @@ const FIELD_NAMES: Record<string, string> = {
   own: 'Owning it',
   routes: 'Routes',
   code: 'Finding',
+  part: 'Part',
+  gapReason: 'Where the rest went',
+  remains: 'Weight that stays uncut',
+  pieces: 'Pieces',
+  points: 'Thicknesses',
+  parts: 'Parts',
+  what: 'What it is',
+  map: 'Cut map',
+  size: 'Label size',
+  cost: 'Cost',
+  interval: 'Scale interval',
   marks: 'Marks seen',
   decision: 'Decision',
   lastServedOn: 'Last served on',
@@ -146,6 +157,21 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'record.key-reused': () => 'This form was sent before with other contents. Nothing was written the second time.',
   'record.mass-exceeded': ({ max, seen }, field) =>
     `${field}: ${seen} is more than the ${number(Math.round(Number(max)))} g that are there.`,
+  'record.mass-slip': ({ seen, candidates }, field) =>
+    `${field}: ${seen} does not fit this part by a factor of a thousand. Is it ${candidates?.join(' or ')}?`,
+  'record.not-balanced': ({ seen, max }) =>
+    !Number.isFinite(Number(seen))
+      ? 'The weights do not balance. Weigh what is missing, or say where it went.'
+      : Number(seen) > 0
+        ? `${number(Math.round(Number(seen)))} g are not weighed yet; the scale could be out by ${number(Math.round(Number(max)))} g. Weigh them, or say where they went.`
+        : `${number(Math.round(-Number(seen)))} g more came off than went on; the scale could be out by ${number(Math.round(Number(max)))} g. Weigh again, or say why.`,
+  'record.too-many-strands': ({ max }) =>
+    `That many ways back to a lot cannot be answered for in one batch: at most ${number(max)}. Combine fewer.`,
+  'record.combine-refused': ({ seen }) => `These may not become one batch: ${seen}.`,
+  'device.no-scale': ({ seen }) => `The scale does not answer${seen ? ` (${seen})` : ''}. Type the weight.`,
+  'device.line-unreadable': ({ seen }) => `The scale said something that cannot be read: ${seen}.`,
+  'device.no-printer': ({ seen }) =>
+    `The label printer does not answer${seen ? ` (${seen})` : ''}. The sheet can be opened and printed elsewhere.`,
   'record.source-required': ({ shellfish }) =>
     shellfish
       ? 'Shellfish from outside the trade may not be taken in at all. Send it back.'

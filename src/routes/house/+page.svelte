@@ -53,6 +53,7 @@
   <a href="/house/species">Species</a>
   <a href="/house/rules">Rule books and notice</a>
   <a href="/house/sheets">Inspection sheets</a>
+  <a href="/house/knife">Knife work</a>
 </nav>
 <div class="two">
   <section class="sheet">

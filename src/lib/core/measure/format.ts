@@ -30,6 +30,16 @@ export function formatMass(grams: number, preferences: Pick<UnitPreferences, 'ma
 }
 
 /**
+ * A computed weight written as a person would type it, so that it can be kept like one.
+ *
+ * @param grams mass in g
+ * @example
+ * massText(850.04) // => '850 g'
+ */
+export const massText = (grams: number): string =>
+  grams >= 10_000 ? `${Math.round(grams) / 1000} kg` : `${Math.round(grams * 10) / 10} g`;
+
+/**
  * @param celsius temperature in °C
  * @example
  * formatTemperature(-20, { temperature: 'F' }) // => '-4.0 °F'

@@ -197,19 +197,102 @@ export const exceptionOwned = z.object({
 });
 export const exceptionWithdrawn = z.object({ exception: z.number().int(), reason: z.string() });
 
+/** What a part is for, as a rule; an empty text where nobody said. */
+export const USES = ['', 'raw', 'cure', 'acid', 'sear', 'cook', 'mince', 'stock', 'crisp', 'roe', 'other'] as const;
+/** The first grade bears the cost; a by-product is credited at its own value. */
+export const GRADES = ['prime', 'by-product'] as const;
+
 export const pieceMade = z.object({
   code: z.string(),
+  /** The lot it came from; of a batch from several lots, that of its first parent. */
   lot: z.string(),
   parents: z.array(z.string()),
   name: z.string(),
   form: z.enum(FORMS),
   grams: finite,
   mass: typedValue,
-  thicknessMm: finite.nullable()
+  thicknessMm: finite.nullable(),
+  /** Which part of its cut map it is; an empty text for none. */
+  part: z.string(),
+  use: z.enum(USES),
+  grade: z.enum(GRADES),
+  /** Value of a by-product for a kilogram, in the house's currency. */
+  creditPerKg: finite.nullable(),
+  /** The opening of the board it was cut on; null where it was taken off no board. */
+  board: z.number().int().nullable()
 });
+/** A piece that is no part of any cut map. */
+export const NO_CUT = { part: '', use: '', grade: 'prime', creditPerKg: null, board: null } as const;
+export const pieceMadeFrom1 = (body: unknown) => ({ ...NO_CUT, ...(body as object) });
+
+/** A piece is put on the board: from here its time out of the cold runs. */
+export const boardOpened = z.object({
+  map: z.string(),
+  school: z.string(),
+  /** The house's division of a side, where one is followed. */
+  template: z.string(),
+  grams: finite,
+  core: typedValue.nullable(),
+  /** Verification interval of the scale, g: what the balance may be out by follows from it. */
+  scaleInterval: finite,
+  /** Share of it that should be usable, as forecast before the knife. */
+  expected: z.object({ low: finite, likely: finite, high: finite }).nullable(),
+  pins
+});
+export const WASTES = [
+  'viscera',
+  'gills',
+  'scales',
+  'head',
+  'frame',
+  'fins',
+  'skin',
+  'shell',
+  'bones',
+  'blood-line',
+  'trim',
+  'liquor',
+  'drip',
+  'other'
+] as const;
+export const pieceWasted = z.object({ what: z.enum(WASTES), mass: typedValue, note: z.string() });
+export const boardClosed = z.object({
+  /** Grams of the piece itself that stay, uncut. */
+  remains: finite,
+  /** Input less parts, waste, drip and what remains; negative where the parts weigh more. g */
+  gap: finite,
+  tolerance: finite,
+  /** Why more is missing than the scale can be out by; an empty text where it is not. */
+  gapReason: z.string(),
+  secondsOut: finite,
+  note: z.string()
+});
+/** Into a place: a drawer, a rack, a box. What was out of the cold is back in it, where the place is cold. */
+export const pieceMoved = z.object({
+  place: z.string(),
+  cold: z.boolean(),
+  core: typedValue.nullable(),
+  /** How long it had been out of the cold, s. */
+  secondsOut: finite
+});
+export const REWEIGH_CAUSES = ['drip', 'drying', 'scale', 'uptake', 'other'] as const;
+export const pieceReweighed = z.object({
+  mass: typedValue,
+  before: finite,
+  cause: z.enum(REWEIGH_CAUSES),
+  note: z.string()
+});
+/** Thickness along a piece: points from its thick end, for an even cure and for the slowest point of a freeze. */
+export const pieceProfiled = z.object({
+  lengthMm: finite,
+  points: z.array(z.object({ at: finite, mm: finite })),
+  note: z.string()
+});
+export const labelPrinted = z.object({ size: z.string(), printer: z.string(), job: z.string(), copies: finite });
 
 /** Stands on the parent when a piece leaves it, so that its own weight falls without reading its children. */
-export const pieceGave = z.object({ child: z.string(), grams: finite });
+export const pieceGave = z.object({ child: z.string(), grams: finite, part: z.string(), grade: z.enum(GRADES) });
+export const pieceGaveFrom1 = (body: unknown) => ({ part: '', grade: 'prime', ...(body as object) });
 
 export const freezeStarted = z.object({
   place: z.string(),
@@ -328,6 +411,37 @@ export const sheetSet = z.object({
   id: z.enum(SHEET_IDS),
   changes: z.record(z.string(), z.object({ weight: finite, texts: z.array(z.string()) })),
   reason: z.string()
+});
+export const PLACE_KINDS = ['drawer', 'rack', 'box', 'fridge', 'freezer', 'cabinet', 'display', 'bench'] as const;
+export const placeSet = z.object({
+  id: z.string(),
+  name: z.string(),
+  kind: z.enum(PLACE_KINDS),
+  cold: z.boolean(),
+  withdrawn: z.boolean()
+});
+/** One cut of a side: along its length from the head end, and which band of its height. Shares, 0 to 1. */
+export const templatePart = z.object({
+  id: z.string(),
+  name: z.string(),
+  from: finite,
+  to: finite,
+  band: z.enum(['all', 'back', 'belly']),
+  use: z.enum(USES)
+});
+export const templateSet = z.object({
+  id: z.string(),
+  name: z.string(),
+  parts: z.array(templatePart),
+  withdrawn: z.boolean()
+});
+/** What by-products are worth for a kilogram, by use; and what a portion of each dish weighs. */
+export const kitchenSet = z.object({
+  credits: z.record(z.string(), finite),
+  portions: z.array(
+    z.object({ id: z.string(), name: z.string(), grams: finite, uses: z.array(z.enum(USES)), share: finite })
+  ),
+  scaleInterval: finite
 });
 export const noticeSet = z.object({ text: z.string(), reason: z.string() });
 

@@ -39,6 +39,30 @@ export interface Hold extends Stamped {
   readonly plan: BodyOf<'hold.started'>;
   readonly readings: readonly Reading[];
 }
+/** Time on the board: what was put on it and, once it is closed, how it came out. */
+export interface BoardRun extends Stamped {
+  readonly plan: BodyOf<'board.opened'>;
+  /** Weighed off it so far, g: parts that became pieces, waste, and drip. */
+  readonly parts: number;
+  /** Of the parts, what is a by-product; and every part by its name on the cut map, g. */
+  readonly byProduct: number;
+  readonly byPart: Readonly<Record<string, number>>;
+  readonly waste: number;
+  readonly drip: number;
+  /** Loads that were put on the scale, g: each may be out by as much as the scale may. */
+  readonly loads: readonly number[];
+  readonly ended: (Stamped & BodyOf<'board.closed'>) | null;
+}
+/** Out of the cold, from when to when; ms. */
+export interface TimeOut {
+  readonly seq: number;
+  readonly by: string;
+  readonly from: number;
+  readonly to: number | null;
+  /** Core on its return, where it was taken. */
+  readonly core: { readonly si: number; readonly unit: string; readonly typed: string } | null;
+  readonly backSeq: number | null;
+}
 export type Evidence = Stamped & BodyOf<'evidence.attached'>;
 
 export type LotDecision = Stamped & { readonly decision: Decision; readonly reason: string };
@@ -74,6 +98,12 @@ export interface PieceState {
   readonly served: readonly (Stamped & BodyOf<'piece.served'>)[];
   /** Exceptions in force, each answered for by the person who recorded it. */
   readonly exceptions: readonly OwnedException[];
+  readonly boards: readonly BoardRun[];
+  readonly outs: readonly TimeOut[];
+  /** Where it was put last; null where nobody said. */
+  readonly place: (Stamped & BodyOf<'piece.moved'>) | null;
+  /** Thickness along it, as it was measured last. */
+  readonly depth: (Stamped & BodyOf<'piece.profiled'>) | null;
   readonly gone: { readonly how: 'discarded' | 'served' | 'divided'; readonly stamp: Stamped } | null;
   readonly lastSeq: number;
 }
@@ -157,24 +187,96 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
   const readings: Reading[] = [];
   const servedParts: PieceState['served'][number][] = [];
   const exceptions: OwnedException[] = [];
+  const boards: (Omit<BoardRun, 'loads'> & { loads: number[] })[] = [];
+  const outs: TimeOut[] = [];
+  let place: PieceState['place'] = null;
+  let depth: PieceState['depth'] = null;
   let made: PieceState['made'] | null = null;
   let grams = 0;
   let gone: PieceState['gone'] = null;
+  const onBoard = () => {
+    const board = boards.at(-1);
+    return board && !board.ended ? board : null;
+  };
   const leave = (how: 'discarded' | 'served' | 'divided', event: RecordEvent) => {
-    if (!gone && grams <= NOTHING_LEFT_GRAMS) gone = { how, stamp: stamp(event) };
+    // What lies on the board is not gone before the board is closed and its weights are balanced.
+    if (!gone && !onBoard() && grams <= NOTHING_LEFT_GRAMS) gone = { how, stamp: stamp(event) };
+  };
+  const weigh = (kind: 'parts' | 'waste' | 'drip', load: number) => {
+    grams -= load;
+    const board = onBoard();
+    if (!board) return;
+    board.loads.push(load);
+    boards[boards.length - 1] = { ...board, [kind]: board[kind] + load };
+  };
+  const tally = ({ part, grade, grams: load }: BodyOf<'piece.gave'>) => {
+    const board = onBoard();
+    if (!board) return;
+    const byPart = { ...board.byPart, [part]: (board.byPart[part] ?? 0) + load };
+    const byProduct = board.byProduct + (grade === 'by-product' ? load : 0);
+    boards[boards.length - 1] = { ...board, byPart, byProduct };
+  };
+  const goesOut = (event: RecordEvent) => {
+    const last = outs.at(-1);
+    if (last && last.to === null) return;
+    outs.push({ seq: event.seq, by: event.actor, from: event.happened, to: null, core: null, backSeq: null });
+  };
+  const comesBack = (event: RecordEvent, core: TimeOut['core']) => {
+    const last = outs.at(-1);
+    if (last && last.to === null) outs[outs.length - 1] = { ...last, to: event.happened, core, backSeq: event.seq };
   };
   for (const event of chosen(events, options)) {
     switch (event.kind) {
       case 'piece.made':
         made = { ...stamp(event), ...event.body };
         grams = event.body.mass.si;
+        if (event.body.board !== null) goesOut(event);
         break;
       case 'piece.gave':
-        grams -= event.body.grams;
+        weigh('parts', event.body.grams);
+        tally(event.body);
         leave('divided', event);
+        break;
+      case 'piece.wasted':
+        weigh(event.body.what === 'drip' ? 'drip' : 'waste', event.body.mass.si);
+        leave('divided', event);
+        break;
+      case 'board.opened':
+        boards.push({
+          ...stamp(event),
+          plan: event.body,
+          parts: 0,
+          byProduct: 0,
+          byPart: {},
+          waste: 0,
+          drip: 0,
+          loads: [],
+          ended: null
+        });
+        goesOut(event);
+        break;
+      case 'board.closed': {
+        const board = onBoard();
+        if (!board) break;
+        boards[boards.length - 1] = { ...board, ended: { ...stamp(event), ...event.body } };
+        grams = event.body.remains;
+        leave('divided', event);
+        break;
+      }
+      case 'piece.moved':
+        place = { ...stamp(event), ...event.body };
+        if (event.body.cold) comesBack(event, event.body.core);
+        else goesOut(event);
+        break;
+      case 'piece.reweighed':
+        grams = event.body.mass.si;
+        break;
+      case 'piece.profiled':
+        depth = { ...stamp(event), ...event.body };
         break;
       case 'freeze.started':
         freezes.push({ ...stamp(event), plan: event.body, readings: [], ended: null });
+        comesBack(event, event.body.startCore);
         break;
       case 'freeze.read':
         freezes.at(-1)?.readings.push({ ...asReading(event, event.body.reading), probe: event.body.probe });
@@ -186,6 +288,7 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
       }
       case 'cure.started':
         cures.push({ ...stamp(event), plan: event.body, ended: null });
+        comesBack(event, null);
         break;
       case 'cure.ended': {
         const run = cures.at(-1);
@@ -201,6 +304,8 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
         break;
       case 'hold.started':
         holds.push({ ...stamp(event), plan: event.body, readings: [] });
+        // From here the tray's own clock runs, and counts every minute.
+        comesBack(event, event.body.startCore);
         break;
       case 'hold.read':
         holds.at(-1)?.readings.push(asReading(event, event.body.reading));
@@ -238,10 +343,29 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
     readings,
     served: servedParts,
     exceptions,
+    boards,
+    outs,
+    place,
+    depth,
     gone,
     lastSeq: lastSeqOf(events)
   };
 }
+
+/** The board a piece lies on now; null where it lies on none. */
+export const openBoard = (piece: Pick<PieceState, 'boards'>): BoardRun | null => {
+  const board = piece.boards.at(-1);
+  return board && !board.ended ? board : null;
+};
+
+/** What the house keeps of its knife work: places, divisions of a side, by-product values and portions. */
+export interface KnifeBooks {
+  readonly places: Readonly<Record<string, Place>>;
+  readonly templates: Readonly<Record<string, CutTemplate>>;
+  readonly kitchen: BodyOf<'kitchen.set'> | null;
+}
+export type Place = Omit<BodyOf<'place.set'>, 'withdrawn'>;
+export type CutTemplate = Omit<BodyOf<'template.set'>, 'withdrawn'>;
 
 export type HouseState = BodyOf<'house.set'> & {
   readonly lastSeq: number;
@@ -252,7 +376,7 @@ export type HouseState = BodyOf<'house.set'> & {
   readonly sheets: Readonly<Record<string, HouseSheet>>;
   /** The raw-food notice in the house's words; null for the shipped text. */
   readonly notice: (Stamped & { readonly text: string }) | null;
-};
+} & KnifeBooks;
 
 /** A house before anybody has set anything. Zone UTC on purpose: a wrong guess would move every day mark. */
 export const NEW_HOUSE: HouseState = {
@@ -273,8 +397,17 @@ export const NEW_HOUSE: HouseState = {
   profiles: {},
   sheets: {},
   notice: null,
+  places: {},
+  templates: {},
+  kitchen: null,
   lastSeq: 0
 };
+
+/** A book with one entry put in, or taken out. */
+function put<Entry extends { id: string }>(book: Readonly<Record<string, Entry>>, own: Entry, withdrawn: boolean) {
+  const { [own.id]: _, ...others } = book;
+  return withdrawn ? others : { ...others, [own.id]: own };
+}
 
 /** How the house is set, from its events. */
 export function foldHouse(events: readonly RecordEvent[], options: FoldOptions = {}): HouseState {
@@ -292,6 +425,14 @@ export function foldHouse(events: readonly RecordEvent[], options: FoldOptions =
       house = { ...house, sheets: { ...house.sheets, [event.body.id]: { ...event.body, by, seq } } };
     } else if (event.kind === 'notice.set') {
       house = { ...house, notice: event.body.text === '' ? null : { ...stamp(event), text: event.body.text } };
+    } else if (event.kind === 'place.set') {
+      const { withdrawn, ...own } = event.body;
+      house = { ...house, places: put(house.places, own, withdrawn) };
+    } else if (event.kind === 'template.set') {
+      const { withdrawn, ...own } = event.body;
+      house = { ...house, templates: put(house.templates, own, withdrawn) };
+    } else if (event.kind === 'kitchen.set') {
+      house = { ...house, kitchen: event.body };
     } else continue;
     house = { ...house, lastSeq: seq };
   }

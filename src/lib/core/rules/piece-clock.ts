@@ -1,6 +1,7 @@
 import { iceDaysSpent, type Stretch } from '../fish/freshness.ts';
 import { freshnessClock } from './hazards/age.ts';
 import { contextsOf, type JudgeInput } from './verdict.ts';
+import type { FreshnessClock } from './hazards/age.ts';
 import type { Reason } from './window.ts';
 
 /** What a piece's clocks use up, kept as change-points so that any later moment can be read off them. */
@@ -14,21 +15,36 @@ export interface PieceClock {
   readonly warm: number | null;
 }
 
-/** The clock of a piece; of several candidates the one that runs out first. Null for what arrived frozen. */
-export function pieceClock(input: JudgeInput, reasons: readonly Reason[]): PieceClock | null {
-  const fresh = contextsOf(input)
+/** The freshness clock that runs out first, of all strands of a batch and all candidates; null where none is known. */
+export const soonestClock = (inputs: readonly JudgeInput[]): FreshnessClock | null =>
+  inputs
+    .flatMap((input) => contextsOf(input))
     .map((context) => freshnessClock(context))
     .filter((clock) => clock !== null)
-    .sort((a, b) => (a.rawUntil ?? Infinity) - (b.rawUntil ?? Infinity))[0];
+    .sort((a, b) => (a.rawUntil ?? Infinity) - (b.rawUntil ?? Infinity))[0] ?? null;
+
+/** What is spent of the budget of warm hours, by what was found: of several the fullest. Null without such a budget. */
+export function warmBudget(reasons: readonly Reason[]): { spentSeconds: number; budgetSeconds: number } | null {
+  return (
+    reasons
+      .filter(({ code }) => code === 'histamine.within-budget' || code === 'histamine.budget-spent')
+      .map(({ seen }) => ({ spentSeconds: Number(seen.spentSeconds), budgetSeconds: Number(seen.budgetSeconds) }))
+      .sort((a, b) => b.spentSeconds / b.budgetSeconds - a.spentSeconds / a.budgetSeconds)[0] ?? null
+  );
+}
+
+/** The clock of a piece. Null for what arrived frozen. */
+export function pieceClock(inputs: readonly JudgeInput[], reasons: readonly Reason[]): PieceClock | null {
+  const fresh = soonestClock(inputs);
   if (!fresh) return null;
-  const budget = reasons.find(({ code }) => code === 'histamine.within-budget' || code === 'histamine.budget-spent');
+  const budget = warmBudget(reasons);
   return {
     iceDays: fresh.iceDays,
     share: fresh.share,
     spentBefore: fresh.track.spentBefore,
     // JSON knows no infinity: an open end is null.
     stretches: fresh.stretches.map(({ from, to, rate }) => ({ from, to: Number.isFinite(to) ? to : null, rate })),
-    warm: budget ? Number(budget.seen.spentSeconds) / Math.max(1, Number(budget.seen.budgetSeconds)) : null
+    warm: budget && budget.spentSeconds / Math.max(1, budget.budgetSeconds)
   };
 }
 

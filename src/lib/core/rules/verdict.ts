@@ -14,6 +14,7 @@ import { arrival, histamine, holding, shellfish, timeControl } from './hazards/t
 import { toxins } from './hazards/toxins.ts';
 import type { RuleProfile } from './profile.ts';
 import { profileById } from './profiles/index.ts';
+import { withTimeOut } from './out-of-cold.ts';
 import { combineAll, stateAt, type Reason, type RouteWindow, type WindowState } from './window.ts';
 
 /** Every hazard that is judged, in the order a person would ask. */
@@ -71,7 +72,14 @@ export interface JudgeInput {
 }
 
 /** Readings of all pieces on the way, and the warmest. Recorded in order as a rule, so that sorting has nothing to do. */
-function readingsOf(chain: readonly PieceState[]): Pick<JudgeContext, 'readings' | 'warmest'> {
+function readingsOf(chain: readonly PieceState[], door: number | null): Pick<JudgeContext, 'readings' | 'warmest'> {
+  const { readings, warmest } = realReadings(chain);
+  if (chain.every((piece) => piece.outs.length === 0)) return { readings, warmest };
+  const all = withTimeOut(chain, readings, door);
+  return { readings: all, warmest: all.reduce((most, { celsius }) => Math.max(most, celsius), warmest) };
+}
+
+function realReadings(chain: readonly PieceState[]): Pick<JudgeContext, 'readings' | 'warmest'> {
   const all = chain.length === 1 ? chain[0]!.readings : chain.flatMap((piece) => piece.readings);
   let warmest = -Infinity;
   let sorted = true;
@@ -90,7 +98,7 @@ export function contextsOf(input: JudgeInput): JudgeContext[] {
   const piece = chain.at(-1);
   if (!piece) throw new EmberError('record.not-found', { field: 'piece' });
   const profile = profileById(input.profile ?? house.profile, house.profiles);
-  const { readings, warmest } = readingsOf(chain);
+  const { readings, warmest } = readingsOf(chain, lot.received.core?.si ?? null);
   return lot.species.map((id) => ({
     lot,
     chain,
@@ -157,19 +165,58 @@ function unidentified(contexts: readonly JudgeContext[], input: JudgeInput): Rea
   ];
 }
 
-/** Judges folded state. Pure: the same input gives the same answer. */
-export function judge(input: JudgeInput): Verdict {
-  const { chain, house, at, knownAt } = input;
+/** What is found along one strand: from one lot, through one line of parents, to the piece. */
+function reasonsOf(input: JudgeInput): readonly Reason[] {
   const contexts = contextsOf(input);
   const [only] = contexts;
   const found = only && contexts.length === 1 ? findings(only) : unidentified(contexts, input);
-  const exceptions = chain.flatMap((piece) => piece.exceptions);
-  const reasons = exceptions.length > 0 ? withExceptions(found, exceptions) : found;
+  const exceptions = input.chain.flatMap((piece) => piece.exceptions);
+  return exceptions.length > 0 ? withExceptions(found, exceptions) : found;
+}
+
+/** All that is found along any strand; what is found along some of them says which lots it speaks of. */
+function together(inputs: readonly JudgeInput[]): readonly Reason[] {
+  if (inputs.length === 1) return reasonsOf(inputs[0]!);
+  const found = new Map<string, { readonly reason: Reason; readonly strands: Set<number> }>();
+  inputs.forEach((input, strand) => {
+    for (const each of reasonsOf(input)) {
+      const key = JSON.stringify([
+        each.code,
+        each.effect,
+        each.routes,
+        each.evidence,
+        each.rule,
+        each.seen,
+        each.owned
+      ]);
+      const known = found.get(key);
+      if (known) known.strands.add(strand);
+      else found.set(key, { reason: each, strands: new Set([strand]) });
+    }
+  });
+  return [...found.values()].map(({ reason: each, strands }) => {
+    if (strands.size === inputs.length) return each;
+    return { ...each, lots: [...new Set([...strands].map((strand) => inputs[strand]!.lot.id))].sort().join(', ') };
+  });
+}
+
+/**
+ * Judges folded state. Pure: the same input gives the same answer. A batch has a strand for each way back to a lot, and is
+ * only as good as its worst: all that is found along any of them counts.
+ *
+ * @throws EmberError `record.not-found` without a strand
+ */
+export function judge(input: JudgeInput | readonly JudgeInput[]): Verdict {
+  const inputs = Array.isArray(input) ? (input as readonly JudgeInput[]) : [input as JudgeInput];
+  const [first] = inputs;
+  if (!first) throw new EmberError('record.not-found', { field: 'piece' });
+  const { chain, house, at, knownAt } = first;
+  const reasons = together(inputs);
   return {
     piece: chain.at(-1)!.id,
     at,
     knownAt,
-    pins: pinsFor(profileById(input.profile ?? house.profile, house.profiles), house),
+    pins: pinsFor(profileById(first.profile ?? house.profile, house.profiles), house),
     windows: combineAll(reasons).map((window) => ({
       ...window,
       state: stateAt(window, at, house.warnMinutes * 60)
@@ -178,7 +225,7 @@ export function judge(input: JudgeInput): Verdict {
   };
 }
 
-/** The events of a lot and of every piece on the way from its root to the one asked about. */
+/** One strand: the events of a lot and of every piece on one way from its root to the piece asked about. */
 export interface Lineage {
   readonly lot: readonly RecordEvent[];
   /** Root first, the piece itself last. */
@@ -205,14 +252,38 @@ export function foldLineage(lineage: Lineage, at: number, knownAt: number): { lo
 }
 
 /**
+ * Folds every strand into what a judge takes.
+ *
+ * @throws EmberError `record.not-found` where the piece did not yet exist
+ */
+export const foldStrands = (
+  strands: readonly Lineage[],
+  asked: Omit<JudgeInput, 'lot' | 'chain'>
+): [JudgeInput, ...JudgeInput[]] => {
+  const [first, ...others] = strands.map((lineage) => ({
+    ...asked,
+    ...foldLineage(lineage, asked.at, asked.knownAt)
+  }));
+  if (!first) throw new EmberError('record.not-found', { field: 'piece' });
+  return [first, ...others];
+};
+
+/**
  * The verdict on one piece: five routes, each with its window and reasons.
  *
- * @param lineage recorded events
+ * @param strands recorded events of each way back to a lot: one, or several for a batch
  * @param house how the house was set at the time asked about
  * @param at the moment asked about, ms
  * @param knownAt what was on record then, ms
  * @throws EmberError `record.not-found` where the piece did not yet exist
  */
-export function verdict(lineage: Lineage, house: HouseState, at: number, knownAt: number, profile?: string): Verdict {
-  return judge({ ...foldLineage(lineage, at, knownAt), house, at, knownAt, profile });
+export function verdict(
+  strands: Lineage | readonly Lineage[],
+  house: HouseState,
+  at: number,
+  knownAt: number,
+  profile?: string
+): Verdict {
+  const all = Array.isArray(strands) ? (strands as readonly Lineage[]) : [strands as Lineage];
+  return judge(foldStrands(all, { house, at, knownAt, profile }));
 }

@@ -41,6 +41,8 @@ export interface Reason {
   readonly owned?: { readonly seq: number; readonly by: string; readonly reason: string; readonly at: number };
   /** Set where it speaks of some candidates, and not all, of a fish that nobody identified. */
   readonly candidate?: string;
+  /** Set where it speaks of some of the lots of a batch, and not all: their codes. */
+  readonly lots?: string;
 }
 
 /** Change-points of one route. Stored; the state at a moment is read off them. */

@@ -3,6 +3,7 @@ import { businessDay, addDays, type HouseTime } from '../../core/service/day.ts'
 import { movableClock } from '../clock.ts';
 import { createExecutor } from '../operations/execute.ts';
 import { operationByName } from '../operations/registry.ts';
+import { knifeWork } from './knife.ts';
 import { demoPaper, morning } from './morning.ts';
 import type { Store } from '../store/store.ts';
 
@@ -454,7 +455,9 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
   });
   on('turbot-old', 189, 'p1', 'discard-piece', { reason: 'frame and head to stock' });
 
-  morning({ step, receive, paper, daysAgo, grams, celsius, lots, pieces });
+  const tools = { step, receive, paper, daysAgo, grams, celsius, lots, pieces };
+  morning(tools);
+  knifeWork(tools);
 
   for (const { hoursAgo, by, operation, input, then } of steps.sort((a, b) => b.hoursAgo - a.hoursAgo)) {
     clock.moveTo(startedAt - hoursAgo * 3600_000, true);

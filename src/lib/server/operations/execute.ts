@@ -2,6 +2,7 @@ import { EmberError, type ErrorCode, type ErrorDetails } from '../../core/errors
 import { canonical } from '../../core/record/canonical.ts';
 import { sha256, storeTrouble } from '../store/open.ts';
 import { draft, type Draft } from '../store/record.ts';
+import type { Told } from '../store/projections.ts';
 import type { Store } from '../store/store.ts';
 import type { Clock } from '../clock.ts';
 import { instantReader, type Operation } from './operation.ts';
@@ -119,7 +120,10 @@ export function createExecutor(store: Store, clock: Clock) {
           const written = store.record.append([...clockNotice(now), ...outcome.events], actor ?? 'nobody', recorded);
           const subjects = new Set(written.map((event) => event.subject));
           // Lots before pieces: a piece is judged by its lot.
-          for (const each of [...subjects].sort()) store.projections.refold(each, recorded);
+          for (const each of [...subjects].sort()) {
+            const told = written.filter(({ subject: of }) => of === each) as unknown as Told[];
+            store.projections.refold(each, recorded, told);
+          }
           changes.push(...written.map(({ seq, subject: touched }) => ({ seq, subject: touched })));
           const result = { result: outcome.result, seq: written.at(-1)?.seq ?? store.record.head().seq };
           store.requests.put({

@@ -8,6 +8,7 @@ import { pinsFor } from '../../core/rules/verdict.ts';
 import type { PieceState } from '../../core/record/state.ts';
 import { draft } from '../store/record.ts';
 import { TEMPERATURE, THICKNESS, neededText, pieceId, quantity, shortText, when } from './fields.ts';
+import { handy } from './handy.ts';
 import { operation } from './operation.ts';
 
 const plan = {
@@ -50,11 +51,7 @@ export const startFreeze = operation({
   input: z.object({ piece: pieceId, place: neededText(60), ...plan, at: when }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, { piece, at: text, ...input }) {
-    const { state } = store.projections.piece(piece);
-    if (state.gone) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: state.gone.how });
-    const open = state.freezes.at(-1);
-    if (open && !open.ended)
-      throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'in a freezer already' });
+    const { state } = handy(store, piece, { cure: 'either' });
     const at = instant(text, 'at');
     if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
     const { arrival } = forecastFreeze(profileById(house.profile, house.profiles), input);

@@ -8,7 +8,7 @@ import type { LotState } from '../../core/record/state.ts';
 import type { HouseState } from '../../core/record/state.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { isOwnable } from '../../core/rules/exceptions.ts';
-import { foldLineage, judge, pinsFor } from '../../core/rules/verdict.ts';
+import { foldStrands, judge, pinsFor } from '../../core/rules/verdict.ts';
 import { ROUTES } from '../../core/rules/window.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
@@ -49,8 +49,7 @@ export function appraise(
   const score = scoreSheet(sheet, answers, iceDays);
   const root = store.projections.piecesOfLot(lot.id)[0];
   const reasons = root
-    ? judge({ ...foldLineage(store.projections.lineage(root.state.id), now, now), house, at: now, knownAt: now })
-        .reasons
+    ? judge(foldStrands(store.projections.strands(root.state.id), { house, at: now, knownAt: now })).reasons
     : [];
   const freezing = reasons.some(
     ({ code, effect }) => effect.kind === 'missing' && (code.startsWith('parasites.') || code.startsWith('decision.'))
@@ -182,12 +181,10 @@ export const ownException = operation({
     const { state } = store.projections.piece(input.piece);
     if (state.gone) throw new EmberError('record.exception-refused', { field: 'code', seen: state.gone.how });
     if (!input.own) throw new EmberError('record.widens-without-owner', { field: 'own', seen: input.code });
-    const found = judge({
-      ...foldLineage(store.projections.lineage(input.piece), now, now),
-      house,
-      at: now,
-      knownAt: now
-    }).reasons.filter(({ code }) => code === input.code);
+    const strands = store.projections.strands(input.piece);
+    const found = judge(foldStrands(strands, { house, at: now, knownAt: now })).reasons.filter(
+      ({ code }) => code === input.code
+    );
     if (found.length === 0) throw new EmberError('record.not-found', { field: 'code', seen: input.code });
     if (!found.some(isOwnable)) throw new EmberError('record.exception-refused', { field: 'code', seen: input.code });
     const routes = ROUTES.filter(

@@ -8,6 +8,7 @@ import { pinsFor } from '../../core/rules/verdict.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import { numeric, optionalQuantity, pieceId, quantity, shortText, when } from './fields.ts';
+import { handy } from './handy.ts';
 import { operation } from './operation.ts';
 
 export const curePlan = z.object({
@@ -48,14 +49,7 @@ export const startCure = operation({
   input: curePlan.extend({ at: when }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, { at: text, ...input }) {
-    const { state } = store.projections.piece(input.piece);
-    if (state.gone) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: state.gone.how });
-    const open = state.cures.at(-1);
-    if (open && !open.ended)
-      throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'in a cure already' });
-    const freezing = state.freezes.at(-1);
-    if (freezing && !freezing.ended)
-      throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'in a freezer' });
+    const { state } = handy(store, input.piece);
     const at = instant(text, 'at');
     if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
     const model = cureInputFor(store, input);

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { EVENT_KINDS, checkBody, type RecordEvent } from '../../core/record/events.ts';
 import { effectiveEvents } from '../../core/record/amend.ts';
-import { foldLineage, judge, type Lineage } from '../../core/rules/verdict.ts';
+import { foldStrands, judge, type Lineage } from '../../core/rules/verdict.ts';
 import { combineAll, isWider, type RouteWindow } from '../../core/rules/window.ts';
 import { businessDay } from '../../core/service/day.ts';
 import type { SensorReading } from '../store/readings.ts';
@@ -10,11 +10,12 @@ import { draft } from '../store/record.ts';
 import { neededText, numeric, shortText, ticked, when } from './fields.ts';
 import { operation, type OperationContext } from './operation.ts';
 
-function windowsOf(context: OperationContext, lineage: Lineage): readonly RouteWindow[] | null {
+function windowsOf(context: OperationContext, strands: readonly Lineage[]): readonly RouteWindow[] | null {
   try {
-    const folded = foldLineage(lineage, context.now, Infinity);
-    const { reasons } = judge({ ...folded, house: context.house, at: context.now, knownAt: context.now });
-    return combineAll(reasons);
+    const { house, now: at } = context;
+    // All that is on record counts, the amendment that is being tried with it.
+    const inputs = foldStrands(strands, { house, at, knownAt: Infinity });
+    return combineAll(judge(inputs.map((input) => ({ ...input, knownAt: at }))).reasons);
   } catch (error) {
     if (error instanceof EmberError && error.code === 'record.not-found') return null;
     throw error;
@@ -25,23 +26,24 @@ function windowsOf(context: OperationContext, lineage: Lineage): readonly RouteW
 function widened(context: OperationContext, amendment: RecordEvent): string[] {
   const { store } = context;
   const [kind, id] = amendment.subject.split(':') as [string, string];
-  const family = (piece: string): string[] => [piece, ...store.projections.piece(piece).children.flatMap(family)];
-  const pieces =
-    kind === 'lot'
-      ? store.projections.piecesOfLot(id).map((piece) => piece.state.id)
-      : kind === 'piece'
-        ? family(id)
-        : [];
+  const { ties } = store.projections;
+  const family = (piece: string, known = new Set<string>()): Set<string> => {
+    if (known.has(piece)) return known;
+    known.add(piece);
+    for (const child of ties.childrenOf(piece)) if (child.made !== null) family(child.id, known);
+    return known;
+  };
+  const pieces = kind === 'lot' ? ties.piecesOf(id) : kind === 'piece' ? [...family(id)] : [];
   const routes = new Set<string>();
   for (const piece of pieces) {
-    const before = store.projections.lineage(piece);
+    const before = store.projections.strands(piece);
     const added = (events: readonly RecordEvent[], subject: string) =>
       subject === amendment.subject ? [...events, amendment] : events;
-    const after: Lineage = {
-      ...before,
-      lot: added(before.lot, `lot:${before.lotId}`),
-      pieces: before.pieces.map((link) => ({ id: link.id, events: added(link.events, `piece:${link.id}`) }))
-    };
+    const after = before.map((strand) => ({
+      ...strand,
+      lot: added(strand.lot, `lot:${strand.lotId}`),
+      pieces: strand.pieces.map((link) => ({ id: link.id, events: added(link.events, `piece:${link.id}`) }))
+    }));
     const was = windowsOf(context, before);
     const becomes = windowsOf(context, after);
     if (!becomes) continue;

@@ -9,6 +9,7 @@ import {
   FORMS,
   GEARS,
   ICE,
+  NO_CUT,
   PRICE_UNITS,
   PURPOSES,
   THREE,
@@ -185,7 +186,8 @@ export function lotEntries(
         form: input.form,
         grams: input.mass.si,
         mass: input.mass,
-        thicknessMm: input.thickness?.si ?? null
+        thicknessMm: input.thickness?.si ?? null,
+        ...NO_CUT
       })
     ],
     lot: code,

@@ -1,60 +1,36 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { FORMS } from '../../core/record/bodies.ts';
-import { draft } from '../store/record.ts';
-import { neededText, optionalQuantity, pieceId, quantity, shortText, TEMPERATURE, THICKNESS, when } from './fields.ts';
-import { operation } from './operation.ts';
+import { scaleError, slipOfThousand } from '../../core/bench/breakdown/mass.ts';
+import { CREDITS, type Use } from '../../core/bench/breakdown/portions.ts';
+import { massText } from '../../core/measure/format.ts';
+import type { Typed } from '../../core/measure/parse.ts';
+import { FORMS, NO_CUT, REWEIGH_CAUSES, USES, WASTES } from '../../core/record/bodies.ts';
+import type { BodyOf } from '../../core/record/events.ts';
+import type { HouseState, PieceState } from '../../core/record/state.ts';
+import { speciesIn } from '../../core/fish/house-species.ts';
+import { businessDay } from '../../core/service/day.ts';
+import { MOST_STRANDS } from '../store/projections.ts';
+import { draft, type Draft } from '../store/record.ts';
+import type { Store } from '../store/store.ts';
+import {
+  choice,
+  list,
+  neededText,
+  numeric,
+  optionalQuantity,
+  pieceId,
+  quantity,
+  shortText,
+  TEMPERATURE,
+  THICKNESS,
+  ticked,
+  when
+} from './fields.ts';
+import { after, handy } from './handy.ts';
+import { operation, type OperationContext } from './operation.ts';
 
-export const dividePiece = operation({
-  name: 'divide-piece',
-  place: '/piece/[id]',
-  summary: 'Take a piece from a piece (a fillet from a fish, a block from a fillet), weighed.',
-  input: z.object({
-    piece: pieceId,
-    name: neededText(60),
-    form: z.enum(FORMS).default('fillet'),
-    mass: quantity('mass', { min: 1, max: 500_000 }),
-    thickness: optionalQuantity('length', THICKNESS),
-    at: when
-  }),
-  subject: (input) => `piece:${input.piece}`,
-  run({ store, instant }, input) {
-    const parent = store.projections.piece(input.piece);
-    const at = instant(input.at, 'at');
-    if (parent.state.gone)
-      throw new EmberError('record.not-allowed-now', { field: 'piece', seen: parent.state.gone.how });
-    if (at < parent.state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
-    if (input.mass.si > parent.state.grams + 0.5) {
-      throw new EmberError('record.mass-exceeded', {
-        field: 'mass',
-        unit: 'g',
-        max: parent.state.grams,
-        seen: input.mass.typed
-      });
-    }
-    const root = parent.lot.id;
-    let letter = 1;
-    let code: string;
-    do code = `${root}-${letters(letter++)}`;
-    while (store.record.versionOf(`piece:${code}`) > 0);
-    return {
-      events: [
-        draft('piece.gave', `piece:${input.piece}`, at, { child: code, grams: input.mass.si }),
-        draft('piece.made', `piece:${code}`, at, {
-          code,
-          lot: root,
-          parents: [input.piece],
-          name: input.name,
-          form: input.form,
-          grams: input.mass.si,
-          mass: input.mass,
-          thicknessMm: input.thickness?.si ?? null
-        })
-      ],
-      result: { piece: code }
-    };
-  }
-});
+/** Cheeks of a small fish weigh little; nothing weighs nothing. */
+export const PART_MASS = { min: 0.5, max: 500_000 };
 
 /** 1 is A, 26 is Z, 27 is AA. */
 export function letters(count: number): string {
@@ -66,6 +42,373 @@ export function letters(count: number): string {
   }
   return out;
 }
+
+/** Codes for pieces that come from a lot: the next letters that nobody has. */
+export function nextCodes(store: Store, lot: string, count: number): string[] {
+  const out: string[] = [];
+  // As many as there are pieces are taken as a rule; voided ones may have taken more.
+  let letter = store.projections.ties.countOf(lot);
+  while (out.length < count) {
+    const code = `${lot}-${letters(++letter)}`;
+    if (store.record.versionOf(`piece:${code}`) === 0) out.push(code);
+  }
+  return out;
+}
+
+/** A mass that was computed and not typed, kept like one. */
+export const computedMass = (grams: number): Typed => ({ si: grams, unit: 'g', typed: massText(grams) });
+
+/**
+ * Refuses a weight that cannot be: more than is there, or off by a thousand. What the scale may be out by is not more.
+ *
+ * @param least what such a part weighs at the least, g; 0 where nothing is known
+ */
+export function checkMass(mass: Typed, there: number, least: number, sure: boolean, slack = 0.5): void {
+  const slip = slipOfThousand(mass.si, there + slack, least);
+  if (slip !== null && !(sure && slip === 1000)) {
+    throw new EmberError('record.mass-slip', {
+      field: 'mass',
+      seen: mass.typed,
+      candidates: [massText(mass.si * slip)]
+    });
+  }
+  if (mass.si > there + slack) {
+    throw new EmberError('record.mass-exceeded', { field: 'mass', unit: 'g', max: there, seen: mass.typed });
+  }
+}
+
+/** What a by-product of a use is worth for a kilogram here; null where nobody said, and then it bears its share. */
+export const creditFor = (house: HouseState, use: Use, grade: string): number | null =>
+  grade === 'by-product' ? (house.kitchen?.credits[use] ?? CREDITS[use] ?? null) : null;
+
+/** The two entries with which a piece leaves another. */
+export function leaving(
+  parent: PieceState,
+  made: Pick<BodyOf<'piece.made'>, 'code' | 'lot' | 'name' | 'form' | 'mass' | 'thicknessMm'> &
+    Partial<BodyOf<'piece.made'>>,
+  at: number
+): Draft[] {
+  const body = { ...NO_CUT, ...made, parents: [parent.id], grams: made.mass.si };
+  return [
+    draft('piece.gave', `piece:${parent.id}`, at, {
+      child: body.code,
+      grams: body.mass.si,
+      part: body.part,
+      grade: body.grade
+    }),
+    draft('piece.made', `piece:${body.code}`, at, body)
+  ];
+}
+
+export const dividePiece = operation({
+  name: 'divide-piece',
+  place: '/piece/[id]',
+  summary: 'Take a piece from a piece (a fillet from a fish, a block from a fillet), weighed.',
+  input: z.object({
+    piece: pieceId,
+    name: neededText(60),
+    form: z.enum(FORMS).default('fillet'),
+    mass: quantity('mass', PART_MASS),
+    thickness: optionalQuantity('length', THICKNESS),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, instant }, input) {
+    // A portion may be broken off what lies in a freezer: it is out from then on.
+    const { state, lot } = handy(store, input.piece, { freezer: 'either' });
+    const at = after(state, instant(input.at, 'at'), input.at);
+    checkMass(input.mass, state.grams, 0, false);
+    const [code] = nextCodes(store, lot.id, 1);
+    const { name, form, mass } = input;
+    const thicknessMm = input.thickness?.si ?? null;
+    return {
+      events: leaving(state, { code: code!, lot: lot.id, name, form, mass, thicknessMm }, at),
+      result: { piece: code }
+    };
+  }
+});
+
+export const splitPiece = operation({
+  name: 'split-piece',
+  place: '/piece/[id]',
+  summary: 'Split a piece into so many of one weight; the piece itself is then all given.',
+  input: z.object({
+    piece: pieceId,
+    count: numeric(2, 60).describe('how many pieces'),
+    name: shortText(60),
+    form: choice(FORMS, 'portion'),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, instant }, input) {
+    const { state, lot } = handy(store, input.piece);
+    const at = after(state, instant(input.at, 'at'), input.at);
+    const count = Math.round(input.count);
+    const each = state.grams / count;
+    if (each < PART_MASS.min) {
+      throw new EmberError('quantity.out-of-range', {
+        field: 'count',
+        max: Math.floor(state.grams / PART_MASS.min),
+        seen: count
+      });
+    }
+    const codes = nextCodes(store, lot.id, count);
+    return {
+      events: codes.flatMap((code, index) =>
+        leaving(
+          state,
+          {
+            code,
+            lot: lot.id,
+            name: `${input.name || state.made.name} ${index + 1}`,
+            form: input.form,
+            mass: computedMass(each),
+            thicknessMm: state.made.thicknessMm,
+            use: state.made.use,
+            grade: state.made.grade,
+            creditPerKg: state.made.creditPerKg
+          },
+          at
+        )
+      ),
+      result: { pieces: codes }
+    };
+  }
+});
+
+export const trimPiece = operation({
+  name: 'trim-piece',
+  place: '/piece/[id]',
+  summary: 'Trim or skin a piece: what comes off is kept as a piece of its own, or weighed as waste.',
+  input: z.object({
+    piece: pieceId,
+    what: z.enum(WASTES).default('trim'),
+    mass: quantity('mass', PART_MASS),
+    keep: ticked.describe('keep it as a by-product'),
+    use: choice(USES, 'mince'),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, house, instant }, input) {
+    const { state, lot } = handy(store, input.piece);
+    const at = after(state, instant(input.at, 'at'), input.at);
+    checkMass(input.mass, state.grams, 0, false);
+    if (!input.keep) {
+      return {
+        events: [draft('piece.wasted', `piece:${state.id}`, at, { what: input.what, mass: input.mass, note: '' })],
+        result: { piece: state.id }
+      };
+    }
+    const [code] = nextCodes(store, lot.id, 1);
+    return {
+      events: leaving(
+        state,
+        {
+          code: code!,
+          lot: lot.id,
+          name: `${state.made.name}, ${input.what.replace('-', ' ')}`.slice(0, 80),
+          form: 'portion',
+          mass: input.mass,
+          thicknessMm: null,
+          part: input.what,
+          use: input.use,
+          grade: 'by-product',
+          creditPerKg: creditFor(house, input.use, 'by-product')
+        },
+        at
+      ),
+      result: { piece: state.id, kept: code }
+    };
+  }
+});
+
+export const reweighPiece = operation({
+  name: 'reweigh-piece',
+  place: '/piece/[id]',
+  summary: 'Weigh a piece again; the difference is put down to drip, drying, the scale, or water taken up.',
+  input: z.object({
+    piece: pieceId,
+    mass: quantity('mass', PART_MASS),
+    cause: choice(REWEIGH_CAUSES, 'drip'),
+    note: shortText(200),
+    sure: ticked.describe('it weighs that, however odd'),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, instant }, input) {
+    const { state } = handy(store, input.piece);
+    const at = after(state, instant(input.at, 'at'), input.at);
+    const before = state.grams;
+    const grew = input.cause === 'uptake' || input.cause === 'other';
+    const slack = scaleError(before, 1);
+    checkMass(input.mass, grew ? before * 1.3 : before, before * 0.3, input.sure, slack);
+    return {
+      events: [
+        draft('piece.reweighed', `piece:${state.id}`, at, {
+          mass: input.mass,
+          before,
+          cause: input.cause,
+          note: input.note
+        })
+      ],
+      result: { piece: state.id, grams: input.mass.si }
+    };
+  }
+});
+
+export const movePiece = operation({
+  name: 'move-piece',
+  place: '/piece/[id]',
+  summary: 'Move a piece to a place: a drawer, a rack, a box. In a cold place its time out ends.',
+  input: z.object({
+    piece: pieceId,
+    place: neededText(60),
+    core: optionalQuantity('temperature', TEMPERATURE),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, house, instant }, input) {
+    const { state } = handy(store, input.piece, { cure: 'either' });
+    const at = after(state, instant(input.at, 'at'), input.at);
+    return { events: [movedTo(house, state, input.place, input.core, at)], result: { piece: state.id } };
+  }
+});
+
+/** The entry with which a piece reaches a place. A place nobody listed is taken as cold: that is where fish is put. */
+export function movedTo(house: HouseState, state: PieceState, place: string, core: Typed | null, at: number): Draft {
+  const known = Object.values(house.places).find(({ name }) => name.toLowerCase() === place.toLowerCase());
+  const out = state.outs.at(-1);
+  return draft('piece.moved', `piece:${state.id}`, at, {
+    place: known?.name ?? place,
+    cold: known?.cold ?? true,
+    core,
+    secondsOut: out && out.to === null ? Math.max(0, at - out.from) / 1000 : 0
+  });
+}
+
+/** Live shellfish stay with their tag, each lot alone, whatever else is combined. */
+const KEPT_APART = new Set(['mollusc', 'scallop']);
+
+export const combinePieces = operation({
+  name: 'combine-pieces',
+  place: '/break',
+  summary:
+    'Put pieces together into one batch (spoon meat and trim): it keeps every parent, and is as good as its worst.',
+  input: z.object({
+    pieces: list(24).describe('codes of the pieces, all that is left of each'),
+    name: neededText(60),
+    form: choice(FORMS, 'portion'),
+    use: choice(USES, 'mince'),
+    at: when
+  }),
+  run(context, input) {
+    const { store, house, instant } = context;
+    if (input.pieces.length < 2) throw new EmberError('form.incomplete', { field: 'pieces' });
+    const found = input.pieces.map((id) => handy(store, id));
+    const at = found.reduce((moment, { state }) => after(state, moment, input.at), instant(input.at, 'at'));
+    const lots = [...new Set(found.flatMap((each) => each.lots))];
+    refuseCombining(
+      context,
+      found.map(({ state }) => state),
+      lots
+    );
+    const sum = found.reduce((grams, { state }) => grams + state.grams, 0);
+    const root = found[0]!.lot.id;
+    const code = lots.length === 1 ? nextCodes(store, root, 1)[0]! : batchCode(store, businessDay(at, house));
+    const grade = found.every(({ state }) => state.made.grade === 'prime')
+      ? ('prime' as const)
+      : ('by-product' as const);
+    return {
+      events: [
+        ...found.map(({ state }) =>
+          draft('piece.gave', `piece:${state.id}`, at, { child: code, grams: state.grams, part: '', grade })
+        ),
+        draft('piece.made', `piece:${code}`, at, {
+          ...NO_CUT,
+          code,
+          lot: root,
+          parents: found.map(({ state }) => state.id),
+          name: input.name,
+          form: input.form,
+          grams: sum,
+          mass: computedMass(sum),
+          thicknessMm: null,
+          use: input.use,
+          // Its parents' cost comes with them: a batch is worth what went into it.
+          grade,
+          creditPerKg: null
+        })
+      ],
+      result: { piece: code }
+    };
+  }
+});
+
+function batchCode(store: Store, day: string): string {
+  const prefix = `MIX-${day.slice(5, 7)}${day.slice(8, 10)}`;
+  for (let counter = 1; ; counter++) {
+    if (store.record.versionOf(`piece:${prefix}-${counter}`) === 0) return `${prefix}-${counter}`;
+  }
+}
+
+function refuseCombining({ store, house }: OperationContext, pieces: readonly PieceState[], lots: readonly string[]) {
+  const refuse = (seen: string) => new EmberError('record.combine-refused', { field: 'pieces', seen });
+  const states = lots.map((id) => store.projections.lot(id));
+  const alive = pieces.some(({ made }) => made.form === 'live' || made.form === 'shell-on');
+  if (lots.length > 1 && alive) {
+    const groups = states.flatMap(({ species }) => species.map((id) => speciesIn(house.species, id).group));
+    if (groups.some((group) => KEPT_APART.has(group)))
+      throw refuse('live shellfish of several lots stay apart, each with its tag');
+  }
+  if (new Set(states.map(({ received }) => received.purpose)).size > 1) {
+    throw refuse('some were taken in for sale and some were not');
+  }
+  if (pieces.some(({ holds }) => holds.length > 0)) throw refuse('one of them is on a tray under time control');
+  const cured = pieces.filter(({ cures }) => cures.length > 0).length;
+  if (cured > 0 && cured < pieces.length) throw refuse('some are cured and some are not');
+  const strands = pieces.reduce((sum, { id }) => sum + store.projections.strands(id).length, 0);
+  if (strands > MOST_STRANDS) {
+    throw new EmberError('record.too-many-strands', { field: 'pieces', max: MOST_STRANDS, seen: strands });
+  }
+}
+
+const DEPTH_STATIONS = [0, 1, 2, 3, 4, 5, 6] as const;
+export const depthFields = z.object({
+  piece: pieceId,
+  length: quantity('length', { min: 10, max: 3000 }),
+  ...(Object.fromEntries(
+    DEPTH_STATIONS.map((station) => [
+      `t${station}`,
+      optionalQuantity('length', { min: 1, max: 400 }).describe(`thickness at ${station} sixths of its length`)
+    ])
+  ) as Record<`t${(typeof DEPTH_STATIONS)[number]}`, ReturnType<typeof optionalQuantity>>)
+});
+/** The points a person gave, thick end first or last, as they lie. */
+export const depthPoints = (input: z.infer<typeof depthFields>) => ({
+  lengthMm: input.length.si,
+  points: DEPTH_STATIONS.flatMap((station) => {
+    const thickness = input[`t${station}`];
+    return thickness ? [{ at: (input.length.si * station) / 6, mm: thickness.si }] : [];
+  })
+});
+
+export const setDepth = operation({
+  name: 'set-depth',
+  place: '/break/depth',
+  summary: 'Keep the thickness of a piece along its length, for an even cure and for the slowest point of a freeze.',
+  input: depthFields.extend({ note: shortText(200), at: when }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, instant }, input) {
+    const { state } = handy(store, input.piece, { board: 'either' });
+    const at = after(state, instant(input.at, 'at'), input.at);
+    const profile = depthPoints(input);
+    if (profile.points.length < 2) throw new EmberError('form.incomplete', { field: 'points' });
+    return {
+      events: [draft('piece.profiled', `piece:${state.id}`, at, { ...profile, note: input.note })],
+      result: { piece: state.id }
+    };
+  }
+});
 
 export const readCold = operation({
   name: 'read-cold',

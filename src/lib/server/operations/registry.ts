@@ -7,7 +7,19 @@ import { attachEvidence, closeTag } from './evidence.ts';
 import { setNotice, setProfile, setSheet, setSpecies } from './book.ts';
 import { identifyLot, inspectLot, ownException, withdrawException } from './inspect.ts';
 import { importNote } from './note.ts';
-import { dividePiece, readCold } from './pieces.ts';
+import { closeBoard, openBoardOperation, putBack, takePart, weighWaste } from './board.ts';
+import { setKitchen, setPlace, setTemplate } from './knife-books.ts';
+import {
+  combinePieces,
+  dividePiece,
+  movePiece,
+  readCold,
+  reweighPiece,
+  setDepth,
+  splitPiece,
+  trimPiece
+} from './pieces.ts';
+import { printLabels } from './labels.ts';
 import { closeDelivery, openDelivery, receiveLot } from './receive.ts';
 import { discardPiece, readHold, servePiece, startHold } from './serve.ts';
 
@@ -23,7 +35,22 @@ export const OPERATIONS: readonly Operation[] = [
   closeTag,
   ownException,
   withdrawException,
+  openBoardOperation,
+  takePart,
+  weighWaste,
+  putBack,
+  closeBoard,
+  combinePieces,
   dividePiece,
+  splitPiece,
+  trimPiece,
+  reweighPiece,
+  movePiece,
+  setDepth,
+  printLabels,
+  setPlace,
+  setTemplate,
+  setKitchen,
   readCold,
   startFreeze,
   readFreeze,

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
-import { judge, pinsFor, foldLineage } from '../../core/rules/verdict.ts';
+import { foldStrands, judge, pinsFor } from '../../core/rules/verdict.ts';
+import { openBoard } from '../../core/record/state.ts';
 import { ROUTES } from '../../core/rules/window.ts';
 import { discardTime } from '../../core/service/clocks.ts';
 import { draft } from '../store/record.ts';
@@ -13,7 +14,8 @@ function here(context: OperationContext, piece: string, toServe = true) {
   const found = context.store.projections.piece(piece);
   const { purpose } = found.lot.received;
   if (toServe && purpose !== 'sale') throw new EmberError('record.not-for-sale', { field: 'piece', seen: purpose });
-  if (found.state.gone) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: found.state.gone.how });
+  const seen = found.state.gone?.how ?? (openBoard(found.state) ? 'on the board' : null);
+  if (seen) throw new EmberError('record.not-allowed-now', { field: 'piece', seen });
   return found;
 }
 
@@ -95,14 +97,14 @@ export const servePiece = operation({
     if (mass.si > state.grams + 0.5) {
       throw new EmberError('record.mass-exceeded', { field: 'mass', unit: 'g', max: state.grams, seen: mass.typed });
     }
-    const lineage = context.store.projections.lineage(input.piece);
-    const seen = judge({
-      ...foldLineage(lineage, at, context.now),
-      house: context.house,
-      at,
-      knownAt: context.now,
-      susceptible: input.susceptible
-    });
+    const seen = judge(
+      foldStrands(context.store.projections.strands(input.piece), {
+        house: context.house,
+        at,
+        knownAt: context.now,
+        susceptible: input.susceptible
+      })
+    );
     const window = seen.windows.find(({ route }) => route === input.route)!;
     const freezer = state.freezes.at(-1);
     if (freezer && !freezer.ended)

@@ -8,11 +8,14 @@ import {
   type PieceState
 } from '../../core/record/state.ts';
 import { pieceClock, type PieceClock } from '../../core/rules/piece-clock.ts';
-import { foldLineage, judge, type Lineage } from '../../core/rules/verdict.ts';
+import { foldStrands, judge, type Lineage } from '../../core/rules/verdict.ts';
+import { massFlow } from '../../core/bench/breakdown/mass.ts';
+import type { EventKind, RecordEvent } from '../../core/record/events.ts';
 import type { RouteWindow } from '../../core/rules/window.ts';
 import type { ProjectedPiece } from '../../core/service/hands.ts';
 import type { Db } from './open.ts';
 import type { RecordStore } from './record.ts';
+import { openTies } from './ties.ts';
 
 interface PieceRow {
   id: string;
@@ -24,7 +27,19 @@ interface PieceRow {
   missing: string;
   clock: string;
   seq: number;
+  made: number;
+  made_seq: number;
+  flow: string;
 }
+
+/** A new entry, as far as it decides who has to be told of it. */
+export type Told = Pick<RecordEvent, 'kind' | 'happened' | 'seq'>;
+
+/** Settings of the house that no verdict leans on: nothing is judged again for them. */
+const NO_VERDICT: readonly EventKind[] = ['place.set', 'template.set', 'kitchen.set', 'notice.set', 'sheet.set'];
+
+/** Ways back from one piece to its lots that are kept apart when it is judged. More is a batch nobody can answer for. */
+export const MOST_STRANDS = 200;
 
 /** Lots and pieces as screens read them, kept in step by refolding whatever subject an event touched. */
 export function openProjections(db: Db, record: RecordStore) {
@@ -33,55 +48,72 @@ export function openProjections(db: Db, record: RecordStore) {
      ON CONFLICT (id) DO UPDATE SET state = excluded.state, seq = excluded.seq`
   );
   const putPiece = db.prepare<PieceRow>(
-    `INSERT INTO pieces (id, lot, parent, live, state, windows, missing, clock, seq)
-     VALUES (@id, @lot, @parent, @live, @state, @windows, @missing, @clock, @seq)
+    `INSERT INTO pieces (id, lot, parent, live, state, windows, missing, clock, seq, made, made_seq, flow)
+     VALUES (@id, @lot, @parent, @live, @state, @windows, @missing, @clock, @seq, @made, @made_seq, @flow)
      ON CONFLICT (id) DO UPDATE SET lot = excluded.lot, parent = excluded.parent, live = excluded.live,
        state = excluded.state, windows = excluded.windows, missing = excluded.missing, clock = excluded.clock,
-       seq = excluded.seq`
+       seq = excluded.seq, made = excluded.made, made_seq = excluded.made_seq, flow = excluded.flow`
   );
+  const ties = openTies(db);
   const dropLot = db.prepare<[string]>('DELETE FROM lots WHERE id = ?');
   const dropPiece = db.prepare<[string]>('DELETE FROM pieces WHERE id = ?');
   const lotRow = db.prepare<[string], { state: string }>('SELECT state FROM lots WHERE id = ?');
   const lotRows = db.prepare<[], { state: string }>('SELECT state FROM lots ORDER BY seq DESC');
   const pieceRow = db.prepare<[string], PieceRow>('SELECT * FROM pieces WHERE id = ?');
-  const rootsOf = db.prepare<[string], { id: string }>(
-    'SELECT id FROM pieces WHERE lot = ? AND parent IS NULL ORDER BY id'
+  const inLot = db.prepare<[string], PieceRow>(
+    `SELECT pieces.* FROM piece_lots JOIN pieces ON pieces.id = piece_lots.piece
+     WHERE piece_lots.lot = ? ORDER BY pieces.made_seq`
   );
-  const childrenOf = db.prepare<[string], { id: string }>('SELECT id FROM pieces WHERE parent = ? ORDER BY id');
-  const inLot = db.prepare<[string], PieceRow>('SELECT * FROM pieces WHERE lot = ? ORDER BY id');
   const liveRows = db.prepare<[], PieceRow & { lotState: string }>(
     `SELECT pieces.*, lots.state AS lotState FROM pieces JOIN lots ON lots.id = pieces.lot WHERE live = 1 ORDER BY pieces.id`
   );
-  const allRoots = db.prepare<[], { id: string }>('SELECT id FROM pieces WHERE parent IS NULL ORDER BY id');
+  const allPieces = db.prepare<[], { id: string }>('SELECT id FROM pieces ORDER BY id');
 
   const house = (at = Infinity, knownAt = Infinity): HouseState => foldHouse(record.eventsOf('house'), { at, knownAt });
   let houseNow: HouseState | null = null;
   const currentHouse = (): HouseState => (houseNow ??= house());
 
-  /** The events of a piece, its ancestors and its lot. */
-  function lineage(pieceId: string): Lineage {
-    const pieces: { id: string; events: ReturnType<RecordStore['eventsOf']> }[] = [];
-    let next: string | undefined = pieceId;
-    let lotId = '';
-    while (next) {
-      const events = record.eventsOf(`piece:${next}`);
+  /** Entries read once while one change is told to many pieces of one family. */
+  const reading = (kept = new Map<string, readonly RecordEvent[]>()) => {
+    return (subject: string): readonly RecordEvent[] => {
+      const known = kept.get(subject);
+      if (known) return known;
+      const events = record.eventsOf(subject);
+      kept.set(subject, events);
+      return events;
+    };
+  };
+
+  /** The strands of a piece: the events of each way back from it to a lot. */
+  function strands(pieceId: string, eventsOf = reading()): Lineage[] {
+    const out: Lineage[] = [];
+    const walk = (id: string, below: Lineage['pieces']): void => {
+      const events = eventsOf(`piece:${id}`);
       const made = events.find((event) => event.kind === 'piece.made');
-      if (!made || made.kind !== 'piece.made') throw new EmberError('record.not-found', { field: 'piece', seen: next });
-      if (pieces.some((seen) => seen.id === next))
-        throw new EmberError('record.body-invalid', { field: 'parents', seen: next });
-      pieces.unshift({ id: next, events });
-      lotId = made.body.lot;
-      next = made.body.parents[0];
-    }
-    return { lot: record.eventsOf(`lot:${lotId}`), lotId, pieces };
+      if (!made || made.kind !== 'piece.made') throw new EmberError('record.not-found', { field: 'piece', seen: id });
+      if (below.some((seen) => seen.id === id)) {
+        throw new EmberError('record.body-invalid', { field: 'parents', seen: id });
+      }
+      const pieces = [{ id, events }, ...below];
+      if (made.body.parents.length > 0) return made.body.parents.forEach((parent) => walk(parent, pieces));
+      if (out.length >= MOST_STRANDS) {
+        throw new EmberError('record.too-many-strands', { field: 'parents', max: MOST_STRANDS, seen: pieceId });
+      }
+      out.push({ lot: eventsOf(`lot:${made.body.lot}`), lotId: made.body.lot, pieces });
+    };
+    walk(pieceId, []);
+    return out;
   }
 
-  function projectPiece(id: string, at: number): void {
+  function projectPiece(id: string, at: number, eventsOf = reading()): void {
     try {
-      const folded = foldLineage(lineage(id), at, at);
-      const piece = folded.chain.at(-1)!;
-      const input = { ...folded, house: currentHouse(), at, knownAt: at };
-      const { windows, reasons } = judge(input);
+      const ways = strands(id, eventsOf);
+      // What a piece is tied to is known even while it, or its lot, is voided: who brings it back finds it by that.
+      ties.put(id, ways);
+      const inputs = foldStrands(ways, { house: currentHouse(), at, knownAt: at });
+      const [{ lot, chain }] = inputs;
+      const piece = chain.at(-1)!;
+      const { windows, reasons } = judge(inputs);
       // What is missing for a route that is shut for ever is nobody's errand.
       const hopeful = new Set(windows.filter((window) => !window.never).map((window) => window.route));
       const missing = reasons
@@ -89,27 +121,57 @@ export function openProjections(db: Db, record: RecordStore) {
         .map(({ code }) => code);
       putPiece.run({
         id,
-        lot: folded.lot.id,
+        lot: lot.id,
         parent: piece.made.parents[0] ?? null,
         live: piece.gone ? 0 : 1,
         state: JSON.stringify(piece),
         windows: JSON.stringify(windows.map(({ state: _, ...window }) => window)),
-        missing: JSON.stringify(missing),
-        clock: JSON.stringify(pieceClock(input, reasons)),
-        seq: piece.lastSeq
+        missing: JSON.stringify([...new Set(missing)]),
+        clock: JSON.stringify(pieceClock(inputs, reasons)),
+        seq: piece.lastSeq,
+        made: piece.made.at,
+        made_seq: piece.made.seq,
+        flow: JSON.stringify(massFlow(eventsOf(`piece:${id}`), at)?.moves ?? [])
       });
+      ties.putBoards(piece, lot);
     } catch (error) {
       // Its making, or its lot's receipt, was voided: there is no such piece (any more).
       if (!(error instanceof EmberError) || error.code !== 'record.not-found') throw error;
       dropPiece.run(id);
+      ties.dropBoards(id);
     }
-    for (const child of childrenOf.all(id)) projectPiece(child.id, at);
+  }
+
+  /** A piece and everything that came from it and is touched: what left it before anything new happened is not. */
+  function projectFamily(id: string, at: number, told: readonly Told[] | null): void {
+    const eventsOf = reading();
+    const done = new Set<string>();
+    const earliest = told?.reduce(
+      (first, event) =>
+        event.happened < first.happened || (event.happened === first.happened && event.seq < first.seq) ? event : first,
+      told[0]!
+    );
+    const all = !earliest || told!.some(({ kind }) => kind === 'entry.amended');
+    const walk = (piece: string) => {
+      if (done.has(piece)) return;
+      done.add(piece);
+      projectPiece(piece, at, eventsOf);
+      for (const child of ties.childrenOf(piece)) {
+        const untouched =
+          !all &&
+          child.made !== null &&
+          (child.made < earliest.happened || (child.made === earliest.happened && child.made_seq! < earliest.seq));
+        if (!untouched) walk(child.id);
+      }
+    };
+    walk(id);
   }
 
   function projectLot(id: string, at: number): void {
-    const lot = foldLot(id, record.eventsOf(`lot:${id}`), { at, knownAt: at });
+    const eventsOf = reading();
+    const lot = foldLot(id, eventsOf(`lot:${id}`), { at, knownAt: at });
     if (lot) putLot.run(id, JSON.stringify(lot), lot.lastSeq);
-    for (const root of rootsOf.all(id)) projectPiece(root.id, at);
+    for (const piece of ties.piecesOf(id)) projectPiece(piece, at, eventsOf);
     if (!lot) dropLot.run(id);
   }
 
@@ -129,14 +191,20 @@ export function openProjections(db: Db, record: RecordStore) {
   return {
     house,
     currentHouse,
-    lineage,
-    /** Brings every projection that a subject feeds into step. Call inside the transaction that appended to it. */
-    refold(subject: string, at: number): void {
+    strands: (pieceId: string) => strands(pieceId),
+    /**
+     * Brings every projection that a subject feeds into step. Call inside the transaction that appended to it.
+     *
+     * @param told the new entries of the subject; all that stems from it is done anew where they are left out
+     */
+    refold(subject: string, at: number, told: readonly Told[] | null = null): void {
       if (subject === 'house') {
         houseNow = null;
-        for (const root of allRoots.all()) projectPiece(root.id, at);
+        if (told?.every(({ kind }) => NO_VERDICT.includes(kind))) return;
+        const eventsOf = reading();
+        for (const { id } of allPieces.all()) projectPiece(id, at, eventsOf);
       } else if (subject.startsWith('lot:')) projectLot(subjectId(subject, 'lot'), at);
-      else if (subject.startsWith('piece:')) projectPiece(subjectId(subject, 'piece'), at);
+      else if (subject.startsWith('piece:')) projectFamily(subjectId(subject, 'piece'), at, told);
     },
     /** A rolled-back transaction may have left a house behind that never was. */
     forgetCached(): void {
@@ -144,12 +212,23 @@ export function openProjections(db: Db, record: RecordStore) {
     },
     lot: lotById,
     lots: (): LotState[] => lotRows.all().map((row) => JSON.parse(row.state) as LotState),
-    piece(id: string): ProjectedPiece & { children: string[] } {
+    piece(id: string): ProjectedPiece & { children: string[]; lots: string[] } {
       const row = pieceRow.get(id);
       if (!row) throw new EmberError('record.not-found', { field: 'piece', seen: id });
-      return { ...unpack(row, lotById(row.lot)), children: childrenOf.all(id).map((child) => child.id) };
+      return {
+        ...unpack(row, lotById(row.lot)),
+        children: ties.childrenOf(id).flatMap((child) => (child.made === null ? [] : [child.id])),
+        lots: ties.lotsOf(id)
+      };
     },
-    piecesOfLot: (lot: string) => inLot.all(lot).map((row) => unpack(row, lotById(lot))),
+    piecesOfLot(lot: string): ProjectedPiece[] {
+      const lots = new Map([[lot, lotById(lot)]]);
+      return inLot.all(lot).map((row) => {
+        if (!lots.has(row.lot)) lots.set(row.lot, lotById(row.lot));
+        return unpack(row, lots.get(row.lot)!);
+      });
+    },
+    ties,
     livePieces: (): ProjectedPiece[] => liveRows.all().map((row) => unpack(row, JSON.parse(row.lotState) as LotState)),
     /** All rows in one text, to compare a rebuilt table with the kept one. */
     dump(): { table: string; id: string; text: string }[] {
@@ -157,7 +236,8 @@ export function openProjections(db: Db, record: RecordStore) {
       const pieces = db.prepare<[], PieceRow>('SELECT * FROM pieces ORDER BY id').all();
       return [
         ...lots.map((row) => ({ table: 'lots', id: row.id, text: JSON.stringify(row) })),
-        ...pieces.map((row) => ({ table: 'pieces', id: row.id, text: JSON.stringify(row) }))
+        ...pieces.map((row) => ({ table: 'pieces', id: row.id, text: JSON.stringify(row) })),
+        ...ties.dump()
       ];
     },
     /** Empties and rebuilds every projection from the record alone. */
@@ -165,7 +245,7 @@ export function openProjections(db: Db, record: RecordStore) {
       // A clock set back must not make what is on record look as if it had not happened yet.
       const at = Math.max(now, record.head().recorded);
       db.transaction(() => {
-        db.exec('DELETE FROM pieces; DELETE FROM lots;');
+        db.exec(`DELETE FROM pieces; DELETE FROM lots; ${ties.emptied}`);
         houseNow = null;
         const subjects = db
           .prepare<[], { subject: string }>('SELECT subject FROM events GROUP BY subject ORDER BY min(seq)')

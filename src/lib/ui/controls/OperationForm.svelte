@@ -32,7 +32,7 @@
     subject?: string;
     seen?: number;
     submit: string;
-    tone?: 'plain' | 'ember';
+    tone?: 'plain' | 'ember' | 'quiet';
     onDone?: (result: Record<string, unknown>) => void;
     /** It has a file among its fields. */
     files?: boolean;
@@ -158,7 +158,9 @@
       disabled={busy}
       class="min-h-12 px-5 text-base font-semibold {tone === 'ember'
         ? 'bg-(--ember) hover:bg-(--ember) dark:bg-(--ember) dark:hover:bg-(--ember) text-(--on-ember) focus-within:ring-0'
-        : 'bg-primary-700 hover:bg-primary-800 text-white focus-within:ring-0'}"
+        : tone === 'quiet'
+          ? 'bg-(--surface) hover:bg-(--sunk) dark:bg-(--surface) dark:hover:bg-(--sunk) text-(--ink) border border-(--strong-line) focus-within:ring-0'
+          : 'bg-primary-700 hover:bg-primary-800 text-white focus-within:ring-0'}"
     >
       {busy ? 'Writing …' : submit}
     </Button>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import Clock from '@lucide/svelte/icons/clock-3';
   import Box from '@lucide/svelte/icons/package-open';
+  import Knife from '@lucide/svelte/icons/fish';
   import Snowflake from '@lucide/svelte/icons/snowflake';
   import Layers from '@lucide/svelte/icons/layers-2';
   import Slice from '@lucide/svelte/icons/slice';
@@ -12,6 +13,7 @@
   const icons: Record<string, typeof Clock> = {
     '/': Clock,
     '/receive': Box,
+    '/break': Knife,
     '/freeze': Snowflake,
     '/cure': Layers,
     '/slice': Slice,

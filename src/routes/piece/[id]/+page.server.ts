@@ -12,7 +12,7 @@ export const actions = actionsFor('/piece/[id]');
 
 export const load = (({ params, url }) => {
   const app = theApp();
-  const { zone, profile, profiles: own } = app.store.projections.currentHouse();
+  const { zone, profile, profiles: own, places } = app.store.projections.currentHouse();
   const time = (name: string) => {
     const text = url.searchParams.get(name);
     return text ? readInstant(text, zone, name) : undefined;
@@ -27,6 +27,7 @@ export const load = (({ params, url }) => {
         knownAt: url.searchParams.get('knownAt') ?? '',
         profile: asked ?? profile
       },
+      places: Object.values(places).map(({ name }) => name),
       profiles: profilesOf(own).map(({ id, name }) => ({ id, name }))
     };
   } catch (trouble) {

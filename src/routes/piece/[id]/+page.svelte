@@ -9,7 +9,7 @@
   import Compare from '$lib/ui/piece/Compare.svelte';
   import Exceptions from '$lib/ui/piece/Exceptions.svelte';
   import Papers from '$lib/ui/piece/Papers.svelte';
-  import { lengthUnits, massUnits, temperatureUnits } from '$lib/ui/units.ts';
+  import Hands from '$lib/ui/piece/Hands.svelte';
   import { missingWord } from '$lib/words/findings.ts';
   import { allergenWord } from '$lib/words/notices.ts';
   import { kindWords } from '$lib/words/tasks.ts';
@@ -34,8 +34,13 @@
       {#if view.species}{view.species.name} (<i>{view.species.scientific[0]}</i>){:else}not identified{/if} · {lot.source}{lot.farmSystem
         ? `, ${lot.farmSystem.replaceAll('-', ' ')}`
         : ''}
-      · from {lot.supplier}
+      · from {lot.supplier} ·
+      {#each view.lots as id (id)}<a class="link" href="/lot/{id}">lot {id}</a>&nbsp;{/each}
+      {#if piece.place?.place}· {piece.place.place}{/if}
     </p>
+    {#if view.onBoard}
+      <p><a class="link" href="/break?piece={piece.id}">On the board now</a></p>
+    {/if}
     {#if view.ancestors.length > 0 || view.children.length > 0}
       <p class="soft">
         {#each view.ancestors as id (id)}<a class="link" href="/piece/{id}">{id}</a> ›
@@ -120,45 +125,19 @@
     {/if}
     {#if !piece.gone}
       <nav class="benches no-print" aria-label="Benches for this piece">
+        <a href="/break?piece={piece.id}">Break down</a>
         <a href="/freeze?piece={piece.id}">Freeze</a>
         <a href="/cure?piece={piece.id}">Cure</a>
         <a href="/slice?piece={piece.id}">Slice</a>
         <a href="/serve?piece={piece.id}">Serve</a>
         <a href="/inspect/{view.lot.id}">Inspect</a>
+        <a href="/break/depth?piece={piece.id}">Depth</a>
+        <a href="/labels?piece={piece.id}">Label</a>
       </nav>
     {/if}
     <Papers {view} house={data.house} wanted={holdsBack.length > 0} />
     <Clocks clocks={view.clocks} {now} {zone} />
-    {#if !piece.gone}
-      <details class="sheet no-print">
-        <summary>Take a piece from it</summary>
-        <OperationForm operation="divide-piece" subject={piece.id} seen={piece.lastSeq} submit="Take it">
-          <input type="hidden" name="piece" value={piece.id} />
-          <div class="row">
-            <Field name="name" label="What it is" placeholder="fillet, loin block …" />
-            <Field
-              name="form"
-              label="Form"
-              kind="choice"
-              value="fillet"
-              options={['fillet', 'loin', 'block', 'portion'].map((value) => ({ value, name: value }))}
-            />
-            <Field name="mass" label="Weight" kind="quantity" units={massUnits(data.house.units)} />
-            <Field name="thickness" label="Thickness" kind="quantity" units={lengthUnits(data.house.units)} optional />
-          </div>
-        </OperationForm>
-      </details>
-      <details class="sheet no-print">
-        <summary>Write down a cold reading</summary>
-        <OperationForm operation="read-cold" subject={piece.id} seen={piece.lastSeq} submit="Write it down">
-          <input type="hidden" name="piece" value={piece.id} />
-          <div class="row">
-            <Field name="reading" label="Reading" kind="quantity" units={temperatureUnits(data.house.units)} />
-            <Field name="place" label="Where it lies" optional />
-          </div>
-        </OperationForm>
-      </details>
-    {/if}
+    {#if !piece.gone}<Hands {view} units={data.house.units} places={data.places} />{/if}
     <Exceptions {view} person={data.person?.name ?? null} />
     <section class="sheet">
       <h2>Told with it when served</h2>
@@ -231,7 +210,7 @@
   }
   .benches {
     display: grid;
-    grid-template-columns: repeat(5, 1fr);
+    grid-template-columns: repeat(4, 1fr);
     gap: 0.4rem;
   }
   .benches a {
@@ -250,11 +229,6 @@
   }
   details[open] summary {
     margin-bottom: 0.6rem;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
-    gap: 0.7rem;
   }
   .ask {
     display: flex;

@@ -1,0 +1,96 @@
+import type { PieceState, Reading, TimeOut } from '../record/state.ts';
+import { ASSUMED_HOLDING_CELSIUS } from '../fish/freshness.ts';
+
+/**
+ * What fish on a board is taken as from its first minute, °C, until a probe says otherwise: warmer than any cold-holding
+ * limit, cooler than what counts as hot exposure, at the end of the spoilage model's range. The house's caution; check.
+ */
+export const OUT_OF_COLD_CELSIUS = 15;
+
+interface Span {
+  readonly from: number;
+  readonly to: number | null;
+  readonly seq: number;
+  readonly by: string;
+  readonly core: TimeOut['core'];
+  readonly backSeq: number | null;
+}
+
+/**
+ * Time out of the cold along a chain, in order: a piece that leaves the board while its parent lies there carries on the
+ * parent's time.
+ */
+export function spansOut(chain: readonly PieceState[]): Span[] {
+  const spans: Span[] = [];
+  chain.forEach((piece, index) => {
+    const leftAt = chain[index + 1]?.made.at ?? null;
+    for (const out of piece.outs) {
+      const last = spans.at(-1);
+      const carriesOn = last !== undefined && last.to !== null && out.from <= last.to && last.backSeq === null;
+      const to = out.to ?? leftAt;
+      const here = { from: out.from, to, seq: out.seq, by: out.by, core: out.core, backSeq: out.backSeq };
+      if (carriesOn) spans[spans.length - 1] = { ...here, from: last.from, seq: last.seq, by: last.by };
+      else spans.push(here);
+    }
+  });
+  return spans;
+}
+
+/** Seconds a piece and its ancestors were out of the cold by a moment. */
+export const secondsOut = (chain: readonly PieceState[], at: number): number =>
+  spansOut(chain).reduce((sum, { from, to }) => sum + Math.max(0, Math.min(to ?? at, at) - from) / 1000, 0);
+
+/**
+ * Time out of the cold as readings: warm from a moment after it began until a moment before it ended, so that no straight
+ * line to a neighbouring reading adds or takes any of it. Before and after it the last real reading stands, and nothing
+ * colder than what is assumed in the cold.
+ *
+ * @param readings real ones, in order of time
+ * @param door core at the door, °C; null where it was not taken
+ */
+export function withTimeOut(
+  chain: readonly PieceState[],
+  readings: readonly Reading[],
+  door: number | null
+): Reading[] {
+  const spans = spansOut(chain);
+  if (spans.length === 0) return [...readings];
+  const out: Reading[] = [];
+  let next = 0;
+  let last = door ?? ASSUMED_HOLDING_CELSIUS;
+  const upTo = (moment: number) => {
+    while (next < readings.length && readings[next]!.at <= moment) {
+      const reading = readings[next++]!;
+      last = reading.celsius;
+      out.push(reading);
+    }
+  };
+  const assumed = (span: Span, at: number, celsius: number, typed: string): Reading => ({
+    seq: span.seq,
+    by: span.by,
+    at,
+    celsius,
+    unit: 'C',
+    typed
+  });
+  for (const span of spans) {
+    upTo(span.from);
+    const before = Math.max(last, ASSUMED_HOLDING_CELSIUS);
+    if (span.to !== null && span.to <= span.from + 2) continue;
+    out.push(assumed(span, span.from, before, 'before the board'));
+    out.push(assumed(span, span.from + 1, OUT_OF_COLD_CELSIUS, 'out of the cold'));
+    if (span.to === null) continue;
+    const probed = readings.filter(({ at }) => at > span.from && at < span.to!).at(-1);
+    upTo(span.to - 1);
+    // A probe on the way is what is known of it from then on.
+    if (!probed) out.push(assumed(span, span.to - 1, OUT_OF_COLD_CELSIUS, 'out of the cold'));
+    const back = span.core?.si ?? Math.max(probed?.celsius ?? before, ASSUMED_HOLDING_CELSIUS);
+    out.push({
+      ...assumed(span, span.to, back, span.core?.typed ?? 'back in the cold'),
+      seq: span.backSeq ?? span.seq
+    });
+    last = back;
+  }
+  upTo(Infinity);
+  return out;
+}

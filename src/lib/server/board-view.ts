@@ -1,0 +1,145 @@
+import { cutMap, mapFor, mapId, orderOfWork, partsOf, templatesOf } from '../core/bench/breakdown/maps.ts';
+import { MAP_IDS } from '../core/bench/breakdown/map-types.ts';
+import { balanceOf } from '../core/bench/breakdown/mass.ts';
+import { PORTIONS, portionsFrom } from '../core/bench/breakdown/portions.ts';
+import { effectiveEvents } from '../core/record/amend.ts';
+import { openBoard, type BoardRun } from '../core/record/state.ts';
+import { secondsOut } from '../core/rules/out-of-cold.ts';
+import { foldStrands } from '../core/rules/verdict.ts';
+import { stateAt } from '../core/rules/window.ts';
+import type { App } from './app.ts';
+import { costOfPiece, costsOf } from './costs.ts';
+import { candidatesOfLot } from './lot-species.ts';
+import { presentOf } from './views.ts';
+import { expectedYield } from './yields.ts';
+
+export interface BoardAsked {
+  readonly map?: string;
+  readonly template?: string;
+  readonly school?: string;
+  readonly ways?: Readonly<Record<string, string>>;
+}
+
+/** Map, school, ways and division: as the board was opened with, or as they would be. */
+function chosenMap(asked: BoardAsked, board: BoardRun | null, suggested: ReturnType<typeof mapFor>) {
+  if (board) {
+    const [school = '', ...ways] = board.plan.school.split(' ');
+    return { map: mapId.catch(suggested).parse(board.plan.map), school, ways, template: board.plan.template };
+  }
+  const map = mapId.catch(suggested).parse(asked.map ?? suggested);
+  return { map, school: asked.school ?? '', ways: Object.values(asked.ways ?? {}), template: asked.template ?? '' };
+}
+
+/** The bench of one piece: its cut map, what was weighed off it, its balance, yield, cost and portions. */
+export function boardView(app: App, pieceId: string, asked: BoardAsked = {}) {
+  const { store } = app;
+  const house = store.projections.currentHouse();
+  const now = presentOf(app);
+  const found = store.projections.piece(pieceId);
+  const { state, lot } = found;
+  const species = candidatesOfLot(lot, house);
+  const only = species.length === 1 ? species[0]! : null;
+  const board = openBoard(state);
+  const last = state.boards.at(-1) ?? null;
+  const chosen = chosenMap(asked, board ?? null, mapFor(only, state.made.form));
+  const map = cutMap(chosen.map);
+  const templates = templatesOf(house.templates);
+  const template = map.id === 'side' ? (templates.find(({ id }) => id === chosen.template) ?? templates[0]!) : null;
+  const ways = Object.fromEntries(
+    map.choices.map(({ id, ways: all }) => [id, all.find((way) => chosen.ways.includes(way)) ?? all[0]!])
+  );
+  const school = map.schools.find(({ id }) => id === chosen.school) ?? map.schools[0]!;
+
+  const money = costsOf(app, lot.id);
+  const shown = board ?? last;
+  const children = money.pieces.filter((piece) => (money.parents.get(piece.id) ?? []).includes(pieceId));
+  const taken = children.map((row) => {
+    const child = store.projections.piece(row.id);
+    return {
+      id: row.id,
+      name: row.name,
+      part: row.part,
+      use: row.use,
+      grade: row.grade,
+      grams: row.grams,
+      left: row.left,
+      gone: row.gone,
+      place: child.state.place?.place ?? '',
+      onThisBoard: shown !== null && child.state.made.board === shown.seq,
+      untouched: child.state.lastSeq === child.state.made.seq && child.children.length === 0,
+      raw: stateAt(
+        child.windows.find(({ route }) => route === 'raw')!,
+        now,
+        house.warnMinutes * 60
+      ),
+      cost: costOfPiece(money, row.id)
+    };
+  });
+  const wastes = effectiveEvents(store.record.eventsOf(`piece:${pieceId}`)).flatMap((event) =>
+    event.kind === 'piece.wasted' && shown && event.seq > shown.seq && (!shown.ended || event.seq < shown.ended.seq)
+      ? [{ seq: event.seq, what: event.body.what, grams: event.body.mass.si }]
+      : []
+  );
+  const forecast = expectedYield(store, house, lot, state.made.form);
+  const balance = shown && balanceOf(shown, shown.ended?.remains ?? 0);
+  const input = shown?.plan.grams ?? state.grams;
+  const uncut = board ? Math.max(0, balance!.open) : state.gone ? 0 : state.grams;
+  const inputs = foldStrands(store.projections.strands(pieceId), { house, at: now, knownAt: now });
+  const usable = taken.filter(({ grade, onThisBoard }) => grade === 'prime' && onThisBoard);
+  const usableGrams = usable.reduce((sum, { grams }) => sum + grams, 0);
+  const usableCents = usable.reduce((sum, { cost }) => sum + (cost?.in ?? 0), 0);
+  return {
+    piece: state,
+    lot: { id: lot.id, supplier: lot.received.supplier, pricePerKg: lot.received.pricePerKg },
+    lots: found.lots,
+    species: species.map(({ id, name, handling, texture, fat }) => ({ id, name, handling, texture, fat })),
+    maps: MAP_IDS,
+    map: map.id,
+    suggested: mapFor(only, state.made.form),
+    schools: map.schools.map(({ id }) => id),
+    school: school.id,
+    choices: map.choices,
+    ways,
+    template: template?.id ?? '',
+    division: template?.parts ?? [],
+    templates: templates.map(({ id, name }) => ({ id, name })),
+    order: orderOfWork(map, school.id, ways, state.made.form),
+    parts: partsOf(map, template).map((part) => ({
+      ...part,
+      expected: { low: part.share[0] * input, high: part.share[1] * input }
+    })),
+    board,
+    closed: board ? null : (last?.ended ?? null),
+    shown,
+    balance,
+    taken,
+    wastes,
+    forecast,
+    input,
+    secondsOut: secondsOut(inputs[0].chain, now),
+    outSince: state.outs.at(-1)?.to === null ? state.outs.at(-1)!.from : null,
+    raw: stateAt(
+      found.windows.find(({ route }) => route === 'raw')!,
+      now,
+      house.warnMinutes * 60
+    ),
+    cost: costOfPiece(money, pieceId),
+    unpriced: money.unpriced,
+    usable: { grams: usableGrams, cents: usableCents },
+    portions: portionsFrom(
+      taken.filter(({ gone }) => !gone).map(({ use, left }) => ({ use, grams: left })),
+      uncut > 0 && state.made.grade === 'prime'
+        ? { grams: uncut, share: shareLeft(forecast, input, usableGrams, uncut) }
+        : null,
+      house.kitchen?.portions ?? PORTIONS
+    ),
+    places: Object.values(house.places).map(({ name }) => name)
+  };
+}
+export type BoardView = ReturnType<typeof boardView>;
+
+/** The usable share of what is not yet weighed: what the forecast holds for the whole, less what is off already. */
+function shareLeft(forecast: { low: number; likely: number; high: number }, input: number, off: number, uncut: number) {
+  const left = (share: number) => Math.min(1, Math.max(0, (share * input - off) / uncut));
+  return { low: left(forecast.low), likely: left(forecast.likely), high: left(forecast.high) };
+}

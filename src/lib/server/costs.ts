@@ -1,0 +1,62 @@
+import { allocate, parentsFirst, type PieceCost } from '../core/bench/breakdown/cost.ts';
+import { massAndMoney } from '../core/bench/breakdown/flow.ts';
+import type { App } from './app.ts';
+import type { FlowRow } from './store/ties.ts';
+
+export interface Costs {
+  /** The lot and every lot its batches tie it to. */
+  readonly lots: readonly string[];
+  readonly pieces: readonly FlowRow[];
+  readonly parents: ReadonlyMap<string, readonly string[]>;
+  readonly costs: ReadonlyMap<string, PieceCost>;
+  /** Lots whose price nobody wrote down: they count as nothing, and the sum is too low. */
+  readonly unpriced: readonly string[];
+  readonly currency: string;
+}
+
+/** What a lot cost, followed into every piece that came from it, in whole cents. */
+export function costsOf({ store }: App, lotId: string): Costs {
+  const { ties } = store.projections;
+  const lots = ties.tiedLots(lotId);
+  const parents = ties.parentsIn(lots);
+  const pieces = parentsFirst(ties.flowOf(lots), parents);
+  const unpriced: string[] = [];
+  const roots = new Map<string, number>();
+  let currency = '';
+  for (const lot of lots) {
+    const { received } = store.projections.lot(lot);
+    if (received.pricePerKg === null) unpriced.push(lot);
+    currency ||= received.currency;
+    const root = pieces.find((piece) => piece.lot === lot && !parents.has(piece.id));
+    if (root) roots.set(root.id, Math.round(((received.pricePerKg ?? 0) * received.mass.si) / 10));
+  }
+  return { lots, pieces, parents, costs: allocate(pieces, roots), unpriced, currency };
+}
+
+const rowsOf = new WeakMap<Costs, Map<string, FlowRow>>();
+function rowOf(of: Costs, id: string): FlowRow | undefined {
+  let rows = rowsOf.get(of);
+  if (!rows) rowsOf.set(of, (rows = new Map(of.pieces.map((piece) => [piece.id, piece]))));
+  return rows.get(id);
+}
+
+/** What one piece bears now, what it came in with, and what a gram of it costs. */
+export function costOfPiece(of: Costs, id: string) {
+  const cost = of.costs.get(id);
+  const row = rowOf(of, id);
+  if (!cost || !row) return null;
+  return {
+    in: cost.in,
+    here: cost.here,
+    served: cost.served,
+    lost: cost.lost,
+    grams: row.grams,
+    left: row.left,
+    /** Cents a gram; null where nothing is left, or nothing was paid. */
+    perGram: row.left > 0 && cost.here > 0 ? cost.here / row.left : null,
+    priced: of.unpriced.length === 0,
+    currency: of.currency
+  };
+}
+
+export const flowOf = (of: Costs) => massAndMoney(of.pieces, of.parents, of.costs);

@@ -1,0 +1,190 @@
+import { createRequire } from 'node:module';
+import { dirname, join } from 'node:path';
+import { connect } from 'node:net';
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import { EmberError } from '../core/errors.ts';
+import { LABEL_SIZES, labelOf, type LabelData, type LabelSize } from '../core/trace/label.ts';
+import { businessDay } from '../core/service/day.ts';
+import { stateAt } from '../core/rules/window.ts';
+import { labelWords } from '../words/labels.ts';
+import type { App } from './app.ts';
+import { allergensOfLot } from './declarations.ts';
+import { candidatesOfLot } from './lot-species.ts';
+import { presentOf } from './views.ts';
+
+const POINTS_A_MM = 72 / 25.4;
+const require = createRequire(import.meta.url);
+
+interface PdfMake {
+  setFonts(fonts: Record<string, Record<string, string>>): void;
+  setUrlAccessPolicy(policy: () => boolean): void;
+  setLocalAccessPolicy(policy: (path: string) => boolean): void;
+  createPdf(definition: TDocumentDefinitions): { getBuffer(): Promise<Buffer> };
+}
+let printer: PdfMake | null = null;
+
+/** The maker of PDFs, with the house's own letters and nothing from outside. */
+function pdfMaker(): PdfMake {
+  if (printer) return printer;
+  const made = require('pdfmake') as PdfMake;
+  const folder = dirname(require.resolve('@expo-google-fonts/atkinson-hyperlegible-next/package.json'));
+  const font = (weight: string) => join(folder, weight, `AtkinsonHyperlegibleNext_${weight}.ttf`);
+  made.setFonts({
+    Hyperlegible: {
+      normal: font('400Regular'),
+      bold: font('700Bold'),
+      italics: font('400Regular_Italic'),
+      bolditalics: font('700Bold')
+    }
+  });
+  made.setUrlAccessPolicy(() => false);
+  made.setLocalAccessPolicy((path) => path.startsWith(folder));
+  printer = made;
+  return made;
+}
+
+/** What stands on the label of a piece. */
+export function labelData(app: App, pieceId: string): LabelData {
+  const { store } = app;
+  const house = store.projections.currentHouse();
+  const now = presentOf(app);
+  const { state, lots, windows } = store.projections.piece(pieceId);
+  const all = lots.map((id) => store.projections.lot(id));
+  const warn = house.warnMinutes * 60;
+  return labelOf({
+    code: pieceId,
+    name: state.made.name,
+    species: [...new Set(all.flatMap((lot) => candidatesOfLot(lot, house).map(({ name }) => name)))],
+    lots,
+    grams: state.grams,
+    madeOn: businessDay(state.made.at, house),
+    place: state.place?.place ?? '',
+    use: state.made.use,
+    windows: windows.map((window) => ({ ...window, state: stateAt(window, now, warn) })),
+    allergens: [...new Set(all.flatMap((lot) => allergensOfLot(lot, house).map(({ allergen }) => allergen)))],
+    zone: house.zone,
+    dayEndsHour: house.dayEndsHour,
+    now
+  });
+}
+
+function labelBlock(label: LabelData, size: LabelSize, origin: string, app: App): Content {
+  const words = labelWords(label, app.store.projections.currentHouse());
+  const side = Math.min(size.height - 2 * size.margin, size.width * 0.34) * POINTS_A_MM;
+  const big = size.height >= 45;
+  const type = big ? 10 : size.height >= 34 ? 8 : 7;
+  return {
+    columns: [
+      {
+        width: '*',
+        stack: [
+          { text: words.name, bold: true, fontSize: type + 3, lineHeight: 0.95 },
+          { text: words.code, fontSize: type },
+          { text: words.mass, bold: true, fontSize: type + 1 },
+          { text: words.days, fontSize: type },
+          { text: words.window, bold: true, fontSize: type },
+          { text: words.allergens, fontSize: type - 1 }
+        ]
+      },
+      { width: side, qr: `${origin}/piece/${label.code}`, fit: side, eccLevel: 'M' }
+    ],
+    columnGap: 4
+  };
+}
+
+/**
+ * Labels as a PDF: one a page on a roll, or many on a sheet from a place on.
+ *
+ * @param skip labels already taken off the first sheet
+ */
+export async function labelPdf(
+  app: App,
+  pieces: readonly string[],
+  sizeId: string,
+  origin: string,
+  skip = 0
+): Promise<Buffer> {
+  const size = LABEL_SIZES.find(({ id }) => id === sizeId);
+  if (!size) throw new EmberError('form.value-unknown', { field: 'size', seen: sizeId });
+  if (pieces.length === 0) throw new EmberError('form.incomplete', { field: 'pieces' });
+  const blocks = pieces.map((piece) => labelBlock(labelData(app, piece), size, origin, app));
+  const mm = (value: number) => value * POINTS_A_MM;
+  const base = {
+    defaultStyle: { font: 'Hyperlegible', fontFeatures: ['tnum' as const] },
+    info: { title: `Labels: ${pieces.join(', ').slice(0, 200)}` },
+    compress: true
+  };
+  if (!size.sheet) {
+    const definition: TDocumentDefinitions = {
+      ...base,
+      pageSize: { width: mm(size.width), height: mm(size.height) },
+      pageMargins: mm(size.margin),
+      content: blocks.map((block, index) => ({ stack: [block], pageBreak: index > 0 ? 'before' : undefined }))
+    };
+    return pdfMaker().createPdf(definition).getBuffer();
+  }
+  const { across, down, page, left, top } = size.sheet;
+  const cells: Content[] = [...Array<Content>(Math.min(skip, across * down - 1)).fill({ text: '' }), ...blocks];
+  while (cells.length % across !== 0) cells.push({ text: '' });
+  const rows: Content[][] = [];
+  for (let index = 0; index < cells.length; index += across) rows.push(cells.slice(index, index + across));
+  const pages: Content[] = [];
+  for (let index = 0; index < rows.length; index += down) {
+    pages.push({
+      layout: {
+        hLineWidth: () => 0,
+        vLineWidth: () => 0,
+        paddingLeft: () => mm(size.margin),
+        paddingRight: () => mm(size.margin),
+        paddingTop: () => mm(size.margin),
+        paddingBottom: () => 0
+      },
+      table: {
+        widths: Array<number>(across).fill(mm(size.width - 2 * size.margin)),
+        heights: mm(size.height - size.margin) - 0.2,
+        dontBreakRows: true,
+        body: rows.slice(index, index + down)
+      },
+      pageBreak: index > 0 ? 'before' : undefined
+    });
+  }
+  return pdfMaker()
+    .createPdf({
+      ...base,
+      pageSize: { width: mm(page.width), height: mm(page.height) },
+      pageMargins: [mm(left), mm(top), mm(left), 0],
+      content: pages
+    })
+    .getBuffer();
+}
+
+/** Sends a PDF to the label printer; resolves to the file it says it printed. */
+export function sendToPrinter(
+  address: { host: string; port: number } | null,
+  name: string,
+  content: Buffer
+): Promise<string> {
+  return new Promise((resolve, reject) => {
+    if (!address) return reject(new EmberError('device.no-printer', { seen: 'none is set' }));
+    const gone = () => {
+      socket.destroy();
+      reject(new EmberError('device.no-printer', { seen: `${address.host}:${address.port}` }));
+    };
+    const socket = connect(address.port, address.host, () => {
+      socket.write(`PRINT ${name.replace(/[^A-Za-z0-9._-]/g, '-').slice(0, 60)} ${content.length}\n`);
+      socket.write(content);
+    });
+    let text = '';
+    socket.setTimeout(5000, gone);
+    socket.on('error', gone);
+    socket.on('data', (chunk: Buffer) => {
+      text += chunk.toString('latin1');
+      if (!text.includes('\n')) return;
+      socket.end();
+      const answer = text.trim();
+      if (answer.startsWith('OK ')) resolve(answer.slice(3));
+      else reject(new EmberError('device.no-printer', { seen: answer.slice(0, 80) }));
+    });
+    socket.on('close', gone);
+  });
+}

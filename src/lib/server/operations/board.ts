@@ -1,0 +1,291 @@
+import { z } from 'zod';
+import { EmberError } from '../../core/errors.ts';
+import { balanceOf, scaleError } from '../../core/bench/breakdown/mass.ts';
+import { cutMap, mapFor, mapId, partsOf, templatesOf } from '../../core/bench/breakdown/maps.ts';
+import type { CutPart } from '../../core/bench/breakdown/map-types.ts';
+import { FORMS, GRADES, USES, WASTES } from '../../core/record/bodies.ts';
+import { openBoard, type BoardRun, type HouseState, type PieceState } from '../../core/record/state.ts';
+import { profileById } from '../../core/rules/profiles/index.ts';
+import { pinsFor } from '../../core/rules/verdict.ts';
+import { partWord } from '../../words/cuts.ts';
+import { speciesOfLot } from '../lot-species.ts';
+import { draft, type Draft } from '../store/record.ts';
+import { expectedYield } from '../yields.ts';
+import {
+  choice,
+  neededText,
+  optionalQuantity,
+  pieceId,
+  quantity,
+  shortText,
+  TEMPERATURE,
+  THICKNESS,
+  ticked,
+  when
+} from './fields.ts';
+import { after, handy } from './handy.ts';
+import { operation } from './operation.ts';
+import { checkMass, creditFor, leaving, movedTo, nextCodes, PART_MASS } from './pieces.ts';
+
+/** Verification interval of the house's scale, g. */
+export const scaleIntervalOf = (house: HouseState): number => house.kitchen?.scaleInterval ?? 1;
+
+/** Parts of the map a board follows, as the house divides it. */
+export function partsOfBoard(house: HouseState, board: Pick<BoardRun, 'plan'>): readonly CutPart[] {
+  const template = templatesOf(house.templates).find(({ id }) => id === board.plan.template) ?? null;
+  const map = mapId.safeParse(board.plan.map);
+  return map.success ? partsOf(cutMap(map.data), template) : [];
+}
+
+export const openBoardOperation = operation({
+  name: 'open-board',
+  place: '/break',
+  summary: 'Put a piece on the board: its map and school are chosen, and its time out of the cold begins.',
+  input: z.object({
+    piece: pieceId,
+    map: z
+      .union([z.literal(''), mapId])
+      .default('')
+      .describe('cut map; the one that fits when empty'),
+    school: shortText(40),
+    'way-pin-bones': shortText(40),
+    'way-skin': shortText(40),
+    'way-belly': shortText(40),
+    template: shortText(60).describe('division of a side'),
+    mass: optionalQuantity('mass', PART_MASS).describe('weighed before the knife; as on record when empty'),
+    core: optionalQuantity('temperature', TEMPERATURE),
+    sure: ticked,
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run(context, input) {
+    const { store, house, instant } = context;
+    const { state, lot } = handy(store, input.piece);
+    const at = after(state, instant(input.at, 'at'), input.at);
+    const species = speciesOfLot(lot, house);
+    const map = cutMap(input.map === '' ? mapFor(species, state.made.form) : input.map);
+    const school = map.schools.find(({ id }) => id === input.school)?.id ?? map.schools[0]!.id;
+    const ways = map.choices.map(({ id, ways: all }) => {
+      const wanted = (input as Record<string, unknown>)[`way-${id}`];
+      return typeof wanted === 'string' && all.includes(wanted) ? wanted : all[0]!;
+    });
+    const templates = templatesOf(house.templates);
+    const template = map.id === 'side' ? (templates.find(({ id }) => id === input.template) ?? templates[0]!).id : '';
+    const interval = scaleIntervalOf(house);
+    const events: Draft[] = [];
+    let grams = state.grams;
+    if (input.mass) {
+      checkMass(input.mass, grams * 1.1, grams * 0.3, input.sure, scaleError(grams, interval));
+      if (Math.abs(input.mass.si - grams) > 0) {
+        const within = Math.abs(input.mass.si - grams) <= 2 * scaleError(grams, interval);
+        events.push(
+          draft('piece.reweighed', `piece:${state.id}`, at, {
+            mass: input.mass,
+            before: grams,
+            cause: within ? 'scale' : input.mass.si < grams ? 'drip' : 'uptake',
+            note: 'before the knife'
+          })
+        );
+      }
+      grams = input.mass.si;
+    }
+    const { low, likely, high } = expectedYield(store, house, lot, state.made.form);
+    events.push(
+      draft('board.opened', `piece:${state.id}`, at, {
+        map: map.id,
+        school: [school, ...ways].join(' '),
+        template,
+        grams,
+        core: input.core,
+        scaleInterval: interval,
+        expected: { low, likely, high },
+        pins: pinsFor(profileById(house.profile, house.profiles), house)
+      })
+    );
+    if (input.core) events.push(draft('cold.read', `piece:${state.id}`, at, { reading: input.core, place: 'board' }));
+    return { events, result: { piece: state.id, grams } };
+  }
+});
+
+/** "Turbot, eye-side back": the fish it came from, and what it is. */
+function nameOf(parent: PieceState, part: CutPart | undefined, given: string): string {
+  if (given !== '') return given;
+  const fish = parent.made.name.split(',')[0]!;
+  return `${fish}, ${partWord(part ?? 'other')}`.slice(0, 80);
+}
+
+export const takePart = operation({
+  name: 'take-part',
+  place: '/break',
+  summary: 'Weigh a part off the board: it becomes a piece, with its usual use.',
+  input: z.object({
+    piece: pieceId.describe('the piece on the board'),
+    part: neededText(40).describe('part of its cut map'),
+    mass: quantity('mass', PART_MASS),
+    name: shortText(80),
+    form: choice(['', ...FORMS], ''),
+    use: choice(USES, ''),
+    grade: choice(['', ...GRADES], ''),
+    thickness: optionalQuantity('length', THICKNESS),
+    sure: ticked.describe('it weighs that, however odd'),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, house, instant }, input) {
+    const { state, lot } = handy(store, input.piece, { board: 'on' });
+    const board = openBoard(state)!;
+    const at = after(state, instant(input.at, 'at'), input.at);
+    const part = partsOfBoard(house, board).find(({ id }) => id === input.part);
+    const { open, tolerance } = balanceOf(board);
+    checkMass(input.mass, open, (part?.share[0] ?? 0) * board.plan.grams, input.sure, tolerance);
+    const [code] = nextCodes(store, lot.id, 1);
+    const use = input.use === '' ? (part?.use ?? '') : input.use;
+    const grade = input.grade === '' ? (part?.grade ?? 'prime') : input.grade;
+    return {
+      events: leaving(
+        state,
+        {
+          code: code!,
+          lot: lot.id,
+          name: nameOf(state, part, input.name),
+          form: input.form === '' ? (part?.form ?? 'portion') : input.form,
+          mass: input.mass,
+          thicknessMm: input.thickness?.si ?? null,
+          part: input.part,
+          use,
+          grade,
+          creditPerKg: creditFor(house, use, grade),
+          board: board.seq
+        },
+        at
+      ),
+      result: { piece: code, grams: input.mass.si }
+    };
+  }
+});
+
+export const weighWaste = operation({
+  name: 'weigh-waste',
+  place: '/break',
+  summary: 'Weigh waste or drip off the board.',
+  input: z.object({
+    piece: pieceId,
+    what: z.enum(WASTES),
+    mass: quantity('mass', PART_MASS),
+    note: shortText(120),
+    sure: ticked,
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, house, instant }, input) {
+    const { state } = handy(store, input.piece, { board: 'on' });
+    const board = openBoard(state)!;
+    const at = after(state, instant(input.at, 'at'), input.at);
+    const part = partsOfBoard(house, board).find(({ waste }) => waste === input.what);
+    const { open, tolerance } = balanceOf(board);
+    checkMass(input.mass, open, (part?.share[0] ?? 0) * board.plan.grams, input.sure, tolerance);
+    return {
+      events: [
+        draft('piece.wasted', `piece:${state.id}`, at, { what: input.what, mass: input.mass, note: input.note })
+      ],
+      result: { piece: state.id, grams: input.mass.si }
+    };
+  }
+});
+
+/** Voids an entry; what it did is undone, and the ledger shows both. */
+const voided = (seq: number, subject: string, at: number, reason: string): Draft =>
+  draft('entry.amended', subject, at, { amends: seq, void: true, happened: null, patch: {}, reason, widens: [] });
+
+export const putBack = operation({
+  name: 'put-back',
+  place: '/break',
+  summary: 'Put a part or a waste weighing back on the board: the entries are voided, and stay in the ledger as such.',
+  input: z.object({
+    piece: pieceId.describe('the piece on the board'),
+    child: z
+      .union([z.literal(''), pieceId])
+      .default('')
+      .describe('the piece that was taken'),
+    entry: z.coerce.number().int().min(0).default(0).describe('or the entry of a waste weighing')
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, now }, input) {
+    const { state } = handy(store, input.piece, { board: 'on' });
+    const board = openBoard(state)!;
+    const events = store.record.eventsOf(`piece:${state.id}`);
+    const notNow = (seen: string) => new EmberError('record.not-allowed-now', { field: 'child', seen });
+    if (input.child === '') {
+      const entry = events.find(({ seq, kind }) => seq === input.entry && kind === 'piece.wasted');
+      if (!entry || entry.seq < board.seq)
+        throw new EmberError('record.not-found', { field: 'entry', seen: input.entry });
+      return { events: [voided(entry.seq, `piece:${state.id}`, now, 'put back on the board')], result: {} };
+    }
+    const child = store.projections.piece(input.child);
+    const { made, grams, lastSeq } = child.state;
+    if (made.board !== board.seq) throw notNow('not from this board');
+    if (child.children.length > 0 || grams !== made.mass.si || lastSeq !== made.seq) {
+      throw notNow('worked on already; amend it in the ledger');
+    }
+    const gave = events.find((event) => event.kind === 'piece.gave' && event.body.child === input.child);
+    if (!gave) throw new EmberError('record.not-found', { field: 'child', seen: input.child });
+    return {
+      events: [
+        voided(gave.seq, `piece:${state.id}`, now, 'put back on the board'),
+        voided(made.seq, `piece:${input.child}`, now, 'put back on the board')
+      ],
+      result: { piece: state.id }
+    };
+  }
+});
+
+export const closeBoard = operation({
+  name: 'close-board',
+  place: '/break',
+  summary:
+    'Close the board: parts, waste and drip are balanced against the input, and the parts go back into the cold.',
+  input: z.object({
+    piece: pieceId,
+    remains: optionalQuantity('mass', { min: 0, max: 500_000 }).describe('what stays uncut; nothing when empty'),
+    place: shortText(60).describe('where the parts go'),
+    core: optionalQuantity('temperature', TEMPERATURE).describe('core of the warmest part as it goes back'),
+    gapReason: shortText(200).describe('where more than the scale can be out by went'),
+    note: shortText(200),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, house, instant }, input) {
+    const { state } = handy(store, input.piece, { board: 'on' });
+    const board = openBoard(state)!;
+    const at = after(state, instant(input.at, 'at'), input.at);
+    const remains = input.remains?.si ?? 0;
+    const { open, tolerance, closes } = balanceOf(board, remains);
+    if (!closes && input.gapReason === '') {
+      throw new EmberError('record.not-balanced', { field: 'gapReason', unit: 'g', seen: open, max: tolerance });
+    }
+    const place = input.place || 'back in the cold';
+    const out = store.projections
+      .piece(state.id)
+      .children.map((id) => store.projections.piece(id).state)
+      .filter(
+        (child) => child.made.board === board.seq && !child.gone && !openBoard(child) && child.outs.at(-1)?.to === null
+      );
+    const last = out.reduce((latest, child) => Math.max(latest, child.made.at), board.at);
+    if (at < last) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at ?? 'now' });
+    return {
+      events: [
+        draft('board.closed', `piece:${state.id}`, at, {
+          remains,
+          gap: open,
+          tolerance,
+          gapReason: closes ? '' : input.gapReason,
+          secondsOut: (at - board.at) / 1000,
+          note: input.note
+        }),
+        ...(remains > 0 ? [movedTo(house, state, place, input.core, at)] : []),
+        ...out.map((child) => movedTo(house, child, place, input.core, at))
+      ],
+      result: { piece: state.id, gap: open, tolerance, moved: out.map(({ id }) => id) }
+    };
+  }
+});

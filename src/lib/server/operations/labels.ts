@@ -1,0 +1,33 @@
+import { z } from 'zod';
+import { EmberError } from '../../core/errors.ts';
+import { LABEL_SIZES } from '../../core/trace/label.ts';
+import { draft } from '../store/record.ts';
+import { list, numeric, shortText } from './fields.ts';
+import { operation } from './operation.ts';
+
+export const printLabels = operation({
+  name: 'print-labels',
+  place: '/labels',
+  summary: 'Write down that labels of pieces were printed: which, at which size, as which job of the printer.',
+  input: z.object({
+    pieces: list(200),
+    size: z.string().refine((id) => LABEL_SIZES.some((size) => size.id === id)),
+    job: shortText(120),
+    skip: numeric(0, 100).default(0)
+  }),
+  run({ store, now }, input) {
+    if (input.pieces.length === 0) throw new EmberError('form.incomplete', { field: 'pieces' });
+    return {
+      events: input.pieces.map((id) => {
+        store.projections.piece(id);
+        return draft('label.printed', `piece:${id}`, now, {
+          size: input.size,
+          printer: 'label printer',
+          job: input.job,
+          copies: 1
+        });
+      }),
+      result: { pieces: input.pieces, job: input.job }
+    };
+  }
+});

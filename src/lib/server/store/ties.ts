@@ -1,0 +1,203 @@
+import { UNIDENTIFIED } from '../../core/record/bodies.ts';
+import type { LotState, PieceState } from '../../core/record/state.ts';
+import type { Movement } from '../../core/bench/breakdown/mass.ts';
+import type { Lineage } from '../../core/rules/verdict.ts';
+import type { Db } from './open.ts';
+
+export interface BoardRow {
+  seq: number;
+  piece: string;
+  lot: string;
+  species: string;
+  supplier: string;
+  form: string;
+  map: string;
+  hand: string;
+  closed: number;
+  input: number;
+  usable: number;
+  by_product: number;
+  waste: number;
+  drip: number;
+  gap: number;
+}
+/** A piece as the tree of its lot shows it, without its whole state. */
+export interface FlowRow {
+  readonly id: string;
+  readonly lot: string;
+  readonly made: number;
+  readonly name: string;
+  readonly form: string;
+  readonly grade: string;
+  readonly use: string;
+  readonly part: string;
+  readonly creditPerKg: number | null;
+  readonly grams: number;
+  readonly left: number;
+  readonly gone: string | null;
+  readonly moves: readonly Movement[];
+}
+
+const FLOW_COLUMNS = `pieces.id AS id, pieces.lot AS lot, pieces.made AS made, pieces.flow AS flow,
+  json_extract(pieces.state, '$.made.name') AS name, json_extract(pieces.state, '$.made.form') AS form,
+  json_extract(pieces.state, '$.made.grade') AS grade, json_extract(pieces.state, '$.made.use') AS use,
+  json_extract(pieces.state, '$.made.part') AS part, json_extract(pieces.state, '$.made.creditPerKg') AS creditPerKg,
+  json_extract(pieces.state, '$.made.mass.si') AS grams, json_extract(pieces.state, '$.grams') AS left,
+  json_extract(pieces.state, '$.gone.how') AS gone`;
+type FlowText = Omit<FlowRow, 'moves'> & { readonly flow: string };
+const unpackFlow = ({ flow, ...row }: FlowText): FlowRow => ({ ...row, moves: JSON.parse(flow) as Movement[] });
+
+/** What ties pieces together: parents, lots, and what each board gave. Rebuilt with the pieces. */
+export function openTies(db: Db) {
+  const putParent = db.prepare<[string, string]>('INSERT OR IGNORE INTO piece_parents (child, parent) VALUES (?, ?)');
+  const putLot = db.prepare<[string, string]>('INSERT OR IGNORE INTO piece_lots (lot, piece) VALUES (?, ?)');
+  const dropParents = db.prepare<[string]>('DELETE FROM piece_parents WHERE child = ?');
+  const dropLots = db.prepare<[string]>('DELETE FROM piece_lots WHERE piece = ?');
+  const children = db.prepare<[string], { id: string; made: number | null; made_seq: number | null }>(
+    `SELECT piece_parents.child AS id, pieces.made AS made, pieces.made_seq AS made_seq
+     FROM piece_parents LEFT JOIN pieces ON pieces.id = piece_parents.child WHERE piece_parents.parent = ? ORDER BY made_seq, child`
+  );
+  const lots = db.prepare<[string], { lot: string }>('SELECT lot FROM piece_lots WHERE piece = ? ORDER BY lot');
+  const pieces = db.prepare<[string], { piece: string }>('SELECT piece FROM piece_lots WHERE lot = ? ORDER BY piece');
+  const putBoard = db.prepare<BoardRow>(
+    `INSERT OR REPLACE INTO boards (seq, piece, lot, species, supplier, form, map, hand, closed, input, usable, by_product,
+       waste, drip, gap)
+     VALUES (@seq, @piece, @lot, @species, @supplier, @form, @map, @hand, @closed, @input, @usable, @by_product, @waste,
+       @drip, @gap)`
+  );
+  const boardsOf = db.prepare<[string], { seq: number }>('SELECT seq FROM boards WHERE piece = ?');
+  const dropBoard = db.prepare<[number]>('DELETE FROM boards WHERE seq = ?');
+  const dropParts = db.prepare<[number]>('DELETE FROM board_parts WHERE board = ?');
+  const putPart = db.prepare<[number, string, number]>('INSERT INTO board_parts (board, part, grams) VALUES (?, ?, ?)');
+  const flowOfLots = db.prepare<[string], FlowText>(
+    `SELECT DISTINCT ${FLOW_COLUMNS} FROM piece_lots JOIN pieces ON pieces.id = piece_lots.piece
+     WHERE piece_lots.lot IN (SELECT value FROM json_each(?)) ORDER BY pieces.made_seq, pieces.id`
+  );
+  // Lots that are tied to a lot by batches, and theirs.
+  const tiedLots = db.prepare<[string], { lot: string }>(
+    `WITH RECURSIVE tied(lot) AS (
+       VALUES (?)
+       UNION
+       SELECT other.lot FROM tied
+         JOIN piece_lots AS mine ON mine.lot = tied.lot
+         JOIN (SELECT piece FROM piece_lots GROUP BY piece HAVING count(*) > 1) AS batch ON batch.piece = mine.piece
+         JOIN piece_lots AS other ON other.piece = batch.piece
+     ) SELECT lot FROM tied ORDER BY lot`
+  );
+  const parentsOf = db.prepare<[string], { child: string; parent: string }>(
+    `SELECT DISTINCT piece_parents.child AS child, piece_parents.parent AS parent FROM piece_parents
+       JOIN piece_lots ON piece_lots.piece = piece_parents.child
+     WHERE piece_lots.lot IN (SELECT value FROM json_each(?)) ORDER BY child, parent`
+  );
+  const shares = db.prepare<[string, string], { share: number; supplier: string }>(
+    `SELECT usable / input AS share, supplier FROM boards
+     WHERE species = ? AND form = ? AND input > 0 AND usable <= input * 1.2 ORDER BY closed DESC LIMIT 400`
+  );
+  const HISTORY = {
+    species: 'species',
+    supplier: 'supplier',
+    hand: 'hand',
+    part: 'part'
+  } as const;
+  const wanted = `input > 0 AND (@species = '' OR species = @species) AND (@form = '' OR form = @form)`;
+  type Asked = { species: string; form: string };
+  const history = (Object.keys(HISTORY) as (keyof typeof HISTORY)[]).map((by) => ({
+    by,
+    ask: db.prepare<Asked, { key: string; share: number; closed: number }>(
+      by === 'part'
+        ? `SELECT part AS key, grams / input AS share, closed FROM boards JOIN board_parts ON board = seq
+           WHERE ${wanted} ORDER BY closed`
+        : `SELECT ${HISTORY[by]} AS key, usable / input AS share, closed FROM boards WHERE ${wanted} ORDER BY closed`
+    )
+  }));
+  const countOf = db.prepare<[string], { count: number }>(
+    'SELECT count(*) AS count FROM piece_lots JOIN pieces ON pieces.id = piece_lots.piece WHERE piece_lots.lot = ?'
+  );
+  const page = db.prepare<{ lot: string; live: number; limit: number; offset: number }, { id: string }>(
+    `SELECT pieces.id AS id FROM piece_lots JOIN pieces ON pieces.id = piece_lots.piece
+     WHERE piece_lots.lot = @lot AND (@live = 0 OR pieces.live = 1) ORDER BY pieces.made_seq, pieces.id
+     LIMIT @limit OFFSET @offset`
+  );
+  const countLive = db.prepare<[string], { count: number }>(
+    `SELECT count(*) AS count FROM piece_lots JOIN pieces ON pieces.id = piece_lots.piece
+     WHERE piece_lots.lot = ? AND pieces.live = 1`
+  );
+
+  return {
+    put(id: string, ways: readonly Lineage[]): void {
+      dropParents.run(id);
+      dropLots.run(id);
+      for (const { lotId, pieces: way } of ways) {
+        const parent = way.at(-2);
+        if (parent) putParent.run(id, parent.id);
+        putLot.run(lotId, id);
+      }
+    },
+    dropBoards(id: string): void {
+      for (const { seq } of boardsOf.all(id)) {
+        dropBoard.run(seq);
+        dropParts.run(seq);
+      }
+    },
+    putBoards(piece: PieceState, lot: LotState): void {
+      this.dropBoards(piece.id);
+      for (const board of piece.boards) {
+        if (!board.ended) continue;
+        putBoard.run({
+          seq: board.seq,
+          piece: piece.id,
+          lot: lot.id,
+          species: lot.species.length === 1 ? lot.species[0]! : UNIDENTIFIED,
+          supplier: lot.received.supplier,
+          form: piece.made.form,
+          map: board.plan.map,
+          hand: board.ended.by,
+          closed: board.ended.at,
+          input: board.plan.grams - board.ended.remains,
+          usable: board.parts - board.byProduct,
+          by_product: board.byProduct,
+          waste: board.waste,
+          drip: board.drip,
+          gap: board.ended.gap
+        });
+        for (const [part, grams] of Object.entries(board.byPart)) putPart.run(board.seq, part, grams);
+      }
+    },
+    childrenOf: (id: string) => children.all(id),
+    lotsOf: (id: string) => lots.all(id).map(({ lot }) => lot),
+    piecesOf: (lot: string) => pieces.all(lot).map(({ piece }) => piece),
+    tiedLots: (lot: string) => tiedLots.all(lot).map(({ lot: id }) => id),
+    flowOf: (ofLots: readonly string[]): FlowRow[] => flowOfLots.all(JSON.stringify(ofLots)).map(unpackFlow),
+    parentsIn(ofLots: readonly string[]): Map<string, string[]> {
+      const out = new Map<string, string[]>();
+      for (const { child, parent } of parentsOf.all(JSON.stringify(ofLots))) {
+        const known = out.get(child);
+        if (known) known.push(parent);
+        else out.set(child, [parent]);
+      }
+      return out;
+    },
+    /** Usable shares of the newest boards of a species in a form. */
+    sharesOf: (species: string, form: string) => shares.all(species, form),
+    history: (by: keyof typeof HISTORY, species: string, form: string) =>
+      history.find((each) => each.by === by)!.ask.all({ species, form }),
+    countOf: (lot: string, live = false): number => (live ? countLive : countOf).get(lot)!.count,
+    page: (lot: string, live: boolean, limit: number, offset: number): string[] =>
+      page.all({ lot, live: live ? 1 : 0, limit, offset }).map(({ id }) => id),
+    emptied: 'DELETE FROM piece_parents; DELETE FROM piece_lots; DELETE FROM boards; DELETE FROM board_parts;',
+    dump(): { table: string; id: string; text: string }[] {
+      const out: { table: string; id: string; text: string }[] = [];
+      for (const [table, key] of [
+        ['piece_parents', `child || ' ' || parent`],
+        ['piece_lots', `lot || ' ' || piece`],
+        ['boards', 'seq'],
+        ['board_parts', `board || ' ' || part`]
+      ] as const) {
+        const rows = db.prepare<[], { id: string }>(`SELECT ${key} AS id, * FROM ${table} ORDER BY 1`).all();
+        out.push(...rows.map((row) => ({ table, id: String(row.id), text: JSON.stringify(row) })));
+      }
+      return out;
+    }
+  };
+}
+export type Ties = ReturnType<typeof openTies>;

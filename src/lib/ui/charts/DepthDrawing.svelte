@@ -1,0 +1,125 @@
+<script lang="ts">
+  import { formatLength } from '$lib/ui/format.ts';
+  import type { DepthPreview } from '$lib/server/depth-preview.ts';
+  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+
+  /** The long section of a piece, five times as high as it is: its depth, the depth wanted, the fold. Points can be dragged. */
+  let {
+    preview,
+    stations,
+    units,
+    ondrag
+  }: {
+    preview: DepthPreview | null;
+    stations: readonly string[];
+    units: UnitPreferences;
+    ondrag: (station: number, mm: number) => void;
+  } = $props();
+  const WIDTH = 620;
+  const FLOOR = 190;
+  const high = $derived(Math.max(40, (preview?.most ?? 30) * 1.25));
+  const x = (at: number) => 10 + (at / (preview?.lengthMm ?? 1)) * (WIDTH - 20);
+  const y = (mm: number) => FLOOR - (mm / high) * 165;
+  const outline = $derived(
+    preview
+      ? `M${x(0)} ${FLOOR} ${preview.points.map((point) => `L${x(point.at).toFixed(1)} ${y(point.mm).toFixed(1)}`).join(' ')} L${x(preview.lengthMm)} ${FLOOR} Z`
+      : ''
+  );
+  let dragged = $state<number | null>(null);
+  let box = $state<SVGSVGElement>();
+  function moved(event: PointerEvent) {
+    if (dragged === null || !box) return;
+    const { top, height } = box.getBoundingClientRect();
+    const at = ((event.clientY - top) / height) * 230;
+    ondrag(dragged, Math.max(1, Math.min(high, ((FLOOR - at) / 165) * high)));
+  }
+</script>
+
+<svg
+  viewBox="0 0 {WIDTH} 230"
+  bind:this={box}
+  role="img"
+  aria-label="Long section of the piece; its depths stand in the fields below"
+  onpointermove={moved}
+  onpointerup={() => (dragged = null)}
+  onpointerleave={() => (dragged = null)}
+>
+  <path d="M10 {FLOOR} H{WIDTH - 10}" class="floor" />
+  {#if preview}
+    <defs>
+      <clipPath id="above"><rect x="0" y="0" width={WIDTH} height={y(preview.wanted)} /></clipPath>
+    </defs>
+    <path d={outline} class="flesh" />
+    <path d={outline} class="shaved" clip-path="url(#above)" />
+    <path d="M10 {y(preview.wanted)} H{WIDTH - 10}" class="wanted" />
+    <text x={WIDTH - 12} y={y(preview.wanted) - 6} text-anchor="end">wanted {formatLength(preview.wanted, units)}</text>
+    {#if preview.fold}
+      <path d="M{x(preview.fold.atMm)} 20 V{FLOOR + 14}" class="fold" />
+      <text x={x(preview.fold.atMm)} y={FLOOR + 30} text-anchor="middle">fold here</text>
+    {/if}
+    {#each stations as text, station (station)}
+      {#if text.trim() !== ''}
+        {@const at = (preview.lengthMm * station) / 6}
+        {@const point = preview.points.find((each) => Math.abs(each.at - at) < 0.01)}
+        {#if point}
+          <!-- The same figure is a field below, for keys. -->
+          <circle
+            cx={x(at)}
+            cy={y(point.mm)}
+            r="11"
+            class:held={dragged === station}
+            onpointerdown={(event) => {
+              event.preventDefault();
+              dragged = station;
+            }}
+          />
+        {/if}
+      {/if}
+    {/each}
+  {/if}
+</svg>
+
+<style>
+  svg {
+    width: 100%;
+    height: auto;
+    touch-action: none;
+  }
+  .floor {
+    stroke: var(--ink);
+    stroke-width: 2;
+  }
+  .flesh {
+    fill: var(--water-pale);
+    stroke: var(--ink);
+    stroke-width: 1.6;
+  }
+  .shaved {
+    fill: var(--ember-wash);
+  }
+  .wanted {
+    stroke: var(--ember);
+    stroke-width: 1.6;
+    stroke-dasharray: 7 5;
+  }
+  .fold {
+    stroke: var(--ink);
+    stroke-width: 1.4;
+    stroke-dasharray: 3 4;
+  }
+  circle {
+    fill: var(--surface);
+    stroke: var(--ink);
+    stroke-width: 2;
+    cursor: ns-resize;
+  }
+  circle.held {
+    stroke: var(--ember);
+    stroke-width: 3.5;
+  }
+  text {
+    font-size: 13px;
+    font-weight: 600;
+    fill: var(--ink);
+  }
+</style>

@@ -1,0 +1,119 @@
+<script lang="ts">
+  import { formatMass } from '$lib/ui/format.ts';
+  import { money } from '$lib/ui/money.ts';
+  import type { FlowLink, FlowNode } from '$lib/core/bench/breakdown/flow.ts';
+  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+  import { FATE_WORDS } from '$lib/words/cuts.ts';
+  import { drawFlow } from './flow.ts';
+
+  /** From whole fish to plates, by weight or by money: as wide as what it carries. */
+  let {
+    flow,
+    by,
+    units,
+    currency
+  }: {
+    flow: { nodes: readonly FlowNode[]; links: readonly FlowLink[] };
+    by: 'mass' | 'money';
+    units: UnitPreferences;
+    currency: string;
+  } = $props();
+  const width = 1000;
+  const drawn = $derived(drawFlow(flow, by, width));
+  const name = (node: { name: string; fate: string | null }) =>
+    node.fate ? (FATE_WORDS[node.fate] ?? node.fate) : node.name;
+  const figure = (node: { grams: number; cents: number }) =>
+    by === 'mass' ? formatMass(node.grams, units) : money(node.cents, currency);
+</script>
+
+{#if drawn.nodes.length === 0}
+  <p class="soft">{by === 'mass' ? 'Nothing has been cut yet.' : 'No price is on record, so no money can be drawn.'}</p>
+{:else}
+  <svg
+    viewBox="0 0 {width} {drawn.height}"
+    role="img"
+    aria-label="Flow of {by}; the same figures stand in the table below"
+  >
+    {#each drawn.links as link (link.d)}
+      <path d={link.d} class="link {link.fate ?? ''}" stroke-width={link.width} />
+    {/each}
+    {#each drawn.nodes as node (node.id)}
+      <rect x={node.x} y={node.y} width={node.width} height={node.height} class={node.fate ?? 'piece'} />
+      <text
+        x={node.last ? node.x - 6 : node.x + node.width + 6}
+        y={node.y + Math.min(14, node.height / 2 + 5)}
+        text-anchor={node.last ? 'end' : 'start'}
+      >
+        {name(node).slice(0, 34)} <tspan class="figure">{figure(node)}</tspan>
+      </text>
+    {/each}
+  </svg>
+  <details>
+    <summary>The same as a table</summary>
+    <table class="plain">
+      <thead><tr><th>What</th><th class="n">Weight</th><th class="n">Money</th></tr></thead>
+      <tbody>
+        {#each drawn.nodes as node (node.id)}
+          <tr>
+            <td>{name(node)}</td>
+            <td class="n">{formatMass(node.grams, units)}</td>
+            <td class="n">{money(node.cents, currency)}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </details>
+{/if}
+
+<style>
+  svg {
+    width: 100%;
+    height: auto;
+    display: block;
+  }
+  .link {
+    fill: none;
+    stroke: var(--water);
+    opacity: 0.38;
+  }
+  .link.waste,
+  .link.drip,
+  .link.gap {
+    stroke: var(--strong-line);
+  }
+  .link.binned {
+    stroke: var(--ember);
+  }
+  rect {
+    fill: var(--ink);
+  }
+  rect.waste,
+  rect.drip,
+  rect.gap {
+    fill: var(--strong-line);
+  }
+  rect.binned {
+    fill: var(--ember);
+  }
+  text {
+    font-size: 15px;
+    font-weight: 600;
+    fill: var(--ink);
+    paint-order: stroke;
+    stroke: var(--surface);
+    stroke-width: 3.5px;
+    stroke-linejoin: round;
+  }
+  tspan.figure {
+    font-size: 14px;
+    font-weight: 400;
+  }
+  summary {
+    cursor: pointer;
+    min-height: 32px;
+  }
+  .n {
+    text-align: right;
+    padding-left: 1rem;
+  }
+</style>

@@ -1,0 +1,40 @@
+<script lang="ts">
+  import Field from '$lib/ui/controls/Field.svelte';
+  import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
+  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+  import type { BoardView } from '$lib/server/board-view.ts';
+
+  /** The end of the step: it balances, or somebody says where the rest went. */
+  let { view, units }: { view: BoardView; units: UnitPreferences } = $props();
+  const id = $props.id();
+</script>
+
+<section class="sheet">
+  <h2>Close the board</h2>
+  <OperationForm operation="close-board" subject={view.piece.id} seen={view.piece.lastSeq} submit="Close the board">
+    <input type="hidden" name="piece" value={view.piece.id} />
+    <div class="row">
+      <Field name="remains" label="Stays uncut" kind="quantity" units={massUnits(units)} optional />
+      <Field name="place" label="Parts go to" list="{id}-places" placeholder="the coldest drawer" optional />
+      <Field name="core" label="Warmest core now" kind="quantity" units={temperatureUnits(units)} optional />
+    </div>
+    <datalist id="{id}-places">
+      {#each view.places as place (place)}<option value={place}></option>{/each}
+    </datalist>
+    <Field
+      name="gapReason"
+      label="Where the rest went"
+      hint="Asked for where more is missing than the scale can be out by."
+      optional={view.balance?.closes ?? false}
+    />
+  </OperationForm>
+</section>
+
+<style>
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
+    gap: 0.7rem;
+  }
+</style>

@@ -1,0 +1,117 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import { goto } from '$app/navigation';
+  import Field from '$lib/ui/controls/Field.svelte';
+  import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import { formatMass } from '$lib/ui/format.ts';
+  import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
+  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+  import { CHOICE_WORDS, MAP_WORDS, SCHOOL_WORDS, STEP_WORDS } from '$lib/words/cuts.ts';
+  import type { BoardView } from '$lib/server/board-view.ts';
+
+  /** Before the knife: what it should give, how it is to be cut, and the start of its time out of the cold. */
+  let { view, units }: { view: BoardView; units: UnitPreferences } = $props();
+  const kilo = (share: number) => formatMass(share * view.piece.grams, units);
+  const percent = (share: number) => `${Math.round(share * 100)} %`;
+  /** Map, school and ways stand in the address, so that the drawing and the order of work follow at once. */
+  function choose(name: string, value: string) {
+    const url = new URL(page.url);
+    url.searchParams.set('piece', view.piece.id);
+    url.searchParams.set(name, value);
+    if (name === 'map') for (const each of ['school', 'template']) url.searchParams.delete(each);
+    void goto(url.pathname + url.search, { noScroll: true, keepFocus: true });
+  }
+</script>
+
+<section class="sheet">
+  <h2>Before the knife</h2>
+  <p class="figure">
+    {kilo(view.forecast.likely)} <small>usable, likely: {percent(view.forecast.likely)}</small>
+  </p>
+  <p class="soft">
+    Eight boards in ten: {kilo(view.forecast.low)} to {kilo(view.forecast.high)} ({percent(view.forecast.low)} to {percent(
+      view.forecast.high
+    )}).
+    {#if view.forecast.runs === 0}By typical shares of its kind and form; no board of this house yet.{:else}From {view
+        .forecast.runs} board{view.forecast.runs === 1 ? '' : 's'} of this kind here, {view.forecast.ofSupplier} of them from
+      this supplier, and typical shares.{/if}
+  </p>
+  <OperationForm
+    operation="open-board"
+    subject={view.piece.id}
+    seen={view.piece.lastSeq}
+    submit="Put it on the board"
+    tone="ember"
+  >
+    <input type="hidden" name="piece" value={view.piece.id} />
+    <div class="row">
+      <label>
+        Cut map
+        <select name="map" value={view.map} onchange={(event) => choose('map', event.currentTarget.value)}>
+          {#each view.maps as map (map)}
+            <option value={map}>{MAP_WORDS[map]}{map === view.suggested ? ' · fits' : ''}</option>
+          {/each}
+        </select>
+      </label>
+      <label>
+        School
+        <select name="school" value={view.school} onchange={(event) => choose('school', event.currentTarget.value)}>
+          {#each view.schools as school (school)}<option value={school}>{SCHOOL_WORDS[school]?.name}</option>{/each}
+        </select>
+      </label>
+      {#if view.map === 'side'}
+        <label>
+          Division
+          <select
+            name="template"
+            value={view.template}
+            onchange={(event) => choose('template', event.currentTarget.value)}
+          >
+            {#each view.templates as template (template.id)}<option value={template.id}>{template.name}</option>{/each}
+          </select>
+        </label>
+      {/if}
+      {#each view.choices as choice (choice.id)}
+        <label>
+          {CHOICE_WORDS[choice.id]}
+          <select
+            name="way-{choice.id}"
+            value={view.ways[choice.id]}
+            onchange={(event) => choose(`way-${choice.id}`, event.currentTarget.value)}
+          >
+            {#each choice.ways as way (way)}<option value={way}>{STEP_WORDS[way]?.do}</option>{/each}
+          </select>
+        </label>
+      {/each}
+      <Field name="mass" label="Weighed now" kind="quantity" units={massUnits(units)} optional />
+      <Field name="core" label="Core now" kind="quantity" units={temperatureUnits(units)} optional />
+    </div>
+    <p class="soft">From here its time out of the cold runs, taken as 15 °C until a probe says better.</p>
+  </OperationForm>
+</section>
+
+<style>
+  section {
+    display: grid;
+    gap: 0.5rem;
+  }
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
+    gap: 0.7rem;
+  }
+  label {
+    display: grid;
+    font-weight: 600;
+    min-width: 0;
+  }
+  select {
+    min-height: 48px;
+    width: 100%;
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+    background-color: var(--surface);
+    color: var(--ink);
+    font-weight: 400;
+  }
+</style>

@@ -1,0 +1,94 @@
+<script lang="ts">
+  import Field from '$lib/ui/controls/Field.svelte';
+  import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import { formatMass } from '$lib/ui/format.ts';
+  import LevelMark from '$lib/ui/marks/LevelMark.svelte';
+  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+  import type { WindowState } from '$lib/core/rules/window.ts';
+  import { USE_WORDS } from '$lib/words/cuts.ts';
+
+  /** Spoon meat and trim into one batch: every parent stays known, and it is only as good as its worst. */
+  let {
+    pieces,
+    units
+  }: {
+    pieces: readonly { id: string; name: string; grams: number; raw: WindowState; onBoard: boolean }[];
+    units: UnitPreferences;
+  } = $props();
+  const free = $derived(pieces.filter(({ onBoard }) => !onBoard));
+  let picked = $state<string[]>([]);
+  const sum = $derived(free.filter(({ id }) => picked.includes(id)).reduce((grams, piece) => grams + piece.grams, 0));
+</script>
+
+<details class="sheet no-print">
+  <summary>Put pieces together into one batch</summary>
+  <p class="soft">
+    Spoon meat and trim, for instance. The batch keeps every parent and is only as good as its worst. Live shellfish of
+    several lots are never put together.
+  </p>
+  <div class="pick">
+    {#each free as piece (piece.id)}
+      <label>
+        <input type="checkbox" value={piece.id} bind:group={picked} />
+        <LevelMark state={piece.raw} size={20} />
+        <span>{piece.name}<br /><span class="soft">{piece.id} · {formatMass(piece.grams, units)}</span></span>
+      </label>
+    {/each}
+  </div>
+  <OperationForm operation="combine-pieces" submit="Put them together" onDone={() => (picked = [])}>
+    <input type="hidden" name="pieces" value={picked.join(',')} />
+    <div class="row">
+      <Field name="name" label="What the batch is" placeholder="mince, for chopped dishes" />
+      <Field
+        name="use"
+        label="Its use"
+        kind="choice"
+        value="mince"
+        options={Object.entries(USE_WORDS)
+          .filter(([value]) => value !== '')
+          .map(([value, name]) => ({ value, name }))}
+      />
+    </div>
+    <p role="status">{picked.length} picked, {formatMass(sum, units)} together</p>
+  </OperationForm>
+</details>
+
+<style>
+  details {
+    margin-top: 1rem;
+  }
+  summary {
+    cursor: pointer;
+    font-weight: 700;
+    min-height: 32px;
+  }
+  .pick {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
+    gap: 0.3rem;
+    margin: 0.6rem 0;
+  }
+  .pick label {
+    display: flex;
+    gap: 0.5rem;
+    align-items: center;
+    min-height: 52px;
+    line-height: 1.2;
+    overflow-wrap: anywhere;
+  }
+  input[type='checkbox'] {
+    width: 26px;
+    height: 26px;
+    flex: none;
+    background-color: var(--surface);
+    border-color: var(--strong-line);
+  }
+  input[type='checkbox']:checked {
+    background-color: #1f5f7d;
+  }
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(210px, 1fr));
+    gap: 0.7rem;
+  }
+</style>

@@ -1,0 +1,129 @@
+<script lang="ts">
+  import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import { formatMass } from '$lib/ui/format.ts';
+  import LevelMark from '$lib/ui/marks/LevelMark.svelte';
+  import { money } from '$lib/ui/money.ts';
+  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+  import { USE_WORDS, WASTE_WORDS } from '$lib/words/cuts.ts';
+  import type { BoardView } from '$lib/server/board-view.ts';
+
+  /** What came off so far; what was weighed in error goes back on the board. */
+  let { view, units }: { view: BoardView; units: UnitPreferences; zone: string } = $props();
+</script>
+
+<section class="sheet">
+  <div class="head">
+    <h2>What came off</h2>
+    {#if view.taken.length > 0}
+      <a
+        class="link"
+        href="/labels?{view.taken
+          .filter(({ gone }) => !gone)
+          .map(({ id }) => `piece=${id}`)
+          .join('&')}"
+      >
+        Labels for these
+      </a>
+    {/if}
+  </div>
+  {#if view.taken.length + view.wastes.length === 0}
+    <p class="soft">Nothing yet. The first part that is weighed stands here, with its use and its share of the cost.</p>
+  {:else}
+    <div class="wide">
+      <table class="plain">
+        <thead>
+          <tr
+            ><th>Piece</th><th>Use</th><th class="n">Weight</th><th class="n">{view.board ? 'Cost so far' : 'Cost'}</th
+            ><th></th></tr
+          >
+        </thead>
+        <tbody>
+          {#each view.taken as part (part.id)}
+            <tr class:soft={part.gone !== null} data-taken={part.id}>
+              <td>
+                <span class="name">
+                  <LevelMark state={part.raw} size={22} />
+                  <span
+                    ><a class="link" href="/piece/{part.id}">{part.name}</a><br /><span class="soft"
+                      >{part.id}{part.place ? ` · ${part.place}` : ''}</span
+                    ></span
+                  >
+                </span>
+              </td>
+              <td>{USE_WORDS[part.use] ?? part.use}{part.grade === 'by-product' ? ', by-product' : ''}</td>
+              <td class="n">{formatMass(part.grams, units)}</td>
+              <td class="n">{part.cost?.priced ? money(part.cost.in, part.cost.currency) : 'not known'}</td>
+              <td>
+                {#if view.board && part.onThisBoard && part.untouched}
+                  <OperationForm
+                    operation="put-back"
+                    subject={part.id}
+                    seen={view.piece.lastSeq}
+                    submit="Put back"
+                    tone="quiet"
+                  >
+                    <input type="hidden" name="piece" value={view.piece.id} />
+                    <input type="hidden" name="child" value={part.id} />
+                  </OperationForm>
+                {/if}
+              </td>
+            </tr>
+          {/each}
+          {#each view.wastes as waste (waste.seq)}
+            <tr data-waste={waste.what}>
+              <td>{WASTE_WORDS[waste.what]}</td>
+              <td class="soft">waste</td>
+              <td class="n">{formatMass(waste.grams, units)}</td>
+              <td class="n soft">borne by the parts</td>
+              <td>
+                {#if view.board}
+                  <OperationForm
+                    operation="put-back"
+                    subject={`waste ${waste.seq}`}
+                    seen={view.piece.lastSeq}
+                    submit="Put back"
+                    tone="quiet"
+                  >
+                    <input type="hidden" name="piece" value={view.piece.id} />
+                    <input type="hidden" name="entry" value={waste.seq} />
+                  </OperationForm>
+                {/if}
+              </td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    </div>
+  {/if}
+</section>
+
+<style>
+  .head {
+    display: flex;
+    justify-content: space-between;
+    gap: 1rem;
+  }
+  .wide {
+    overflow-x: auto;
+  }
+  table {
+    width: 100%;
+  }
+  td,
+  th {
+    padding: 0.3rem 0.5rem 0.3rem 0;
+    text-align: left;
+    vertical-align: middle;
+    overflow-wrap: anywhere;
+  }
+  .n {
+    text-align: right;
+    white-space: nowrap;
+  }
+  .name {
+    display: flex;
+    gap: 0.5rem;
+    align-items: center;
+    line-height: 1.2;
+  }
+</style>

@@ -1,0 +1,157 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { formatMass } from '$lib/ui/format.ts';
+  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+
+  /** What the scale shows, live. One key takes a weight that is at rest; typing works with or without it. */
+  let {
+    units,
+    onTake,
+    playable
+  }: { units: UnitPreferences; onTake: ((grams: number) => void) | null; playable: boolean } = $props();
+  interface Shown {
+    status: 'none' | 'lost' | 'weight' | 'over' | 'under' | 'asking';
+    grams: number;
+    tare: number;
+    stable: boolean;
+    name: string;
+    interval: number;
+  }
+  let shown = $state<Shown>({ status: 'asking', grams: 0, tare: 0, stable: false, name: '', interval: 1 });
+  let put = $state('');
+  let said = $state('');
+  const takeable = $derived(shown.status === 'weight' && shown.stable && shown.grams > 0);
+
+  onMount(() => {
+    const source = new EventSource('/api/v1/devices/scale');
+    source.addEventListener('scale', (event) => (shown = JSON.parse((event as MessageEvent<string>).data) as Shown));
+    source.addEventListener('error', () => (shown = { ...shown, status: 'lost', stable: false }));
+    return () => source.close();
+  });
+
+  function take() {
+    if (takeable && onTake) onTake(shown.grams);
+    else said = shown.stable ? 'Nothing on it to take.' : 'Not at rest yet.';
+  }
+  function keys(event: KeyboardEvent) {
+    if (event.key !== 'w' || event.ctrlKey || event.metaKey || event.altKey || !onTake) return;
+    const target = event.target as HTMLElement;
+    // A weight field holds figures: the key means the scale there too.
+    const typing = target.closest('input:not([inputmode="decimal"]), textarea, [contenteditable]');
+    if (typing) return;
+    event.preventDefault();
+    take();
+  }
+  async function tell(body: object) {
+    said = '';
+    const answer = await fetch('/api/v1/devices/scale', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body)
+    }).catch(() => null);
+    if (!answer?.ok) said = 'The scale did not take that.';
+  }
+  const words: Record<Shown['status'], string> = {
+    asking: 'Looking for the scale',
+    none: 'No scale is set: type the weights',
+    lost: 'The scale does not answer: type the weights',
+    weight: '',
+    over: 'Too much on the scale',
+    under: 'Below zero: set it to zero with nothing on it'
+  };
+</script>
+
+<svelte:window onkeydown={keys} />
+<div class="scale" data-scale={shown.status} data-stable={shown.stable}>
+  {#if shown.status === 'weight'}
+    <p class="figure" class:moving={!shown.stable}>
+      {formatMass(shown.grams, units)}
+      <small
+        >{shown.stable ? 'at rest' : 'moving'}{shown.tare > 0 ? `, tare ${formatMass(shown.tare, units)}` : ''}</small
+      >
+    </p>
+  {:else}
+    <p class="soft" role="status">{words[shown.status]}</p>
+  {/if}
+  {#if shown.status !== 'none' && shown.status !== 'asking'}
+    <div class="row">
+      {#if onTake}
+        <button type="button" class="take" disabled={!takeable} onclick={take} aria-keyshortcuts="w">
+          Take this weight <kbd>w</kbd>
+        </button>
+      {/if}
+      <button type="button" onclick={() => tell({ command: 'TARE' })} disabled={shown.status !== 'weight'}>Tare</button>
+      <button type="button" onclick={() => tell({ command: 'ZERO' })} disabled={shown.status === 'lost'}>Zero</button>
+    </div>
+    {#if playable && shown.name === 'simulated'}
+      <form
+        class="row play"
+        onsubmit={(event) => {
+          event.preventDefault();
+          void tell({ put: Number(put) });
+        }}
+      >
+        <label>On the simulated pan, g <input inputmode="numeric" bind:value={put} size="6" name="_pan" /></label>
+        <button>Put</button>
+      </form>
+    {/if}
+  {/if}
+  <p class="soft" role="status">{said}</p>
+</div>
+
+<style>
+  .scale {
+    border: 1px solid var(--line);
+    border-left: 4px solid var(--water-deep);
+    padding: 0.5rem 0.8rem;
+    border-radius: 3px;
+    background: var(--sunk);
+  }
+  .moving {
+    color: var(--soft);
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.4rem;
+    align-items: center;
+    margin-top: 0.4rem;
+  }
+  button {
+    min-height: 48px;
+    padding: 0 0.9rem;
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+    background: var(--surface);
+    color: var(--ink);
+    font-weight: 600;
+  }
+  button.take {
+    border: 2px solid var(--ink);
+  }
+  button:disabled {
+    color: var(--soft);
+    border-style: dashed;
+  }
+  kbd {
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+    padding: 0 0.35rem;
+  }
+  .play label {
+    font-size: 0.9rem;
+    color: var(--soft);
+  }
+  input {
+    min-height: 44px;
+    width: 6rem;
+    padding: 0 0.5rem;
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+    background-color: var(--surface);
+    color: var(--ink);
+  }
+  p:empty {
+    display: none;
+  }
+</style>

@@ -1,0 +1,106 @@
+<script lang="ts">
+  import Field from '$lib/ui/controls/Field.svelte';
+  import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import { lengthUnits, massUnits, temperatureUnits } from '$lib/ui/units.ts';
+  import type { PieceView } from '$lib/server/piece-view.ts';
+  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+  import { CAUSE_WORDS, USE_WORDS, WASTE_WORDS } from '$lib/words/cuts.ts';
+
+  /** What hands do to a piece away from the board: take from it, split, trim, weigh again, move. */
+  let { view, units, places }: { view: PieceView; units: UnitPreferences; places: readonly string[] } = $props();
+  const piece = $derived(view.piece);
+  const choices = (words: Record<string, string>) =>
+    Object.entries(words)
+      .filter(([value]) => value !== '')
+      .map(([value, name]) => ({ value, name }));
+  const forms = ['fillet', 'loin', 'block', 'portion'].map((value) => ({ value, name: value }));
+  const id = $props.id();
+</script>
+
+<details class="sheet no-print">
+  <summary>Move it</summary>
+  <OperationForm operation="move-piece" subject={piece.id} seen={piece.lastSeq} submit="It lies there now">
+    <input type="hidden" name="piece" value={piece.id} />
+    <div class="row">
+      <Field name="place" label="To" list="{id}-places" placeholder="Drawer 2" />
+      <Field name="core" label="Core" kind="quantity" units={temperatureUnits(units)} optional />
+    </div>
+    <datalist id="{id}-places"
+      >{#each places as place (place)}<option value={place}></option>{/each}</datalist
+    >
+  </OperationForm>
+</details>
+<details class="sheet no-print">
+  <summary>Take a piece from it</summary>
+  <OperationForm operation="divide-piece" subject={piece.id} seen={piece.lastSeq} submit="Take it">
+    <input type="hidden" name="piece" value={piece.id} />
+    <div class="row">
+      <Field name="name" label="What it is" placeholder="fillet, loin block …" />
+      <Field name="form" label="Form" kind="choice" value="fillet" options={forms} />
+      <Field name="mass" label="Weight" kind="quantity" units={massUnits(units)} />
+      <Field name="thickness" label="Thickness" kind="quantity" units={lengthUnits(units)} optional />
+    </div>
+  </OperationForm>
+</details>
+<details class="sheet no-print">
+  <summary>Split, trim or skin it</summary>
+  <OperationForm operation="split-piece" subject={piece.id} seen={piece.lastSeq} submit="Split it evenly">
+    <input type="hidden" name="piece" value={piece.id} />
+    <div class="row">
+      <Field name="count" label="Into how many" kind="number" value="2" />
+      <Field name="name" label="Named" placeholder={piece.made.name} optional />
+      <Field name="form" label="Form" kind="choice" value="portion" options={forms} />
+    </div>
+  </OperationForm>
+  <OperationForm operation="trim-piece" subject={piece.id} seen={piece.lastSeq} submit="It is off">
+    <input type="hidden" name="piece" value={piece.id} />
+    <div class="row">
+      <Field name="what" label="What comes off" kind="choice" value="skin" options={choices(WASTE_WORDS)} />
+      <Field name="mass" label="Its weight" kind="quantity" units={massUnits(units)} />
+      <Field name="keep" label="Keep it, for" kind="tick" />
+      <Field name="use" label="Its use" kind="choice" value="crisp" options={choices(USE_WORDS)} />
+    </div>
+  </OperationForm>
+</details>
+<details class="sheet no-print">
+  <summary>Weigh it again</summary>
+  <OperationForm operation="reweigh-piece" subject={piece.id} seen={piece.lastSeq} submit="It weighs that now">
+    <input type="hidden" name="piece" value={piece.id} />
+    <div class="row">
+      <Field name="mass" label="Weight" kind="quantity" units={massUnits(units)} />
+      <Field name="cause" label="The difference is" kind="choice" value="drip" options={choices(CAUSE_WORDS)} />
+      <Field name="sure" label="It really weighs that" kind="tick" />
+    </div>
+  </OperationForm>
+</details>
+<details class="sheet no-print">
+  <summary>Write down a cold reading</summary>
+  <OperationForm operation="read-cold" subject={piece.id} seen={piece.lastSeq} submit="Write it down">
+    <input type="hidden" name="piece" value={piece.id} />
+    <div class="row">
+      <Field name="reading" label="Reading" kind="quantity" units={temperatureUnits(units)} />
+      <Field name="place" label="Where it lies" optional />
+    </div>
+  </OperationForm>
+</details>
+
+<style>
+  summary {
+    cursor: pointer;
+    font-weight: 700;
+    min-height: 32px;
+  }
+  details[open] summary {
+    margin-bottom: 0.6rem;
+  }
+  details :global(form + form) {
+    border-top: 1px solid var(--line);
+    margin-top: 0.8rem;
+    padding-top: 0.8rem;
+  }
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
+    gap: 0.7rem;
+  }
+</style>

@@ -1,0 +1,38 @@
+import { boardView } from '$lib/server/board-view.ts';
+import { theApp } from '$lib/server/app.ts';
+import { pieceChoices } from '$lib/server/choices.ts';
+import { actionsFor } from '$lib/server/forms.ts';
+import type { PageServerLoad } from './$types';
+
+export const actions = actionsFor('/break');
+
+const asked = (text: string | null) => text ?? undefined;
+
+export const load = (({ url }) => {
+  const app = theApp();
+  const rank = ({ onBoard, form }: { onBoard: boolean; form: string }) =>
+    onBoard ? 0 : ['whole', 'gutted', 'live', 'shell-on'].includes(form) ? 1 : 2;
+  const pieces = pieceChoices(app)
+    .filter(({ inFreezer, inCure, onTray }) => !inFreezer && !inCure && !onTray)
+    .sort((a, b) => rank(a) - rank(b));
+  const { searchParams: search } = url;
+  const id = search.get('piece') ?? pieces[0]?.id ?? null;
+  // A piece whose board was just closed has left the row, and is still shown.
+  const known =
+    id !== null && (pieces.some((piece) => piece.id === id) || app.store.record.versionOf(`piece:${id}`) > 0);
+  const ways = ['pin-bones', 'skin', 'belly'].map((way) => [way, search.get(`way-${way}`) ?? '']);
+  return {
+    pieces,
+    chosen: known ? id : null,
+    part: search.get('part'),
+    playable: app.config.mode !== 'production' && app.config.pan !== null,
+    view: known
+      ? boardView(app, id, {
+          map: asked(search.get('map')),
+          template: asked(search.get('template')),
+          school: asked(search.get('school')),
+          ways: Object.fromEntries(ways)
+        })
+      : null
+  };
+}) satisfies PageServerLoad;

@@ -1,0 +1,141 @@
+<script lang="ts">
+  import { houseNow } from '$lib/ui/clock.svelte.ts';
+  import Balance from '$lib/ui/cut/Balance.svelte';
+  import BoardClose from '$lib/ui/cut/BoardClose.svelte';
+  import BoardMoney from '$lib/ui/cut/BoardMoney.svelte';
+  import BoardOpen from '$lib/ui/cut/BoardOpen.svelte';
+  import Combine from '$lib/ui/cut/Combine.svelte';
+  import CutMap from '$lib/ui/cut/CutMap.svelte';
+  import OrderOfWork from '$lib/ui/cut/OrderOfWork.svelte';
+  import Taken from '$lib/ui/cut/Taken.svelte';
+  import WeighPart from '$lib/ui/cut/WeighPart.svelte';
+  import PiecePick from '$lib/ui/controls/PiecePick.svelte';
+  import { formatDuration, formatMass } from '$lib/ui/format.ts';
+  import LevelMark from '$lib/ui/marks/LevelMark.svelte';
+  import { BENCH_SAFETY, MAP_WORDS } from '$lib/words/cuts.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+  const view = $derived(data.view);
+  const units = $derived(data.house.units);
+  const takenBy = $derived.by(() => {
+    const out: Record<string, number> = {};
+    for (const { part, grams, onThisBoard } of view?.taken ?? []) {
+      if (onThisBoard) out[part] = (out[part] ?? 0) + grams;
+    }
+    for (const { what, grams } of view?.wastes ?? []) {
+      const part = view?.parts.find(({ waste }) => waste === what);
+      if (part) out[part.id] = (out[part.id] ?? 0) + grams;
+    }
+    return out;
+  });
+  const chosen = $derived(view?.parts.some(({ id }) => id === data.part) ? data.part : null);
+  /** Minutes out of the cold so far, by the house's clock. */
+  const out = $derived(
+    view ? view.secondsOut + (view.outSince === null ? 0 : Math.max(0, (houseNow() - data.now) / 1000)) : 0
+  );
+</script>
+
+<svelte:head><title>Break down · Ember Tide</title></svelte:head>
+<h1>Break down</h1>
+<PiecePick pieces={data.pieces} chosen={data.chosen} empty="Nothing lies here to be cut." />
+{#if view}
+  <section class="title">
+    <div>
+      <h2>
+        <LevelMark state={view.raw} size={26} />
+        <a href="/piece/{view.piece.id}">{view.piece.made.name}</a>
+        <span class="soft">{view.piece.id}</span>
+      </h2>
+      <p class="soft">
+        {MAP_WORDS[view.map]}{view.board ? '' : view.closed ? ' · board closed' : ''} · from
+        <a class="link" href="/lot/{view.lot.id}">{view.lot.supplier || view.lot.id}</a>
+      </p>
+    </div>
+    <p class="figure">
+      {formatMass(view.board ? view.input : view.piece.grams, units)}
+      <small
+        >{view.board ? 'on the board' : view.piece.gone ? `left, ${view.piece.gone.how}` : 'before the knife'}</small
+      >
+    </p>
+    {#if view.board}
+      <p class="figure out" data-out>
+        {formatDuration(out)} <small>out of the cold, spent from its hours</small>
+      </p>
+    {/if}
+  </section>
+  <div class="two">
+    <div class="left">
+      <section class="sheet">
+        <CutMap
+          map={view.map}
+          parts={view.parts}
+          division={view.division}
+          taken={takenBy}
+          {chosen}
+          touchable={view.board !== null}
+        />
+      </section>
+      {#if view.balance}
+        <section class="sheet">
+          <h2>Balance</h2>
+          <Balance balance={view.balance} {units} closed={view.closed !== null} />
+          {#if view.closed?.gapReason}<p class="soft">The rest: “{view.closed.gapReason}”</p>{/if}
+        </section>
+      {/if}
+      {#if view.board || view.taken.length > 0}
+        <Taken {view} {units} zone={data.house.zone} />
+      {/if}
+    </div>
+    <div class="side">
+      {#if view.board}
+        <WeighPart {view} {units} {chosen} playable={data.playable} />
+        <BoardClose {view} {units} />
+      {:else if !view.piece.gone}
+        <BoardOpen {view} {units} />
+      {/if}
+      <OrderOfWork {view} fresh={view.board === null && !view.piece.gone} />
+      <BoardMoney {view} {units} />
+      <p class="caution">{BENCH_SAFETY} Guidance only: your local code and licensed practice decide.</p>
+    </div>
+  </div>
+{/if}
+<Combine pieces={data.pieces} {units} />
+
+<style>
+  .title {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.3rem 2rem;
+    align-items: start;
+    justify-content: space-between;
+    margin: 0.2rem 0 0.8rem;
+    overflow-wrap: anywhere;
+  }
+  .title h2 {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0.5rem;
+  }
+  .out {
+    color: var(--ember);
+  }
+  .two {
+    display: grid;
+    grid-template-columns: minmax(0, 1.35fr) minmax(320px, 1fr);
+    gap: 1.1rem;
+    align-items: start;
+  }
+  .left,
+  .side {
+    display: grid;
+    gap: 0.8rem;
+    grid-template-columns: minmax(0, 1fr);
+  }
+  @media (max-width: 1000px) {
+    .two {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

@@ -1,0 +1,16 @@
+import { theApp } from '$lib/server/app.ts';
+import { pieceChoices } from '$lib/server/choices.ts';
+import { actionsFor } from '$lib/server/forms.ts';
+import type { PageServerLoad } from './$types';
+
+export const actions = actionsFor('/break/depth');
+
+export const load = (({ url }) => {
+  const app = theApp();
+  const pieces = pieceChoices(app).filter(
+    ({ form, inFreezer, inCure }) => !inFreezer && !inCure && form !== 'whole' && form !== 'live'
+  );
+  const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
+  const piece = pieces.find((each) => each.id === id) ?? null;
+  return { pieces, chosen: piece?.id ?? null, piece };
+}) satisfies PageServerLoad;

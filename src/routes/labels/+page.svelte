@@ -1,0 +1,161 @@
+<script lang="ts">
+  import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import Field from '$lib/ui/controls/Field.svelte';
+  import LevelMark from '$lib/ui/marks/LevelMark.svelte';
+  import { LABEL_SIZE_WORDS } from '$lib/words/labels.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+  let form = $state<HTMLFormElement>();
+  const search = $derived(
+    new URLSearchParams([...data.picked.map((id) => ['piece', id]), ['size', data.size]] as [
+      string,
+      string
+    ][]).toString()
+  );
+  const size = $derived(data.sizes.find(({ id }) => id === data.size)!);
+</script>
+
+<svelte:head><title>Labels · Ember Tide</title></svelte:head>
+<h1>Labels</h1>
+<div class="two">
+  <form method="GET" class="sheet" bind:this={form} data-sveltekit-noscroll data-sveltekit-keepfocus>
+    <h2>Of which pieces</h2>
+    {#if data.pieces.length === 0}
+      <p class="soft">Nothing lies here to be labelled. <a class="link" href="/receive">Receive a lot</a></p>
+    {/if}
+    <div class="pick">
+      {#each data.pieces as piece (piece.id)}
+        <label>
+          <input
+            type="checkbox"
+            name="piece"
+            value={piece.id}
+            checked={data.picked.includes(piece.id)}
+            onchange={() => form?.requestSubmit()}
+          />
+          <LevelMark state={piece.raw} size={20} />
+          <span>{piece.name}<br /><span class="soft">{piece.id}</span></span>
+        </label>
+      {/each}
+    </div>
+    <label class="size">
+      Size
+      <select name="size" value={data.size} onchange={() => form?.requestSubmit()}>
+        {#each data.sizes as each (each.id)}<option value={each.id}>{LABEL_SIZE_WORDS[each.id]}</option>{/each}
+      </select>
+    </label>
+    <noscript><button>Show them</button></noscript>
+  </form>
+  <section class="sheet">
+    <h2>As they will be printed</h2>
+    {#if data.labels.length === 0}
+      <p class="soft">Pick a piece, and its label stands here.</p>
+    {:else}
+      <div class="labels">
+        {#each data.labels as label (label.id)}
+          <div class="label" class:wide={size.width > 80}>
+            <b>{label.name}</b>
+            <span>{label.code}</span>
+            <b>{label.mass}</b>
+            <span>{label.days}</span>
+            <b>{label.window}</b>
+            <span>{label.allergens}</span>
+          </div>
+        {/each}
+      </div>
+      <p>
+        <a class="link" href="/labels/sheet.pdf?{search}" target="_blank" rel="noopener">Open as PDF</a>, each with a
+        code that opens its page.
+      </p>
+      {#if data.printer}
+        <OperationForm operation="print-labels" submit="Print them">
+          <input type="hidden" name="pieces" value={data.picked.join(',')} />
+          <input type="hidden" name="size" value={data.size} />
+          {#if data.size.startsWith('roll')}<input type="hidden" name="skip" value="0" />{:else}
+            <Field name="skip" label="Labels already off the first sheet" kind="number" value="0" />
+          {/if}
+        </OperationForm>
+      {:else}
+        <p class="soft">No label printer is set; the PDF prints on any.</p>
+      {/if}
+      <p class="caution">
+        A label stands still while the tide moves: its window is as it was when printed. Its page has the last word.
+      </p>
+    {/if}
+  </section>
+</div>
+
+<style>
+  .two {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    gap: 1rem;
+    align-items: start;
+    margin-top: 0.6rem;
+  }
+  .pick {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
+    max-height: 55vh;
+    overflow-y: auto;
+    margin: 0.5rem 0;
+  }
+  .pick label {
+    display: flex;
+    gap: 0.5rem;
+    align-items: center;
+    min-height: 52px;
+    line-height: 1.2;
+    overflow-wrap: anywhere;
+  }
+  input[type='checkbox'] {
+    width: 26px;
+    height: 26px;
+    flex: none;
+    background-color: var(--surface);
+    border-color: var(--strong-line);
+  }
+  input[type='checkbox']:checked {
+    background-color: #1f5f7d;
+  }
+  .size {
+    display: grid;
+    font-weight: 600;
+  }
+  select {
+    min-height: 48px;
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+    background-color: var(--surface);
+    color: var(--ink);
+  }
+  .labels {
+    display: grid;
+    gap: 0.6rem;
+    grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+    margin: 0.6rem 0;
+    max-height: 60vh;
+    overflow-y: auto;
+  }
+  .label {
+    display: grid;
+    border: 1px solid var(--ink);
+    padding: 0.5rem 0.7rem;
+    line-height: 1.25;
+    background: #fff;
+    color: #132334;
+    overflow-wrap: anywhere;
+  }
+  .label.wide {
+    grid-column: span 2;
+  }
+  .label b:first-child {
+    font-size: 1.15rem;
+  }
+  @media (max-width: 1000px) {
+    .two {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>
