@@ -127,7 +127,11 @@ describe('correcting by adding', () => {
 
 describe('folding', () => {
   const { lot, pieces } = lineageOf({
-    events: [freezeStart(1), freezeRead(2, -20), event('piece.gave', 3, { child: 'Q', grams: 400, part: '', grade: 'prime' })]
+    events: [
+      freezeStart(1),
+      freezeRead(2, -20),
+      event('piece.gave', 3, { child: 'Q', grams: 400, part: '', grade: 'prime' })
+    ]
   });
   it('follows the weight of a piece to nothing', () => {
     const events = pieces[0]!.events;

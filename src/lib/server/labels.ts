@@ -54,7 +54,9 @@ export function labelData(app: App, pieceId: string): LabelData {
   return labelOf({
     code: pieceId,
     name: state.made.name,
-    species: [...new Set(all.flatMap((lot) => candidatesOfLot(lot, house).map(({ name }) => name)))],
+    species: [
+      ...new Set(all.map((lot) => candidatesOfLot(lot, house).map(({ name }) => name).join(' or ') || 'unidentified'))
+    ],
     lots,
     grams: state.grams,
     madeOn: businessDay(state.made.at, house),

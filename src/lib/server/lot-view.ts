@@ -47,7 +47,6 @@ export function lotView(app: App, asked: { id: string; page?: number; live?: boo
       left: row.left,
       gone: row.gone,
       windows: windows.map((window) => ({ ...window, state: stateAt(window, now, warn) })),
-      cents: costOfPiece(money, id)?.here ?? 0,
       in: costOfPiece(money, id)?.in ?? 0
     };
   });

@@ -32,7 +32,7 @@ export function labelWords(label: LabelData, house: { readonly units: UnitPrefer
       minute: '2-digit',
       hourCycle: 'h23'
     }).format(at);
-  const kind = label.species.join(' or ');
+  const kind = label.species.join(' and ');
   const timed =
     label.until !== null && (label.state === 'open' || label.state === 'ebbing' || label.state === 'locked');
   return {

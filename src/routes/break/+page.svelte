@@ -84,8 +84,9 @@
         </section>
       {/if}
       {#if view.board || view.taken.length > 0}
-        <Taken {view} {units} zone={data.house.zone} />
+        <Taken {view} {units} />
       {/if}
+      {#if !view.board}<OrderOfWork {view} fresh={!view.piece.gone} />{/if}
     </div>
     <div class="side">
       {#if view.board}
@@ -94,7 +95,7 @@
       {:else if !view.piece.gone}
         <BoardOpen {view} {units} />
       {/if}
-      <OrderOfWork {view} fresh={view.board === null && !view.piece.gone} />
+      {#if view.board}<OrderOfWork {view} fresh={false} />{/if}
       <BoardMoney {view} {units} />
       <p class="caution">{BENCH_SAFETY} Guidance only: your local code and licensed practice decide.</p>
     </div>

@@ -34,6 +34,7 @@ export const LABEL_SIZES: readonly LabelSize[] = [
 export interface LabelData {
   readonly code: string;
   readonly name: string;
+  /** A kind for each lot in it; of a lot that nobody could tell, what it may be. */
   readonly species: readonly string[];
   readonly lots: readonly string[];
   readonly grams: number;

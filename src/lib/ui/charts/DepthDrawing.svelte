@@ -18,7 +18,7 @@
   const WIDTH = 620;
   const FLOOR = 190;
   const high = $derived(Math.max(40, (preview?.most ?? 30) * 1.25));
-  const x = (at: number) => 10 + (at / (preview?.lengthMm ?? 1)) * (WIDTH - 20);
+  const x = (at: number) => 18 + (at / (preview?.lengthMm ?? 1)) * (WIDTH - 36);
   const y = (mm: number) => FLOOR - (mm / high) * 165;
   const outline = $derived(
     preview

@@ -8,7 +8,7 @@
   import type { BoardView } from '$lib/server/board-view.ts';
 
   /** What came off so far; what was weighed in error goes back on the board. */
-  let { view, units }: { view: BoardView; units: UnitPreferences; zone: string } = $props();
+  let { view, units }: { view: BoardView; units: UnitPreferences } = $props();
 </script>
 
 <section class="sheet">

@@ -186,7 +186,7 @@ export const DRAWINGS: Readonly<Record<MapId, MapDrawing>> = {
     }
   },
   fillet: {
-    lines: [],
+    lines: ['M36 64 Q190 40 330 58 Q480 80 592 132 Q604 144 590 152 Q500 196 316 216 Q160 236 52 158 Q30 110 36 64 Z'],
     parts: {
       'block-front': part('M70 70 Q200 58 320 74 L320 126 H66 Q64 96 70 70 Z', 190, 102),
       'block-tail': part('M326 76 Q450 92 560 128 L560 132 L326 126 Z', 418, 116),

@@ -124,7 +124,7 @@
       <thead>
         <tr
           ><th>Piece</th><th>Windows</th><th>Use</th><th>Where</th><th class="n">Made</th><th class="n">Left</th><th
-            class="n">Bears</th
+            class="n">Cost</th
           ></tr
         >
       </thead>
@@ -149,7 +149,7 @@
             <td>{row.gone ?? row.place}</td>
             <td class="n">{formatMass(row.grams, units)}</td>
             <td class="n">{formatMass(row.left, units)}</td>
-            <td class="n">{money(row.cents, view.currency)}</td>
+            <td class="n">{money(row.in, view.currency)}</td>
           </tr>
         {/each}
       </tbody>
