@@ -1,0 +1,293 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { readFileSync, readdirSync } from 'node:fs';
+import { connect } from 'node:net';
+import { join } from 'node:path';
+import { emptyPan, obey, play, readPan, runScale, CAPACITY_GRAMS } from '../../devices/scale.ts';
+import { runPrinter } from '../../devices/printer.ts';
+import { parseScaleLine, scaleLine, type ScaleMessage } from '../../src/lib/core/device/scale-line.ts';
+import { deviceAddress, openScale, type ScaleState } from '../../src/lib/server/devices/scale.ts';
+import { labelData, labelPdf, sendToPrinter } from '../../src/lib/server/labels.ts';
+import { LABEL_SIZES, labelOf } from '../../src/lib/core/trace/label.ts';
+import { labelWords } from '../../src/lib/words/labels.ts';
+import { readConfig } from '../../src/lib/server/config.ts';
+import type { App } from '../../src/lib/server/app.ts';
+import { CHAR, FEED, HOUR, NOON, openTestHouse, scratch, type TestHouse } from './house.ts';
+
+const portOf = (said: string[], which: number) => Number(/127\.0\.0\.1:(\d+)[^:]*?(?::(\d+))?$/.exec(said[0]!)![which]);
+const soon = async <Value>(ask: () => Value | null | undefined | false, what: string): Promise<Value> => {
+  for (let tries = 0; tries < 400; tries++) {
+    const found = ask();
+    if (found) return found;
+    await new Promise((resolve) => setTimeout(resolve, 25));
+  }
+  throw new Error(`never: ${what}`);
+};
+
+describe('the line protocol of a scale', () => {
+  const messages: ScaleMessage[] = [
+    { kind: 'hello', name: 'bench-2', capacity: 6000, interval: 0.5 },
+    { kind: 'weight', grams: -3, tare: 120, stable: false },
+    { kind: 'weight', grams: 842.5, tare: 0, stable: true },
+    { kind: 'over' },
+    { kind: 'under' },
+    { kind: 'done', what: 'TARE' },
+    { kind: 'refused', why: 'not at rest' }
+  ];
+  it('reads what it writes', () => {
+    for (const message of messages) expect(parseScaleLine(scaleLine(message))).to.deep.equal(message);
+  });
+  it('refuses every line that is not one of its own, and reads no weight into it', () => {
+    const lines = [
+      '',
+      'WEIGHT',
+      'WEIGHT 84 STABLE',
+      'WEIGHT 8e9 0 STABLE',
+      'WEIGHT NaN 0 STABLE',
+      'WEIGHT 84 0 MAYBE',
+      'SCALE x capacity=0 interval=1',
+      'OVER it',
+      'HTTP/1.1 200 OK',
+      'WEIGHT 1.2345 0 STABLE',
+      `OK ${'x'.repeat(300)}`
+    ];
+    for (const line of lines)
+      expect(() => parseScaleLine(line), line)
+        .to.throw()
+        .with.property('code', 'device.line-unreadable');
+  });
+  it('never breaks on noise', () => {
+    fc.assert(
+      fc.property(fc.string(), (line) => {
+        try {
+          const message = parseScaleLine(line);
+          if (message.kind === 'weight') expect(Number.isFinite(message.grams)).to.equal(true);
+        } catch (error) {
+          expect((error as { code: string }).code).to.equal('device.line-unreadable');
+        }
+      })
+    );
+  });
+});
+
+describe('the simulated scale', () => {
+  it('settles, rounds to its interval, and shows less the tare', () => {
+    const pan = emptyPan(0);
+    play(pan, 'PUT 120.4', 1000);
+    expect(readPan(pan, 1100, 1)).to.include({ stable: false });
+    expect(readPan(pan, 3000, 1)).to.deep.equal({ kind: 'weight', grams: 120, tare: 0, stable: true });
+    expect(obey(pan, 'TARE', 3000)).to.deep.equal({ kind: 'done', what: 'TARE' });
+    play(pan, 'ADD 400', 3000);
+    expect(obey(pan, 'TARE', 3100)).to.include({ kind: 'refused' });
+    expect(readPan(pan, 5000, 0)).to.include({ grams: 400, tare: 120 });
+    obey(pan, 'CLEAR', 5000);
+    expect(readPan(pan, 5000, 0)).to.include({ grams: 520, tare: 0 });
+  });
+  it('is overloaded, creeps, shakes, and is set to zero', () => {
+    const pan = emptyPan(0);
+    play(pan, `PUT ${CAPACITY_GRAMS + 1}`, 0);
+    expect(readPan(pan, 5000, 0)).to.deep.equal({ kind: 'over' });
+    play(pan, 'PUT 0', 5000);
+    play(pan, 'DRIFT 6', 10_000);
+    expect(readPan(pan, 70_000, 0)).to.include({ grams: 6 });
+    play(pan, 'DRIFT -30', 70_000);
+    expect(readPan(pan, 130_000, 0)).to.deep.equal({ kind: 'under' });
+    play(pan, 'DRIFT 0', 130_000);
+    play(pan, 'PUT 9', 130_000);
+    expect(obey(pan, 'ZERO', 140_000)).to.deep.equal({ kind: 'done', what: 'ZERO' });
+    expect(readPan(pan, 140_000, 0)).to.include({ grams: 0 });
+    play(pan, 'NOISE 4', 140_000);
+    expect(readPan(pan, 150_000, 2)).to.include({ stable: false, grams: 8 });
+    play(pan, 'PUT 900', 150_000);
+    play(pan, 'NOISE 0', 150_000);
+    expect(obey(pan, 'ZERO', 160_000)).to.include({ kind: 'refused' });
+  });
+  it('knows its words and no others', () => {
+    const pan = emptyPan(0);
+    for (const line of ['PUT', 'PUT x', 'DRIFT x', 'NOISE -1', 'EXPLODE'])
+      expect(play(pan, line, 0), line).to.equal('unknown');
+    expect(play(pan, 'unplug', 0)).to.equal('unplug');
+    expect(obey(pan, 'DANCE', 0)).to.include({ kind: 'refused' });
+  });
+});
+
+describe('the house’s line to a scale', () => {
+  let stop: () => void;
+  let scale = 0;
+  let pan = 0;
+  const tell = (line: string) =>
+    new Promise<string>((resolve, reject) => {
+      const socket = connect(pan, '127.0.0.1', () => socket.write(`${line}\n`));
+      socket.on('data', (answer) => {
+        socket.end();
+        resolve(answer.toString());
+      });
+      socket.on('error', reject);
+    });
+  before(async () => {
+    const said: string[] = [];
+    stop = await runScale(
+      0,
+      0,
+      (text) => said.push(text),
+      () => performance.timeOrigin + performance.now()
+    );
+    const [, first, second] = /:(\d+), its pan at 127\.0\.0\.1:(\d+)/.exec(said[0]!)!;
+    [scale, pan] = [Number(first), Number(second)];
+  });
+  after(() => stop());
+
+  it('shows what lies on it, is lost when it is unplugged, and comes back by itself', async () => {
+    const link = openScale({ host: '127.0.0.1', port: scale });
+    let last: ScaleState = link.state();
+    const off = link.follow((state) => (last = state));
+    await tell('PUT 842');
+    await soon(() => last.status === 'weight' && last.stable && last.grams === 842, 'a weight at rest');
+    expect(last).to.include({ name: 'simulated', interval: 1 });
+    link.send('TARE');
+    await soon(() => last.grams === 0 && last.tare === 842, 'the tare');
+    await tell('UNPLUG');
+    await soon(() => last.status === 'lost', 'lost');
+    expect(last.stable).to.equal(false);
+    expect(() => link.send('TARE'))
+      .to.throw()
+      .with.property('code', 'device.no-scale');
+    await tell('PLUG');
+    await soon(() => last.status === 'weight', 'back');
+    await tell('PUT 99999');
+    await soon(() => last.status === 'over', 'overload');
+    off();
+    link.close();
+  });
+  it('without a scale says so, and takes no command', () => {
+    const link = openScale(null);
+    expect(link.state().status).to.equal('none');
+    expect(() => link.send('ZERO'))
+      .to.throw()
+      .with.property('code', 'device.no-scale');
+    link.follow(() => undefined)();
+  });
+  it('addresses are read, and what is none is said', () => {
+    expect(deviceAddress('10.0.0.7:4001')).to.deep.equal({ host: '10.0.0.7', port: 4001 });
+    expect(deviceAddress('')).to.equal(null);
+    for (const wrong of ['scale', 'scale:', 'scale:99999', 'a b:4'])
+      expect(() => deviceAddress(wrong), wrong).to.throw(/host:port/);
+    expect(readConfig({}).scale).to.equal(null);
+    expect(readConfig({ EMBER_TIDE_MODE: 'demo' }).scale).to.deep.equal({ host: '127.0.0.1', port: 47_801 });
+  });
+});
+
+describe('labels', () => {
+  let house: TestHouse;
+  let piece: string;
+  const app = () => ({ store: house.store, clock: house.clock }) as unknown as App;
+  before(() => {
+    house = openTestHouse();
+    const received = house.done('receive-lot', CHAR);
+    piece = String(received.piece);
+    house.done('attach-evidence', { lot: received.lot, ...FEED });
+    house.done('move-piece', { piece, place: 'Drawer 2' });
+  });
+  after(() => house.close());
+  const textOf = async (content: Buffer) => {
+    const { extractText, getDocumentProxy } = await import('unpdf');
+    const { text, totalPages } = await extractText(await getDocumentProxy(new Uint8Array(content)), {
+      mergePages: true
+    });
+    return { text, totalPages };
+  };
+
+  it('say code, kind, weight, days, window, place and allergens', () => {
+    const words = labelWords(labelData(app(), piece), house.store.projections.currentHouse());
+    expect(words.name).to.equal('Arctic char');
+    expect(words.code).to.contain(piece);
+    expect(words.mass).to.equal('2.00 kg · Drawer 2');
+    expect(words.days).to.match(/^Made 2026-03-09 · Use by 2026-03-1\d$/);
+    expect(words.window).to.match(/^Raw: Open until \d+ Mar, \d\d:\d\d$/);
+    expect(words.allergens).to.equal('Allergens: fish');
+  });
+  it('the use-by is the last business day before its last window closes', () => {
+    const label = labelOf({
+      code: 'P',
+      name: 'x',
+      species: [],
+      lots: [],
+      grams: 1,
+      madeOn: '2026-03-09',
+      place: '',
+      use: '',
+      allergens: [],
+      zone: 'UTC',
+      dayEndsHour: 4,
+      now: NOON,
+      windows: [
+        {
+          route: 'raw',
+          never: false,
+          missing: false,
+          opens: null,
+          proofDue: null,
+          closes: NOON + 20 * HOUR,
+          state: 'open'
+        },
+        // Closes at the very end of the business day of the 11th: that day still counts.
+        {
+          route: 'cooked',
+          never: false,
+          missing: false,
+          opens: null,
+          proofDue: null,
+          closes: Date.UTC(2026, 2, 12, 4),
+          state: 'open'
+        }
+      ]
+    });
+    expect(label).to.include({ useBy: '2026-03-11', route: 'raw', state: 'open', until: NOON + 20 * HOUR });
+  });
+  for (const { id, sheet } of LABEL_SIZES) {
+    it(`${id}: a PDF that reads back, ${sheet ? 'many on a sheet' : 'one a page'}`, async () => {
+      const { text, totalPages } = await textOf(await labelPdf(app(), [piece, piece, piece], id, 'http://house.test'));
+      expect(totalPages).to.equal(sheet ? 1 : 3);
+      expect(text.match(new RegExp(piece, 'g'))).to.have.length(3);
+      expect(text).to.contain('Arctic char').and.to.contain('Allergens: fish');
+    });
+  }
+  it('a sheet that was begun is gone on with, and one that is full goes over', async () => {
+    const full = await textOf(await labelPdf(app(), Array<string>(25).fill(piece), 'a4-24', 'http://house.test'));
+    expect(full.totalPages).to.equal(2);
+    const begun = await textOf(await labelPdf(app(), Array<string>(20).fill(piece), 'a4-24', 'http://house.test', 5));
+    expect(begun.totalPages).to.equal(2);
+  });
+  it('of no piece, of an unknown one, or at an unknown size are refused', async () => {
+    const code = (pieces: string[], size: string) =>
+      labelPdf(app(), pieces, size, 'http://house.test').then(
+        () => 'made',
+        (error: { code: string }) => error.code
+      );
+    expect(await code([], 'a4-24')).to.equal('form.incomplete');
+    expect(await code(['NOPE-1'], 'a4-24')).to.equal('record.not-found');
+    expect(await code([piece], 'poster')).to.equal('form.value-unknown');
+  });
+  it('go to the printer, which keeps what it printed as files', async () => {
+    const folder = scratch();
+    const said: string[] = [];
+    const stop = await runPrinter(0, folder.path, (text) => said.push(text));
+    const port = portOf([said[0]!.split(',')[0]!], 1);
+    const content = await labelPdf(app(), [piece], 'roll-60x40', 'http://house.test');
+    const file = await sendToPrinter({ host: '127.0.0.1', port }, 'labels one/two', content);
+    expect(file).to.equal('0001-labels-one-two.pdf');
+    expect(readFileSync(join(folder.path, file)).equals(content)).to.equal(true);
+    const refused = await sendToPrinter({ host: '127.0.0.1', port }, 'x', Buffer.from('no pdf at all')).catch(
+      (error: { code: string }) => error.code
+    );
+    expect(refused).to.equal('device.no-printer');
+    expect(readdirSync(folder.path)).to.have.length(1);
+    stop();
+    for (const address of [null, { host: '127.0.0.1', port }]) {
+      expect(await sendToPrinter(address, 'x', content).catch((error: { code: string }) => error.code)).to.equal(
+        'device.no-printer'
+      );
+    }
+    folder.clear();
+  });
+});
