@@ -28,6 +28,7 @@ import {
   START
 } from '../core/build.ts';
 import { CHAR, FEED, openTestHouse } from '../server/house.ts';
+import { breakdownRows } from './breakdown.ts';
 
 interface Row {
   what: string;
@@ -227,6 +228,8 @@ function firstLoadKilobytes(): number {
     .reduce((sum, file) => sum + gzipSync(readFileSync(join(client, file))).length, 0);
   return bytes / 1000;
 }
+breakdownRows(add, times, at);
+
 if (existsSync('.svelte-kit/output/client/.vite/manifest.json'))
   add("Now's first load of scripts, gzipped", firstLoadKilobytes(), 200, 'kB');
 else console.log('No build here: run `npm run build` to measure the first load.');

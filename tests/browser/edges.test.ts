@@ -38,7 +38,16 @@ describe('nothing in it yet, and names without end', () => {
       expect(text, path).to.not.match(/undefined|NaN|\[object/);
     }
     await visit(watched.page, house.url);
-    for (const path of ['/receive/note', '/house/species', '/house/species?add', '/house/rules', '/house/sheets']) {
+    for (const path of [
+      '/receive/note',
+      '/house/species',
+      '/house/species?add',
+      '/house/rules',
+      '/house/sheets',
+      '/house/knife',
+      '/break/depth',
+      '/labels'
+    ]) {
       await visit(watched.page, house.url + path);
       expect(await watched.page.textContent('main'), path).to.not.match(/undefined|NaN|\[object/);
     }

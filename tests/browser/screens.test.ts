@@ -41,7 +41,15 @@ describe('every place of the demo house', () => {
     '/inspect/UNI-0313-1',
     '/house/species?id=skipjack',
     '/house/rules',
-    '/house/sheets'
+    '/house/sheets',
+    '/piece/MIX-0313-1',
+    '/break?piece=TUR-0313-1-A&part=blind-back',
+    '/break?piece=RAI-0312-1-C&map=fillet',
+    '/break/depth?piece=RAI-0312-1-C',
+    '/lot/TUR-0309-1?by=money',
+    '/lot/RAI-0312-1',
+    '/house/knife',
+    '/labels?piece=MIX-0313-1&size=a4-24'
   ];
 
   for (const theme of ['light', 'dim'] as const) {

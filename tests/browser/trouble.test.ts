@@ -94,7 +94,7 @@ describe('bad input, two tabs, and trouble', () => {
     await page.context().setOffline(true);
     await send(page, 'read-cold', { reading: '2.5', place: 'Drawer 9' });
     await page.waitForSelector('text=It did not reach the house');
-    expect(await page.inputValue('[name="place"]')).to.equal('Drawer 9');
+    expect(await page.inputValue('form[data-operation="read-cold"] [name="place"]')).to.equal('Drawer 9');
     await page.context().setOffline(false);
     await send(page, 'read-cold', {});
     await page.waitForSelector('td:has-text("Cold reading")');

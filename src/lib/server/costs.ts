@@ -1,6 +1,7 @@
 import { allocate, parentsFirst, type PieceCost } from '../core/bench/breakdown/cost.ts';
 import { massAndMoney } from '../core/bench/breakdown/flow.ts';
 import type { App } from './app.ts';
+import type { Store } from './store/store.ts';
 import type { FlowRow } from './store/ties.ts';
 
 export interface Costs {
@@ -18,6 +19,25 @@ export interface Costs {
 export function costsOf({ store }: App, lotId: string): Costs {
   const { ties } = store.projections;
   const lots = ties.tiedLots(lotId);
+  let kept = keptOf.get(store);
+  if (!kept) keptOf.set(store, (kept = new Map()));
+  const key = lots.join(' ');
+  // A page is asked for more often than a lot changes. What a lot is priced at stands in its own state.
+  const version = `${ties.versionOf(lots)} ${lots.map((lot) => store.projections.lot(lot).lastSeq).join(' ')}`;
+  const known = kept.get(key);
+  if (known?.version === version) return known.costs;
+  const costs = compute(store, lots);
+  kept.delete(key);
+  kept.set(key, { version, costs });
+  if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
+  return costs;
+}
+
+const MOST_KEPT = 24;
+const keptOf = new WeakMap<Store, Map<string, { version: string; costs: Costs }>>();
+
+function compute(store: Store, lots: readonly string[]): Costs {
+  const { ties } = store.projections;
   const parents = ties.parentsIn(lots);
   const pieces = parentsFirst(ties.flowOf(lots), parents);
   const unpriced: string[] = [];
@@ -59,4 +79,10 @@ export function costOfPiece(of: Costs, id: string) {
   };
 }
 
-export const flowOf = (of: Costs) => massAndMoney(of.pieces, of.parents, of.costs);
+const flows = new WeakMap<Costs, ReturnType<typeof massAndMoney>>();
+/** Mass and money of these costs as a picture; drawn once for each. */
+export function flowOf(of: Costs): ReturnType<typeof massAndMoney> {
+  let flow = flows.get(of);
+  if (!flow) flows.set(of, (flow = massAndMoney(of.pieces, of.parents, of.costs)));
+  return flow;
+}

@@ -12,10 +12,16 @@ export function allergensOfLot(lot: LotState, house: HouseState): AllergenDuty[]
   return all.filter((each, index) => all.findIndex(({ allergen }) => allergen === each.allergen) === index);
 }
 
+/** Allergens of everything that is in a piece: of a batch, those of all its lots, each once. */
+export function allergensOfLots(lots: readonly LotState[], house: HouseState): AllergenDuty[] {
+  const all = lots.flatMap((lot) => allergensOfLot(lot, house));
+  return all.filter((each, index) => all.findIndex(({ allergen }) => allergen === each.allergen) === index);
+}
+
 /** What is declared with something served: its allergens, and for a raw route the notice on the card. */
-export function declarations(lot: LotState, house: HouseState, route: string) {
+export function declarations(lots: readonly LotState[], house: HouseState, route: string) {
   return {
-    allergens: allergensOfLot(lot, house).map(({ allergen }) => allergen),
+    allergens: allergensOfLots(lots, house).map(({ allergen }) => allergen),
     notice: (RAW_ROUTES as readonly string[]).includes(route) ? noticeOf(house) : ''
   };
 }

@@ -8,7 +8,7 @@ import { businessDay } from '../core/service/day.ts';
 import { stateAt } from '../core/rules/window.ts';
 import { labelWords } from '../words/labels.ts';
 import type { App } from './app.ts';
-import { allergensOfLot } from './declarations.ts';
+import { allergensOfLots } from './declarations.ts';
 import { candidatesOfLot } from './lot-species.ts';
 import { presentOf } from './views.ts';
 
@@ -55,7 +55,14 @@ export function labelData(app: App, pieceId: string): LabelData {
     code: pieceId,
     name: state.made.name,
     species: [
-      ...new Set(all.map((lot) => candidatesOfLot(lot, house).map(({ name }) => name).join(' or ') || 'unidentified'))
+      ...new Set(
+        all.map(
+          (lot) =>
+            candidatesOfLot(lot, house)
+              .map(({ name }) => name)
+              .join(' or ') || 'unidentified'
+        )
+      )
     ],
     lots,
     grams: state.grams,
@@ -63,7 +70,7 @@ export function labelData(app: App, pieceId: string): LabelData {
     place: state.place?.place ?? '',
     use: state.made.use,
     windows: windows.map((window) => ({ ...window, state: stateAt(window, now, warn) })),
-    allergens: [...new Set(all.flatMap((lot) => allergensOfLot(lot, house).map(({ allergen }) => allergen)))],
+    allergens: allergensOfLots(all, house).map(({ allergen }) => allergen),
     zone: house.zone,
     dayEndsHour: house.dayEndsHour,
     now

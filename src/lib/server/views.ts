@@ -45,6 +45,12 @@ export function nowView(app: App) {
           to: run.ended?.at ?? run.plan.dueAt,
           label: run.plan.method === 'cover' ? 'Cover cure' : 'Weighed cure'
         })),
+        ...state.boards.map((board) => ({
+          kind: 'board' as const,
+          from: board.at,
+          to: board.ended?.at ?? now,
+          label: 'Board'
+        })),
         ...state.holds.map((hold) => ({
           kind: 'hold' as const,
           from: hold.at,

@@ -32,11 +32,11 @@ export const yieldFields = z.object({
  */
 export function yieldHistory({ store }: { readonly store: Store }, input: z.infer<typeof yieldFields>) {
   const rows = store.projections.ties.history(input.by, input.species, input.form);
-  const groups = new Map<string, { share: number; closed: number }[]>();
-  for (const { key, share, closed } of rows) {
+  const groups = new Map<string, number[]>();
+  for (const [key, share] of rows) {
     const known = groups.get(key);
-    if (known) known.push({ share, closed });
-    else groups.set(key, [{ share, closed }]);
+    if (known) known.push(share);
+    else groups.set(key, [share]);
   }
   return {
     by: input.by,
@@ -44,7 +44,7 @@ export function yieldHistory({ store }: { readonly store: Store }, input: z.infe
     runs: rows.length,
     groups: [...groups]
       .map(([key, of]) => {
-        const sorted = of.map(({ share }) => share).sort((a, b) => a - b);
+        const sorted = Float64Array.from(of).sort();
         return {
           key,
           runs: of.length,
@@ -52,7 +52,7 @@ export function yieldHistory({ store }: { readonly store: Store }, input: z.infe
           middle: quantile(sorted, 0.5),
           high: quantile(sorted, 0.9),
           // The newest dozen, oldest first: the dots of the chart.
-          last: of.slice(-12).map(({ share }) => share)
+          last: of.slice(-12)
         };
       })
       .sort((a, b) => b.runs - a.runs || a.key.localeCompare(b.key))

@@ -10,6 +10,7 @@
   const keys = [
     ...PLACES.map(({ key, name }) => ({ key, what: name })),
     { key: 'n', what: 'A new lot' },
+    { key: 'w', what: 'Break down: take the weight that is at rest' },
     { key: '/', what: 'Find a piece, lot or species' },
     { key: '?', what: 'This sheet' },
     { key: '← →', what: 'On the tide chart: along time' },

@@ -8,6 +8,7 @@ const WORDS: Record<Task['code'], (seen: Task['seen']) => string> = {
   'freeze-proof': (seen) => `Prove the freeze: read ${seen.place}`,
   'window-closes': () => 'Last raw window closes',
   'paper-missing': (seen) => `Wanted: ${missingWord(String(seen.missing))}`,
+  'board-open': () => 'Close the board: it lies out of the cold',
   'leftover-closed': () => 'Decide: every window is closed'
 };
 

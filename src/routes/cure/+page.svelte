@@ -1,5 +1,6 @@
 <script lang="ts">
   import CureSection from '$lib/ui/charts/CureSection.svelte';
+  import { thickest } from '$lib/core/bench/breakdown/depth.ts';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
@@ -48,7 +49,7 @@
     return () => worker?.end();
   });
   $effect(() => {
-    const mm = view?.piece.made.thicknessMm;
+    const mm = thickest(view?.piece.depth ?? null) ?? view?.piece.made.thicknessMm;
     if (mm) [thickness, thicknessUnit] = startWith('length', mm, data.house.units);
   });
 
@@ -186,6 +187,7 @@
           <Field
             name="thickness"
             label="Thickness"
+            hint={view.piece.depth ? 'the thickest of its measured depth' : ''}
             kind="quantity"
             units={lengthUnits(units)}
             bind:value={thickness}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import FreezeLog from '$lib/ui/charts/FreezeLog.svelte';
+  import { thickest } from '$lib/core/bench/breakdown/depth.ts';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
@@ -47,7 +48,7 @@
     cycle ||= data.cycles[0]?.id ?? '';
   });
   $effect(() => {
-    const mm = view?.piece.made.thicknessMm;
+    const mm = thickest(view?.piece.depth ?? null) ?? view?.piece.made.thicknessMm;
     if (mm) [thickness, thicknessUnit] = startWith('length', mm, data.house.units);
     else thickness = '';
   });
@@ -235,6 +236,7 @@
           <Field
             name="thickness"
             label="Thickest point"
+            hint={view.piece.depth ? 'of its measured depth' : ''}
             kind="quantity"
             units={lengthUnits(units)}
             bind:value={thickness}

@@ -1,4 +1,4 @@
-import type { LotState, PieceState } from '../record/state.ts';
+import { openBoard, type LotState, type PieceState } from '../record/state.ts';
 import type { PieceClock } from '../rules/piece-clock.ts';
 import { RAW_ROUTES, stateAt, type RouteWindow } from '../rules/window.ts';
 
@@ -11,7 +11,8 @@ export interface Task {
     | 'freeze-proof'
     | 'window-closes'
     | 'paper-missing'
-    | 'leftover-closed';
+    | 'leftover-closed'
+    | 'board-open';
   readonly at: number;
   readonly piece: string;
   readonly seen: Readonly<Record<string, string | number>>;
@@ -28,6 +29,8 @@ export interface ProjectedPiece {
 }
 
 const HOUR = 3600_000;
+/** How long a fish lies on a board before somebody is asked: its parts belong in the cold between steps. The house's habit. */
+const BOARD_MINUTES = 20;
 
 /**
  * The hands queue: every piece still in the house, what it wants next, soonest first.
@@ -43,6 +46,10 @@ export function handsQueue(pieces: readonly ProjectedPiece[], now: number, warnS
     const piece = state.id;
     const tray = state.holds.at(-1);
     if (tray) tasks.push({ code: 'tray-discard', at: tray.plan.discardAt, piece, seen: { label: tray.plan.label } });
+    const board = openBoard(state);
+    if (board) {
+      tasks.push({ code: 'board-open', at: board.at + BOARD_MINUTES * 60_000, piece, seen: { map: board.plan.map } });
+    }
     const cure = state.cures.at(-1);
     if (cure && !cure.ended)
       tasks.push({ code: 'cure-due', at: cure.plan.dueAt, piece, seen: { method: cure.plan.method } });
@@ -64,7 +71,9 @@ export function handsQueue(pieces: readonly ProjectedPiece[], now: number, warnS
       tasks.push({ code: 'paper-missing', at: state.made.at, piece, seen: { missing: missing[0] ?? '' } });
     }
     const last = lastRawClose(windows);
-    if (last !== null && !tray) {
+    // What lies on a board, or beside it, is told once: by the board.
+    const atBoard = board !== null || (state.made.board !== null && state.outs.at(-1)?.to === null);
+    if (last !== null && !tray && !atBoard) {
       const state5 = windows.map((window) => stateAt(window, now, warnSeconds));
       if (state5.every((each) => each === 'closed' || each === 'never')) {
         tasks.push({ code: 'leftover-closed', at: last, piece, seen: {} });

@@ -118,7 +118,11 @@ export const servePiece = operation({
           mass,
           dish: input.dish,
           route: input.route,
-          ...declarations(found.lot, context.house, input.route),
+          ...declarations(
+            found.lots.map((id) => context.store.projections.lot(id)),
+            context.house,
+            input.route
+          ),
           pins: seen.pins
         })
       ],

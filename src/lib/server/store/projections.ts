@@ -15,7 +15,7 @@ import type { RouteWindow } from '../../core/rules/window.ts';
 import type { ProjectedPiece } from '../../core/service/hands.ts';
 import type { Db } from './open.ts';
 import type { RecordStore } from './record.ts';
-import { openTies } from './ties.ts';
+import { openTies, sketchOf } from './ties.ts';
 
 interface PieceRow {
   id: string;
@@ -131,7 +131,7 @@ export function openProjections(db: Db, record: RecordStore) {
         seq: piece.lastSeq,
         made: piece.made.at,
         made_seq: piece.made.seq,
-        flow: JSON.stringify(massFlow(eventsOf(`piece:${id}`), at)?.moves ?? [])
+        flow: JSON.stringify(sketchOf(piece, massFlow(eventsOf(`piece:${id}`), at)?.moves ?? []))
       });
       ties.putBoards(piece, lot);
     } catch (error) {

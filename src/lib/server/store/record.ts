@@ -109,7 +109,9 @@ export function openRecord(db: Db) {
       add('happened >= @from', 'from', filter.from);
       add('happened < @to', 'to', filter.to);
       if (filter.lot) {
-        where.push(`(subject = 'lot:' || @lot OR subject IN (SELECT 'piece:' || id FROM pieces WHERE lot = @lot))`);
+        where.push(
+          `(subject = 'lot:' || @lot OR subject IN (SELECT 'piece:' || piece FROM piece_lots WHERE lot = @lot))`
+        );
         values.lot = filter.lot;
       }
       const clause = where.length > 0 ? `WHERE ${where.join(' AND ')}` : '';

@@ -25,9 +25,7 @@ export interface BoardRow {
 export interface FlowRow {
   readonly id: string;
   readonly lot: string;
-  readonly made: number;
   readonly name: string;
-  readonly form: string;
   readonly grade: string;
   readonly use: string;
   readonly part: string;
@@ -38,14 +36,22 @@ export interface FlowRow {
   readonly moves: readonly Movement[];
 }
 
-const FLOW_COLUMNS = `pieces.id AS id, pieces.lot AS lot, pieces.made AS made, pieces.flow AS flow,
-  json_extract(pieces.state, '$.made.name') AS name, json_extract(pieces.state, '$.made.form') AS form,
-  json_extract(pieces.state, '$.made.grade') AS grade, json_extract(pieces.state, '$.made.use') AS use,
-  json_extract(pieces.state, '$.made.part') AS part, json_extract(pieces.state, '$.made.creditPerKg') AS creditPerKg,
-  json_extract(pieces.state, '$.made.mass.si') AS grams, json_extract(pieces.state, '$.grams') AS left,
-  json_extract(pieces.state, '$.gone.how') AS gone`;
-type FlowText = Omit<FlowRow, 'moves'> & { readonly flow: string };
-const unpackFlow = ({ flow, ...row }: FlowText): FlowRow => ({ ...row, moves: JSON.parse(flow) as Movement[] });
+type FlowText = { readonly id: string; readonly lot: string; readonly flow: string };
+const unpackFlow = ({ id, lot, flow }: FlowText): FlowRow => ({ id, lot, ...(JSON.parse(flow) as Sketch) });
+type Sketch = Omit<FlowRow, 'id' | 'lot'>;
+
+/** What is kept of a piece to be read by the thousand. */
+export const sketchOf = ({ made, grams, gone }: PieceState, moves: readonly Movement[]): Sketch => ({
+  name: made.name,
+  grade: made.grade,
+  use: made.use,
+  part: made.part,
+  creditPerKg: made.creditPerKg,
+  grams: made.mass.si,
+  left: grams,
+  gone: gone?.how ?? null,
+  moves
+});
 
 /** What ties pieces together: parents, lots, and what each board gave. Rebuilt with the pieces. */
 export function openTies(db: Db) {
@@ -70,7 +76,7 @@ export function openTies(db: Db) {
   const dropParts = db.prepare<[number]>('DELETE FROM board_parts WHERE board = ?');
   const putPart = db.prepare<[number, string, number]>('INSERT INTO board_parts (board, part, grams) VALUES (?, ?, ?)');
   const flowOfLots = db.prepare<[string], FlowText>(
-    `SELECT DISTINCT ${FLOW_COLUMNS} FROM piece_lots JOIN pieces ON pieces.id = piece_lots.piece
+    `SELECT DISTINCT pieces.id AS id, pieces.lot AS lot, pieces.flow AS flow FROM piece_lots JOIN pieces ON pieces.id = piece_lots.piece
      WHERE piece_lots.lot IN (SELECT value FROM json_each(?)) ORDER BY pieces.made_seq, pieces.id`
   );
   // Lots that are tied to a lot by batches, and theirs.
@@ -80,8 +86,7 @@ export function openTies(db: Db) {
        UNION
        SELECT other.lot FROM tied
          JOIN piece_lots AS mine ON mine.lot = tied.lot
-         JOIN (SELECT piece FROM piece_lots GROUP BY piece HAVING count(*) > 1) AS batch ON batch.piece = mine.piece
-         JOIN piece_lots AS other ON other.piece = batch.piece
+         JOIN piece_lots AS other ON other.piece = mine.piece
      ) SELECT lot FROM tied ORDER BY lot`
   );
   const parentsOf = db.prepare<[string], { child: string; parent: string }>(
@@ -93,23 +98,20 @@ export function openTies(db: Db) {
     `SELECT usable / input AS share, supplier FROM boards
      WHERE species = ? AND form = ? AND input > 0 AND usable <= input * 1.2 ORDER BY closed DESC LIMIT 400`
   );
-  const HISTORY = {
-    species: 'species',
-    supplier: 'supplier',
-    hand: 'hand',
-    part: 'part'
-  } as const;
   const wanted = `input > 0 AND (@species = '' OR species = @species) AND (@form = '' OR form = @form)`;
   type Asked = { species: string; form: string };
-  const history = (Object.keys(HISTORY) as (keyof typeof HISTORY)[]).map((by) => ({
-    by,
-    ask: db.prepare<Asked, { key: string; share: number; closed: number }>(
-      by === 'part'
-        ? `SELECT part AS key, grams / input AS share, closed FROM boards JOIN board_parts ON board = seq
-           WHERE ${wanted} ORDER BY closed`
-        : `SELECT ${HISTORY[by]} AS key, usable / input AS share, closed FROM boards WHERE ${wanted} ORDER BY closed`
-    )
-  }));
+  const asking = (from: string, key: string, grams: string) =>
+    db
+      .prepare<Asked, [key: string, share: number]>(
+        `SELECT ${key}, ${grams} / input FROM ${from} WHERE ${wanted} ORDER BY closed`
+      )
+      .raw();
+  const history = {
+    species: asking('boards', 'species', 'usable'),
+    supplier: asking('boards', 'supplier', 'usable'),
+    hand: asking('boards', 'hand', 'usable'),
+    part: asking('boards CROSS JOIN board_parts ON board = seq', 'part', 'grams')
+  };
   const countOf = db.prepare<[string], { count: number }>(
     'SELECT count(*) AS count FROM piece_lots JOIN pieces ON pieces.id = piece_lots.piece WHERE piece_lots.lot = ?'
   );
@@ -117,6 +119,11 @@ export function openTies(db: Db) {
     `SELECT pieces.id AS id FROM piece_lots JOIN pieces ON pieces.id = piece_lots.piece
      WHERE piece_lots.lot = @lot AND (@live = 0 OR pieces.live = 1) ORDER BY pieces.made_seq, pieces.id
      LIMIT @limit OFFSET @offset`
+  );
+  const version = db.prepare<[string], { seq: number; count: number }>(
+    `SELECT COALESCE(max(pieces.seq), 0) AS seq, count(*) AS count FROM piece_lots
+       JOIN pieces ON pieces.id = piece_lots.piece
+     WHERE piece_lots.lot IN (SELECT value FROM json_each(?))`
   );
   const countLive = db.prepare<[string], { count: number }>(
     `SELECT count(*) AS count FROM piece_lots JOIN pieces ON pieces.id = piece_lots.piece
@@ -179,8 +186,13 @@ export function openTies(db: Db) {
     },
     /** Usable shares of the newest boards of a species in a form. */
     sharesOf: (species: string, form: string) => shares.all(species, form),
-    history: (by: keyof typeof HISTORY, species: string, form: string) =>
-      history.find((each) => each.by === by)!.ask.all({ species, form }),
+    /** Key and share of every board, or of every part, oldest first. */
+    history: (by: keyof typeof history, species: string, form: string) => history[by].all({ species, form }),
+    /** Changes whenever a piece of these lots does. */
+    versionOf: (ofLots: readonly string[]): string => {
+      const { seq, count } = version.get(JSON.stringify(ofLots))!;
+      return `${seq} ${count}`;
+    },
     countOf: (lot: string, live = false): number => (live ? countLive : countOf).get(lot)!.count,
     page: (lot: string, live: boolean, limit: number, offset: number): string[] =>
       page.all({ lot, live: live ? 1 : 0, limit, offset }).map(({ id }) => id),

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { formatLength } from '$lib/ui/format.ts';
-  import type { DepthPreview } from '$lib/server/depth-preview.ts';
+  import type { DepthPlan } from '$lib/core/bench/breakdown/depth.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
 
   /** The long section of a piece, five times as high as it is: its depth, the depth wanted, the fold. Points can be dragged. */
@@ -10,7 +10,7 @@
     units,
     ondrag
   }: {
-    preview: DepthPreview | null;
+    preview: DepthPlan | null;
     stations: readonly string[];
     units: UnitPreferences;
     ondrag: (station: number, mm: number) => void;
@@ -27,6 +27,24 @@
   );
   let dragged = $state<number | null>(null);
   let box = $state<SVGSVGElement>();
+  /** How far beside a point a thumb still means it, in units of the drawing. */
+  const REACH = 40;
+  function pressed(event: PointerEvent) {
+    if (!preview || !box) return;
+    const { left, width } = box.getBoundingClientRect();
+    const at = ((event.clientX - left) / width) * WIDTH;
+    const near = stations
+      .map((text, station) => ({
+        station,
+        off: Math.abs(x((preview.lengthMm * station) / 6) - at),
+        given: text.trim() !== ''
+      }))
+      .filter(({ off, given }) => given && off < REACH)
+      .sort((a, b) => a.off - b.off)[0];
+    if (!near) return;
+    event.preventDefault();
+    dragged = near.station;
+  }
   function moved(event: PointerEvent) {
     if (dragged === null || !box) return;
     const { top, height } = box.getBoundingClientRect();
@@ -40,6 +58,7 @@
   bind:this={box}
   role="img"
   aria-label="Long section of the piece; its depths stand in the fields below"
+  onpointerdown={pressed}
   onpointermove={moved}
   onpointerup={() => (dragged = null)}
   onpointerleave={() => (dragged = null)}
@@ -63,16 +82,7 @@
         {@const point = preview.points.find((each) => Math.abs(each.at - at) < 0.01)}
         {#if point}
           <!-- The same figure is a field below, for keys. -->
-          <circle
-            cx={x(at)}
-            cy={y(point.mm)}
-            r="11"
-            class:held={dragged === station}
-            onpointerdown={(event) => {
-              event.preventDefault();
-              dragged = station;
-            }}
-          />
+          <circle cx={x(at)} cy={y(point.mm)} r="11" class:held={dragged === station} />
         {/if}
       {/if}
     {/each}

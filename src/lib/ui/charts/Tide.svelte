@@ -278,6 +278,10 @@
     stroke: var(--ink);
     stroke-dasharray: 2 2;
   }
+  .step.board {
+    fill: var(--ember-wash);
+    stroke: var(--ember);
+  }
   .step.hold {
     fill: var(--ember-glow);
     fill-opacity: 0.9;

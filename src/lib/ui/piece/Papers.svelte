@@ -26,8 +26,25 @@
 
 <details class="sheet no-print" open={wanted}>
   <summary>Attach a paper to the lot</summary>
-  <OperationForm operation="attach-evidence" subject={lot.id} seen={view.lotVersion} submit="Attach" files>
-    <input type="hidden" name="lot" value={lot.id} />
+  <OperationForm
+    operation="attach-evidence"
+    subject={lot.id}
+    seen={view.lots.length > 1 ? undefined : view.lotVersion}
+    submit="Attach"
+    files
+  >
+    {#if view.lots.length > 1}
+      <Field
+        name="lot"
+        label="Of which of its lots"
+        hint="Below stand the papers of {lot.id}; those of the others are on their own pieces."
+        kind="choice"
+        value={lot.id}
+        options={view.lots.map((value) => ({ value, name: value }))}
+      />
+    {:else}
+      <input type="hidden" name="lot" value={lot.id} />
+    {/if}
     <Field name="type" label="What paper" kind="choice" options={KINDS} bind:value={paper} />
     <div class="row">
       <Field name="issuer" label="Issuer" />

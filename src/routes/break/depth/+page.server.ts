@@ -1,4 +1,5 @@
 import { theApp } from '$lib/server/app.ts';
+import { costOfPiece, costsOf } from '$lib/server/costs.ts';
 import { pieceChoices } from '$lib/server/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import type { PageServerLoad } from './$types';
@@ -12,5 +13,12 @@ export const load = (({ url }) => {
   );
   const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
   const piece = pieces.find((each) => each.id === id) ?? null;
-  return { pieces, chosen: piece?.id ?? null, piece };
+  const lot = piece && app.store.projections.piece(piece.id).lot.id;
+  return {
+    pieces,
+    chosen: piece?.id ?? null,
+    piece,
+    /** Cents a gram; null where no price is on record. */
+    perGram: piece && lot ? (costOfPiece(costsOf(app, lot), piece.id)?.perGram ?? null) : null
+  };
 }) satisfies PageServerLoad;

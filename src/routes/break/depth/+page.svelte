@@ -6,7 +6,10 @@
   import { formatLength, formatMass } from '$lib/ui/format.ts';
   import { money } from '$lib/ui/money.ts';
   import { lengthUnits, startWith } from '$lib/ui/units.ts';
-  import type { DepthPreview } from '$lib/server/depth-preview.ts';
+  import { planDepth, type DepthPlan } from '$lib/core/bench/breakdown/depth.ts';
+  import { EmberError } from '$lib/core/errors.ts';
+  import { parseQuantity } from '$lib/core/measure/parse.ts';
+  import { errorSentence } from '$lib/words/errors.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
@@ -18,8 +21,6 @@
   let depths = $state<string[]>(STATIONS.map(() => ''));
   let wanted = $state('');
   let wantedUnit = $state<string>();
-  let preview = $state<DepthPreview | null>(null);
-  let trouble = $state('');
   const depthUnit = $derived(lengthUnits(units)[0]!);
 
   // What was measured last stands here again; a fresh piece starts from its one thickness.
@@ -36,29 +37,25 @@
     });
   });
 
-  $effect(() => {
-    if (!data.piece) return;
-    const withUnit = (text: string, unit: string) =>
-      /^[\d.,\s]+$/.test(text) && text.trim() ? `${text} ${unit}` : text;
-    const search = new URLSearchParams({ piece: data.piece.id, length: withUnit(length, lengthUnit ?? depthUnit) });
-    depths.forEach((text, station) => text.trim() && search.set(`t${station}`, withUnit(text, depthUnit)));
-    if (wanted.trim()) search.set('wanted', withUnit(wanted, wantedUnit ?? depthUnit));
-    const stop = new AbortController();
-    const timer = setTimeout(async () => {
-      try {
-        const answer = await fetch(`/api/v1/preview/depth?${search}`, { signal: stop.signal });
-        const body = (await answer.json()) as DepthPreview & { detail?: string };
-        if (answer.ok) [preview, trouble] = [body, ''];
-        else [preview, trouble] = [null, body.detail ?? ''];
-      } catch {
-        // A newer figure was typed, or the house does not answer: the next one asks again.
-      }
-    }, 150);
-    return () => {
-      clearTimeout(timer);
-      stop.abort();
-    };
+  /** As drawn and typed so far; computed here, so that it follows the finger. */
+  const read = (text: string, unit: string) => parseQuantity('length', text, { defaultUnit: unit }).si;
+  const keyOf = (symbol: string | undefined) => (symbol === 'in' || symbol === 'cm' ? symbol : 'mm');
+  const computed = $derived.by((): DepthPlan | string => {
+    if (!data.piece || depths.filter((text) => text.trim() !== '').length < 2) return '';
+    try {
+      const lengthMm = read(length, keyOf(lengthUnit));
+      const points = depths.flatMap((text, station) =>
+        text.trim() === '' ? [] : [{ at: (lengthMm * station) / 6, mm: read(text, keyOf(depthUnit)) }]
+      );
+      const goal = wanted.trim() === '' ? null : read(wanted, keyOf(wantedUnit));
+      return planDepth({ lengthMm, points }, Math.max(1, data.piece.grams), goal);
+    } catch (error) {
+      if (error instanceof EmberError) return errorSentence(error.code, error.details);
+      throw error;
+    }
   });
+  const preview = $derived(typeof computed === 'string' ? null : computed);
+  const trimCents = $derived(preview && data.perGram !== null ? Math.round(data.perGram * preview.trim.grams) : null);
   const times = (value: number) => `${value < 10 ? value.toFixed(1) : Math.round(value)} times`;
   function drag(station: number, mm: number) {
     depths[station] = startWith('length', Math.round(mm), units)[0];
@@ -127,11 +124,9 @@
                 <th>Shave the thick end</th>
                 <td>
                   {#if preview.trim.grams < 0.5}Nothing stands above that.{:else}
-                    Costs <b>{formatMass(preview.trim.grams, units)}</b>{preview.trimCents === null
+                    Costs <b>{formatMass(preview.trim.grams, units)}</b>{trimCents === null
                       ? ''
-                      : ` (${money(preview.trimCents, data.house.currency)})`}; then {times(
-                      preview.trim.timesLonger
-                    )}.{/if}
+                      : ` (${money(trimCents, data.house.currency)})`}; then {times(preview.trim.timesLonger)}.{/if}
                 </td>
               </tr>
               <tr>
@@ -159,7 +154,9 @@
             is taken as one width. The six-tenths rule is the house’s; check it against your own cures.
           </p>
         {:else}
-          <p class="soft">{trouble || 'Give two thicknesses, and the rest stands here.'}</p>
+          <p class="soft">
+            {(typeof computed === 'string' && computed) || 'Give two thicknesses, and the rest stands here.'}
+          </p>
         {/if}
       </section>
     </div>

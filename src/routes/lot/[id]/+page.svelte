@@ -245,7 +245,7 @@
     color: var(--soft);
   }
   .tree {
-    color: var(--water);
+    color: var(--water-deep);
   }
   .pages {
     display: flex;

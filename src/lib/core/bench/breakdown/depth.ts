@@ -31,6 +31,10 @@ export function fullProfile({ lengthMm, points }: DepthProfile): DepthPoint[] {
   ];
 }
 
+/** The thickest of a measured profile, mm: what the slowest middle of a freeze or a cure goes by. Null without a profile. */
+export const thickest = (profile: { readonly points: readonly DepthPoint[] } | null): number | null =>
+  profile && profile.points.length > 0 ? Math.max(...profile.points.map(({ mm }) => mm)) : null;
+
 /** Thickness at a place, straight between the points, mm. */
 export function depthAt(points: readonly DepthPoint[], at: number): number {
   let before = points[0]!;
@@ -119,6 +123,26 @@ export function evenDepth(profile: DepthProfile, grams: number, wantedMm: number
           }
         : null
   };
+}
+
+export interface DepthPlan extends EvenDepth {
+  readonly wanted: number;
+  readonly points: readonly DepthPoint[];
+  readonly lengthMm: number;
+  readonly grams: number;
+}
+
+/**
+ * The same for a depth that nobody has chosen yet: that of the middle of what was measured, which costs least at both ends.
+ *
+ * @param wantedMm null where nobody said
+ * @throws EmberError `form.incomplete`, `quantity.out-of-range`
+ */
+export function planDepth(profile: DepthProfile, grams: number, wantedMm: number | null): DepthPlan {
+  const points = fullProfile(profile);
+  const sorted = profile.points.map(({ mm }) => mm).sort((a, b) => a - b);
+  const wanted = wantedMm ?? sorted[Math.floor(sorted.length / 2)]!;
+  return { wanted, points, lengthMm: profile.lengthMm, grams, ...evenDepth(profile, grams, wanted) };
 }
 
 /** The line at which folding the thin end under leaves the piece most even and nowhere deeper than a tenth over the wish. */

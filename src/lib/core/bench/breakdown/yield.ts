@@ -118,7 +118,7 @@ export function forecastYield(
 }
 
 /** Quantile of sorted numbers, straight between neighbours (Hyndman and Fan 1996, type 7). */
-export function quantile(sorted: readonly number[], share: number): number {
+export function quantile(sorted: ArrayLike<number>, share: number): number {
   if (sorted.length === 0) throw new EmberError('number.not-finite', { field: 'quantile', seen: 'nothing' });
   const place = (sorted.length - 1) * share;
   const low = Math.floor(place);

@@ -14,10 +14,11 @@ CREATE TABLE piece_lots (
 ) STRICT, WITHOUT ROWID;
 CREATE INDEX piece_lots_by_piece ON piece_lots (piece);
 
--- When it was made, so that an entry later than that on its parent need not be told to it; and what its weight went into.
+-- When it was made, so that an entry later than that on its parent need not be told to it; and, small enough to read by the
+-- thousand, what its weight went into.
 ALTER TABLE pieces ADD COLUMN made INTEGER NOT NULL DEFAULT 0;
 ALTER TABLE pieces ADD COLUMN made_seq INTEGER NOT NULL DEFAULT 0;
-ALTER TABLE pieces ADD COLUMN flow TEXT NOT NULL DEFAULT '[]';
+ALTER TABLE pieces ADD COLUMN flow TEXT NOT NULL DEFAULT '{}';
 
 -- What each closed board gave, to be charted by species, supplier and hand.
 CREATE TABLE boards (
@@ -39,6 +40,7 @@ CREATE TABLE boards (
 ) STRICT;
 CREATE INDEX boards_by_species ON boards (species, form);
 CREATE INDEX boards_by_piece ON boards (piece);
+CREATE INDEX boards_by_closed ON boards (closed);
 CREATE TABLE board_parts (
   board INTEGER NOT NULL,
   part TEXT NOT NULL,
