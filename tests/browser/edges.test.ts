@@ -131,7 +131,33 @@ describe('nothing in it yet, and names without end', () => {
     });
     await call('set-species', { id: 'turbot', name: LONG.slice(0, 58), iceDays: 9, reason: LONG });
     await call('set-notice', { text: `${LONG} ${LONG} ${LONG}`, reason: LONG });
+    // A board with everything wrong at once: a fish nobody named, long names, a weight that cannot be, a gap.
+    const whole = await call('receive-lot', {
+      species: 'unidentified',
+      supplier: LONG,
+      mass: '9 lb',
+      form: 'whole',
+      decision: 'accept'
+    });
+    await call('open-board', { piece: whole.piece, map: 'round' });
+    const part = await call('take-part', {
+      piece: whole.piece,
+      part: 'fillet-first',
+      mass: '1 lb',
+      name: LONG.slice(0, 78)
+    });
+    await call('weigh-waste', { piece: whole.piece, what: 'other', mass: '3 lb', note: LONG });
+    await call('set-place', { name: LONG.slice(0, 58), kind: 'bench' });
+    await call('move-piece', { piece: part.piece, place: LONG.slice(0, 58) });
+    await call('set-template', { name: LONG.slice(0, 58), cuts: `${LONG.slice(0, 38)}; 0-50; all; raw` });
     const extra = [
+      `/break?piece=${whole.piece}&part=fillet-second`,
+      `/break?piece=${piece}`,
+      `/break/depth?piece=${part.piece}`,
+      `/lot/${whole.lot}`,
+      `/lot/${whole.lot}?by=money`,
+      `/labels?piece=${part.piece}&piece=${whole.piece}&size=letter-30`,
+      '/house/knife?by=supplier',
       `/receive?delivery=${delivery}`,
       `/inspect/${lot}`,
       '/house/rules?copy=house-long',

@@ -7,7 +7,7 @@ import { emptyPan, obey, play, readPan, runScale, CAPACITY_GRAMS } from '../../d
 import { runPrinter } from '../../devices/printer.ts';
 import { parseScaleLine, scaleLine, type ScaleMessage } from '../../src/lib/core/device/scale-line.ts';
 import { deviceAddress, openScale, type ScaleState } from '../../src/lib/server/devices/scale.ts';
-import { labelData, labelPdf, sendToPrinter } from '../../src/lib/server/labels.ts';
+import { labelData, labelPdf, sendToPrinter, typeFor } from '../../src/lib/server/labels.ts';
 import { LABEL_SIZES, labelOf } from '../../src/lib/core/trace/label.ts';
 import { labelWords } from '../../src/lib/words/labels.ts';
 import { readConfig } from '../../src/lib/server/config.ts';
@@ -252,6 +252,23 @@ describe('labels', () => {
       expect(text).to.contain('Arctic char').and.to.contain('Allergens: fish');
     });
   }
+  it('stay on their label however long their names are', () => {
+    const long = labelWords(
+      {
+        ...labelData(app(), piece),
+        name: 'Grand Association of Outer Skerry Longline and Handline Fishers, second fillet of the blind side',
+        place: 'Drawer 2 on the left under the window'.repeat(2),
+        allergens: Array<string>(8).fill('molluscs')
+      },
+      house.store.projections.currentHouse()
+    );
+    const short = labelWords(labelData(app(), piece), house.store.projections.currentHouse());
+    for (const { width, height, margin } of LABEL_SIZES) {
+      const [wide, tall] = [((width - 2 * margin) * 0.66 * 72) / 25.4, ((height - 2 * margin) * 72) / 25.4];
+      expect(typeFor(long, wide, tall)).to.be.within(4, typeFor(short, wide, tall));
+      expect(typeFor(short, wide, tall)).to.be.at.least(5);
+    }
+  });
   it('a sheet that was begun is gone on with, and one that is full goes over', async () => {
     const full = await textOf(await labelPdf(app(), Array<string>(25).fill(piece), 'a4-24', 'http://house.test'));
     expect(full.totalPages).to.equal(2);

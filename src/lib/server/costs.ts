@@ -86,3 +86,51 @@ export function flowOf(of: Costs): ReturnType<typeof massAndMoney> {
   if (!flow) flows.set(of, (flow = massAndMoney(of.pieces, of.parents, of.costs)));
   return flow;
 }
+
+const SUMS = {
+  waste: ['waste'],
+  drip: ['drip', 'cure'],
+  gap: ['gap', 'scale'],
+  served: ['served'],
+  binned: ['binned']
+} as const;
+type Totals = Record<keyof typeof SUMS | 'prime' | 'byProduct', number>;
+interface Summary {
+  /** How many cuts each piece lies from its lot's first. */
+  readonly depths: ReadonlyMap<string, number>;
+  readonly grams: Totals;
+  readonly cents: { readonly here: number; readonly served: number; readonly lost: number };
+}
+const summaries = new WeakMap<Costs, Summary>();
+
+/** Where all grams and cents of these lots are, and how deep each piece lies; added up once for each state of them. */
+export function summaryOf(of: Costs): Summary {
+  const known = summaries.get(of);
+  if (known) return known;
+  const depths = new Map<string, number>();
+  const kinds = new Map<string, keyof typeof SUMS>(
+    Object.entries(SUMS).flatMap(([name, all]) => all.map((kind) => [kind, name as keyof typeof SUMS] as const))
+  );
+  const grams: Totals = { prime: 0, byProduct: 0, waste: 0, drip: 0, gap: 0, served: 0, binned: 0 };
+  for (const { id, grade, left, moves } of of.pieces) {
+    const above = of.parents.get(id) ?? [];
+    depths.set(
+      id,
+      above.reduce((most, parent) => Math.max(most, 1 + (depths.get(parent) ?? 0)), 0)
+    );
+    grams[grade === 'prime' ? 'prime' : 'byProduct'] += left;
+    for (const move of moves) {
+      const kind = kinds.get(move.kind);
+      if (kind) grams[kind] += move.grams;
+    }
+  }
+  const cents = { here: 0, served: 0, lost: 0 };
+  for (const cost of of.costs.values()) {
+    cents.here += cost.here;
+    cents.served += cost.served;
+    cents.lost += cost.lost;
+  }
+  const summary = { depths, grams, cents };
+  summaries.set(of, summary);
+  return summary;
+}

@@ -77,22 +77,46 @@ export function labelData(app: App, pieceId: string): LabelData {
   });
 }
 
+/** Width of a letter and height of a line, as shares of the type size. */
+const LETTER_WIDTH = 0.56;
+const LINE_HEIGHT = 1.2;
+
+/** The largest type in which all lines of a label stay on it, points: a label that runs over would push all after it. */
+export function typeFor(words: ReturnType<typeof labelWords>, width: number, height: number): number {
+  const lines = (text: string, type: number) =>
+    Math.ceil((text.length * type * LETTER_WIDTH) / width) * type * LINE_HEIGHT;
+  for (let type = 11; type > 4; type -= 0.5) {
+    const tall =
+      lines(words.name, type + 2) +
+      lines(words.code, type) +
+      lines(words.mass, type + 1) +
+      lines(words.days, type) +
+      lines(words.window, type) +
+      lines(words.allergens, type - 0.5);
+    if (tall <= height) return type;
+  }
+  return 4;
+}
+
 function labelBlock(label: LabelData, size: LabelSize, origin: string, app: App): Content {
   const words = labelWords(label, app.store.projections.currentHouse());
   const side = Math.min(size.height - 2 * size.margin, size.width * 0.34) * POINTS_A_MM;
-  const big = size.height >= 45;
-  const type = big ? 10 : size.height >= 34 ? 8 : 7;
+  const type = typeFor(
+    words,
+    (size.width - 2 * size.margin) * POINTS_A_MM - side - 4,
+    (size.height - 2 * size.margin) * POINTS_A_MM
+  );
   return {
     columns: [
       {
         width: '*',
         stack: [
-          { text: words.name, bold: true, fontSize: type + 3, lineHeight: 0.95 },
+          { text: words.name, bold: true, fontSize: type + 2, lineHeight: 0.95 },
           { text: words.code, fontSize: type },
           { text: words.mass, bold: true, fontSize: type + 1 },
           { text: words.days, fontSize: type },
           { text: words.window, bold: true, fontSize: type },
-          { text: words.allergens, fontSize: type - 1 }
+          { text: words.allergens, fontSize: type - 0.5 }
         ]
       },
       { width: side, qr: `${origin}/piece/${label.code}`, fit: side, eccLevel: 'M' }

@@ -36,7 +36,8 @@ export function labelWords(label: LabelData, house: { readonly units: UnitPrefer
   const timed =
     label.until !== null && (label.state === 'open' || label.state === 'ebbing' || label.state === 'locked');
   return {
-    name: label.name,
+    // A label is small: a name without end is cut, its code is not.
+    name: label.name.length > 60 ? `${label.name.slice(0, 59)}…` : label.name,
     code: `${label.code}${kind && !label.name.includes(kind) ? ` · ${kind}` : ''}`,
     mass: `${formatMass(label.grams, house.units)}${label.use ? ` · ${USE_WORDS[label.use] ?? label.use}` : ''}${label.place ? ` · ${label.place}` : ''}`,
     days: `Made ${label.madeOn} · Use by ${label.useBy ?? 'see its page'}`,

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { partOfWaste } from '$lib/core/bench/breakdown/maps.ts';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import Balance from '$lib/ui/cut/Balance.svelte';
   import BoardClose from '$lib/ui/cut/BoardClose.svelte';
@@ -24,7 +25,7 @@
       if (onThisBoard) out[part] = (out[part] ?? 0) + grams;
     }
     for (const { what, grams } of view?.wastes ?? []) {
-      const part = view?.parts.find(({ waste }) => waste === what);
+      const part = partOfWaste(view?.parts ?? [], what);
       if (part) out[part.id] = (out[part.id] ?? 0) + grams;
     }
     return out;
@@ -66,7 +67,7 @@
   </section>
   <div class="two">
     <div class="left">
-      <section class="sheet">
+      <section class="sheet first">
         <CutMap
           map={view.map}
           parts={view.parts}
@@ -77,7 +78,7 @@
         />
       </section>
       {#if view.balance}
-        <section class="sheet">
+        <section class="sheet third">
           <h2>Balance</h2>
           <Balance balance={view.balance} {units} closed={view.closed !== null} />
           {#if view.closed?.gapReason}<p class="soft">The rest: “{view.closed.gapReason}”</p>{/if}
@@ -90,10 +91,10 @@
     </div>
     <div class="side">
       {#if view.board}
-        <WeighPart {view} {units} {chosen} playable={data.playable} />
-        <BoardClose {view} {units} />
+        <div class="second"><WeighPart {view} {units} {chosen} playable={data.playable} /></div>
+        <div class="fourth"><BoardClose {view} {units} /></div>
       {:else if !view.piece.gone}
-        <BoardOpen {view} {units} />
+        <div class="second"><BoardOpen {view} {units} /></div>
       {/if}
       {#if view.board}<OrderOfWork {view} fresh={false} />{/if}
       <BoardMoney {view} {units} />
@@ -137,6 +138,27 @@
   @media (max-width: 1000px) {
     .two {
       grid-template-columns: minmax(0, 1fr);
+      gap: 0.8rem;
+    }
+    /* On a tablet the scale lies under the map, before what came off so far. */
+    .left,
+    .side {
+      display: contents;
+    }
+    .two > * > :global(*) {
+      order: 5;
+    }
+    .two .first {
+      order: 1;
+    }
+    .two .second {
+      order: 2;
+    }
+    .two .third {
+      order: 3;
+    }
+    .two .fourth {
+      order: 4;
     }
   }
 </style>

@@ -1,5 +1,12 @@
 import { expect } from 'chai';
-import { cutMap, mapFor, orderOfWork, partsOf, templatesOf } from '../../../src/lib/core/bench/breakdown/maps.ts';
+import {
+  cutMap,
+  mapFor,
+  orderOfWork,
+  partOfWaste,
+  partsOf,
+  templatesOf
+} from '../../../src/lib/core/bench/breakdown/maps.ts';
 import { MAP_IDS } from '../../../src/lib/core/bench/breakdown/map-types.ts';
 import { overlaps, sideShare, TEMPLATES } from '../../../src/lib/core/bench/breakdown/templates.ts';
 import { SPECIES } from '../../../src/lib/core/fish/species.ts';
@@ -99,6 +106,11 @@ describe('cut maps', () => {
     expect(drawn.filter((step) => !cut.includes(step))).to.deep.equal(['pin-drawn']);
     expect(cut.filter((step) => !drawn.includes(step))).to.deep.equal(['pin-cut-out']);
     expect(cut.indexOf('pin-cut-out')).to.equal(drawn.indexOf('pin-drawn'));
+  });
+  it('waste that could be two parts is the one that is nothing else', () => {
+    expect(partOfWaste(cutMap('flatfish').parts, 'viscera')!.id).to.equal('viscera');
+    expect(partOfWaste(cutMap('flatfish').parts, 'head')!.id).to.equal('head');
+    expect(partOfWaste(cutMap('flatfish').parts, 'shell')).to.equal(undefined);
   });
   it('a gutted fish is not opened again, and an unknown school is the first', () => {
     const map = cutMap('round');

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { balanceOf, scaleError } from '../../core/bench/breakdown/mass.ts';
-import { cutMap, mapFor, mapId, partsOf, templatesOf } from '../../core/bench/breakdown/maps.ts';
+import { cutMap, mapFor, mapId, partOfWaste, partsOf, templatesOf } from '../../core/bench/breakdown/maps.ts';
 import type { CutPart } from '../../core/bench/breakdown/map-types.ts';
 import { FORMS, GRADES, USES, WASTES } from '../../core/record/bodies.ts';
 import { openBoard, type BoardRun, type HouseState, type PieceState } from '../../core/record/state.ts';
@@ -181,7 +181,7 @@ export const weighWaste = operation({
     const { state } = handy(store, input.piece, { board: 'on' });
     const board = openBoard(state)!;
     const at = after(state, instant(input.at, 'at'), input.at);
-    const part = partsOfBoard(house, board).find(({ waste }) => waste === input.what);
+    const part = partOfWaste(partsOfBoard(house, board), input.what);
     const { open, tolerance } = balanceOf(board);
     checkMass(input.mass, open, (part?.share[0] ?? 0) * board.plan.grams, input.sure, tolerance);
     return {

@@ -75,9 +75,9 @@ export function openTies(db: Db) {
   const dropBoard = db.prepare<[number]>('DELETE FROM boards WHERE seq = ?');
   const dropParts = db.prepare<[number]>('DELETE FROM board_parts WHERE board = ?');
   const putPart = db.prepare<[number, string, number]>('INSERT INTO board_parts (board, part, grams) VALUES (?, ?, ?)');
+  const OF_LOTS = '(SELECT piece FROM piece_lots WHERE lot IN (SELECT value FROM json_each(?)))';
   const flowOfLots = db.prepare<[string], FlowText>(
-    `SELECT DISTINCT pieces.id AS id, pieces.lot AS lot, pieces.flow AS flow FROM piece_lots JOIN pieces ON pieces.id = piece_lots.piece
-     WHERE piece_lots.lot IN (SELECT value FROM json_each(?)) ORDER BY pieces.made_seq, pieces.id`
+    `SELECT id, lot, flow FROM pieces WHERE id IN ${OF_LOTS} ORDER BY made_seq, id`
   );
   // Lots that are tied to a lot by batches, and theirs.
   const tiedLots = db.prepare<[string], { lot: string }>(
@@ -90,9 +90,7 @@ export function openTies(db: Db) {
      ) SELECT lot FROM tied ORDER BY lot`
   );
   const parentsOf = db.prepare<[string], { child: string; parent: string }>(
-    `SELECT DISTINCT piece_parents.child AS child, piece_parents.parent AS parent FROM piece_parents
-       JOIN piece_lots ON piece_lots.piece = piece_parents.child
-     WHERE piece_lots.lot IN (SELECT value FROM json_each(?)) ORDER BY child, parent`
+    `SELECT child, parent FROM piece_parents WHERE child IN ${OF_LOTS} ORDER BY child, parent`
   );
   const shares = db.prepare<[string, string], { share: number; supplier: string }>(
     `SELECT usable / input AS share, supplier FROM boards

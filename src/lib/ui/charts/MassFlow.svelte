@@ -18,10 +18,13 @@
     units: UnitPreferences;
     currency: string;
   } = $props();
-  const width = 1000;
+  let box = $state(1000);
+  const width = $derived(Math.max(560, box));
   const drawn = $derived(drawFlow(flow, by, width));
   const name = (node: { name: string; fate: string | null }) =>
     node.fate ? (FATE_WORDS[node.fate] ?? node.fate) : node.name;
+  /** A part is called by its part alone: the fish stands at the left. */
+  const short = (text: string) => (text.includes(', ') ? text.slice(text.indexOf(', ') + 2) : text).slice(0, 30);
   const figure = (node: { grams: number; cents: number }) =>
     by === 'mass' ? formatMass(node.grams, units) : money(node.cents, currency);
 </script>
@@ -29,25 +32,27 @@
 {#if drawn.nodes.length === 0}
   <p class="soft">{by === 'mass' ? 'Nothing has been cut yet.' : 'No price is on record, so no money can be drawn.'}</p>
 {:else}
-  <svg
-    viewBox="0 0 {width} {drawn.height}"
-    role="img"
-    aria-label="Flow of {by}; the same figures stand in the table below"
-  >
-    {#each drawn.links as link (link.d)}
-      <path d={link.d} class="link {link.fate ?? ''}" stroke-width={link.width} />
-    {/each}
-    {#each drawn.nodes as node (node.id)}
-      <rect x={node.x} y={node.y} width={node.width} height={node.height} class={node.fate ?? 'piece'} />
-      <text
-        x={node.last ? node.x - 6 : node.x + node.width + 6}
-        y={node.y + Math.min(14, node.height / 2 + 5)}
-        text-anchor={node.last ? 'end' : 'start'}
-      >
-        {name(node).slice(0, 34)} <tspan class="figure">{figure(node)}</tspan>
-      </text>
-    {/each}
-  </svg>
+  <div bind:clientWidth={box}>
+    <svg
+      viewBox="0 0 {width} {drawn.height}"
+      role="img"
+      aria-label="Flow of {by}; the same figures stand in the table below"
+    >
+      {#each drawn.links as link (link.d)}
+        <path d={link.d} class="link {link.fate ?? ''}" stroke-width={link.width} />
+      {/each}
+      {#each drawn.nodes as node (node.id)}
+        <rect x={node.x} y={node.y} width={node.width} height={node.height} class={node.fate ?? 'piece'} />
+        <text
+          x={node.last ? node.x - 6 : node.x + node.width + 6}
+          y={node.y + Math.min(14, node.height / 2 + 5)}
+          text-anchor={node.last ? 'end' : 'start'}
+        >
+          {node.depth === 0 ? name(node).slice(0, 34) : short(name(node))} <tspan class="figure">{figure(node)}</tspan>
+        </text>
+      {/each}
+    </svg>
+  </div>
   <details>
     <summary>The same as a table</summary>
     <table class="plain">

@@ -3,6 +3,7 @@ import type { FlowLink, FlowNode } from '../../core/bench/breakdown/flow.ts';
 
 interface DrawnNode {
   readonly id: string;
+  readonly cuts: number;
   readonly name: string;
   readonly fate: string | null;
 }
@@ -16,6 +17,7 @@ export interface Drawn {
     readonly id: string;
     readonly name: string;
     readonly fate: string | null;
+    readonly depth: number;
     readonly grams: number;
     readonly cents: number;
     readonly x: number;
@@ -55,7 +57,7 @@ export function drawFlow(
       [width - 4, height - 6]
     ]);
   const graph: SankeyGraph<DrawnNode, DrawnLink> = layout({
-    nodes: nodes.map(({ id, name, fate }) => ({ id, name, fate })),
+    nodes: nodes.map(({ id, name, fate, depth }) => ({ id, name, fate, cuts: depth })),
     links: links.map((link) => ({ ...link, value: value(link) }))
   });
   const sum = (of: readonly { grams: number; cents: number }[] | undefined, pick: 'grams' | 'cents') =>
@@ -67,6 +69,7 @@ export function drawFlow(
       id: node.id,
       name: node.name,
       fate: node.fate,
+      depth: node.cuts,
       grams: Math.max(sum(node.sourceLinks, 'grams'), sum(node.targetLinks, 'grams')),
       cents: Math.max(sum(node.sourceLinks, 'cents'), sum(node.targetLinks, 'cents')),
       x: node.x0 ?? 0,

@@ -23,7 +23,7 @@
 </script>
 
 <div class="balance" class:closes={balance.closes} data-closes={balance.closes}>
-  <svg viewBox="0 0 600 30" aria-hidden="true" preserveAspectRatio="none">
+  <svg viewBox="-2 0 604 30" aria-hidden="true" preserveAspectRatio="none">
     {#each bars as bar (bar.name)}
       {#if share(bar.grams) > 0}<rect x={bar.x} y="3" width={share(bar.grams)} height="24" class={bar.name} />{/if}
     {/each}

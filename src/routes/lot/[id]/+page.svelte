@@ -37,13 +37,20 @@
     </p>
   </div>
   <div class="figures">
-    <p class="figure">{formatMass(usable, units)} <small>first grade, here or served</small></p>
+    <p class="figure">
+      {formatMass(usable, units)}
+      <small>first grade, here or served{view.tied.length > 0 ? ', of all lots it is tied to' : ''}</small>
+    </p>
     {#if view.unpriced.length === 0}
       <p class="figure">
         {usable > 0
           ? perKilo((view.cents.here + view.cents.served) / usable, view.currency)
           : money(cents, view.currency)}
-        <small>what it costs now, bought at {money((lot.pricePerKg ?? 0) * 100, view.currency)} / kg</small>
+        <small
+          >what it costs now{view.tied.length > 0
+            ? ', of all of them together'
+            : `, bought at ${money((lot.pricePerKg ?? 0) * 100, view.currency)} / kg`}</small
+        >
       </p>
     {/if}
   </div>

@@ -64,18 +64,26 @@ export function massAndMoney(
       if (move.kind === 'gave') inGrams.set(move.to, (inGrams.get(move.to) ?? 0) + move.grams);
     }
   }
-  const label = (piece: FlowPiece) => `${depth.get(piece.id)} ${piece.name}`;
-  for (const piece of pieces) {
-    weights.set(label(piece), (weights.get(label(piece)) ?? 0) + (inGrams.get(piece.id) ?? 0));
+  const labels = new Map(pieces.map((piece) => [piece.id, `${depth.get(piece.id)} ${piece.name}`]));
+  for (const { id } of pieces) {
+    const label = labels.get(id)!;
+    weights.set(label, (weights.get(label) ?? 0) + (inGrams.get(id) ?? 0));
+  }
+  const byDepth = new Map<string, [label: string, grams: number][]>();
+  for (const entry of weights) {
+    const level = entry[0].slice(0, entry[0].indexOf(' '));
+    const known = byDepth.get(level);
+    if (known) known.push(entry);
+    else byDepth.set(level, [entry]);
   }
   const drawn = new Set<string>();
-  for (let level = 0; level <= Math.max(0, ...depth.values()); level++) {
-    const here = [...weights].filter(([key]) => key.startsWith(`${level} `)).sort((a, b) => b[1] - a[1]);
-    for (const [key] of here.length <= MOST_NAMES + 1 ? here : here.slice(0, MOST_NAMES)) drawn.add(key);
+  for (const here of byDepth.values()) {
+    here.sort((a, b) => b[1] - a[1]);
+    for (const [label] of here.length <= MOST_NAMES + 1 ? here : here.slice(0, MOST_NAMES)) drawn.add(label);
   }
   const nodes = new Map<string, FlowNode>();
   const nodeOf = (piece: FlowPiece): string => {
-    const own = label(piece);
+    const own = labels.get(piece.id)!;
     const level = depth.get(piece.id)!;
     const id = drawn.has(own) ? own : `${level} ${OTHER_PARTS}`;
     if (!nodes.has(id))
@@ -86,8 +94,10 @@ export function massAndMoney(
   const link = (source: string, target: string, grams: number, cents: number) => {
     if (grams <= 0 && cents <= 0) return;
     const key = `${source}\n${target}`;
-    const before = links.get(key) ?? { source, target, grams: 0, cents: 0 };
-    links.set(key, { ...before, grams: before.grams + Math.max(0, grams), cents: before.cents + cents });
+    let known = links.get(key);
+    if (!known) links.set(key, (known = { source, target, grams: 0, cents: 0 }));
+    known.grams += Math.max(0, grams);
+    known.cents += cents;
   };
   const fate = (source: string, kind: Fate, grams: number, cents: number) => {
     const id = `fate ${kind}`;

@@ -68,6 +68,13 @@ export function partsOf(map: CutMap, template: CutTemplate | null): readonly Cut
   return [...named, ...map.parts];
 }
 
+/** The part that a kind of waste is: the one that is nothing else, before one that is usually kept. */
+export const partOfWaste = <Part extends Pick<CutPart, 'use' | 'waste'>>(
+  parts: readonly Part[],
+  what: string
+): Part | undefined =>
+  parts.find(({ use, waste }) => waste === what && use === '') ?? parts.find(({ waste }) => waste === what);
+
 /** The order of work of a school with each choice filled in, and without what a form no longer needs. */
 export function orderOfWork(
   map: CutMap,
