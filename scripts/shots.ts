@@ -1,6 +1,7 @@
 /** Remakes docs/screenshots from the demo house at 1280x800, with its clock frozen. `npm run shots [-- name …]`. */
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
+import { runScale } from '../devices/scale.ts';
 import { openHouse, openBrowser, signIn } from '../tests/browser/harness.ts';
 
 const FROZEN_AT = '2026-03-13T20:10:00Z';
@@ -9,7 +10,21 @@ const [width, height] = (process.env.EMBER_TIDE_SIZE ?? '1280x800').split('x').m
 const theme = process.env.EMBER_TIDE_THEME ?? 'light';
 const wanted = process.argv.slice(2);
 
-const house = await openHouse({ EMBER_TIDE_MODE: 'demo', EMBER_TIDE_FROZEN_AT: FROZEN_AT });
+// A scale of its own, with a fillet on its pan.
+const said: string[] = [];
+const stopScale = await runScale(0, 0, (text) => said.push(text), Date.now);
+const [, scale, pan] = /:(\d+), its pan at 127\.0\.0\.1:(\d+)/.exec(said[0]!)!;
+const house = await openHouse({
+  EMBER_TIDE_MODE: 'demo',
+  EMBER_TIDE_FROZEN_AT: FROZEN_AT,
+  EMBER_TIDE_SCALE: `127.0.0.1:${scale}`,
+  EMBER_TIDE_PAN: `127.0.0.1:${pan}`
+});
+await fetch(`${house.url}/api/v1/devices/scale`, {
+  method: 'POST',
+  headers: { 'content-type': 'application/json' },
+  body: JSON.stringify({ put: 284 })
+});
 const browser = await openBrowser();
 mkdirSync(folder, { recursive: true });
 try {
@@ -20,6 +35,8 @@ try {
   const views: Record<string, string> = {
     now: '/',
     receive: '/receive?species=atlantic-bonito&source=wild&core=1.2+C',
+    break: '/break?piece=TUR-0313-1-A&part=blind-back',
+    lot: '/lot/TUR-0309-1?by=money',
     piece: '/piece/ATL-0304-1-A',
     'piece-not-cleared': '/piece/ARC-0313-1-A',
     freeze: '/freeze?piece=ATL-0304-1-A',
@@ -40,6 +57,7 @@ try {
     await page.goto(house.url + path);
     await page.waitForSelector('html[data-ready]');
     await page.waitForLoadState('networkidle', { timeout: 2000 }).catch(() => {});
+    if (name === 'break') await page.waitForSelector('[data-scale="weight"][data-stable="true"]');
     if (name === 'cure') await page.waitForSelector('[data-simulated="yes"]');
     await page.screenshot({ path: join(folder, `${name}${theme === 'dim' ? '-dim' : ''}.png`) });
     console.log(`${name}: ${path}`);
@@ -53,4 +71,5 @@ try {
 } finally {
   await browser.close();
   await house.close();
+  stopScale();
 }

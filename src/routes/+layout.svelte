@@ -150,7 +150,7 @@
   }
   .frame {
     display: grid;
-    grid-template-columns: 148px minmax(0, 1fr);
+    grid-template-columns: 158px minmax(0, 1fr);
     min-height: 100vh;
   }
   .rail {

@@ -115,12 +115,18 @@ describe('breaking down', () => {
       expect(refusal('take-part', { piece, part: 'eye-back', mass: '3.2 kg' })).to.include({
         code: 'record.mass-exceeded'
       });
-      const slip = refusal('take-part', { piece, part: 'eye-back', mass: '420 kg' });
+      const slip = refusal('take-part', { piece, part: 'eye-back', mass: '700 kg' });
       expect(slip.code).to.equal('record.mass-slip');
-      expect(slip.details.candidates).to.deep.equal(['420 g']);
+      expect(slip.details.candidates).to.deep.equal(['700 g']);
       const small = refusal('take-part', { piece, part: 'head', mass: '0.6 g' });
       expect(small.details.candidates).to.deep.equal(['600 g']);
       house.done('take-part', { piece, part: 'cheeks', mass: '0.6 g', sure: true });
+      expect(refusal('take-part', { piece, part: 'eye-back', mass: '0.3 g' }).details.candidates).to.deep.equal([
+        '300 g'
+      ]);
+      expect(refusal('take-part', { piece, part: 'cheeks', mass: '0.3 g', sure: true }).code).to.equal(
+        'quantity.out-of-range'
+      );
       expect(refusal('take-part', { piece, part: 'eye-back', mass: '-5 g' }).code).to.equal('quantity.out-of-range');
       expect(refusal('take-part', { piece, part: 'eye-back', mass: '400' }).code).to.equal('quantity.unit-missing');
       expect(refusal('weigh-waste', { piece, what: 'viscera', mass: '9 kg' }).code).to.be.oneOf([
@@ -158,6 +164,14 @@ describe('breaking down', () => {
       expect(refusal('take-part', { piece, part: 'eye-back', mass: '300 g' }).details.seen).to.equal(
         'not on the board'
       );
+    });
+    it('what only licensed hands may open is put on no board, and nothing is said of how', () => {
+      const puffer = receive({ ...TURBOT, species: 'puffer', source: 'wild', farmSystem: '' });
+      const perhaps = receive({ ...TURBOT, species: 'unidentified', candidates: 'puffer, turbot' });
+      for (const { piece } of [puffer, perhaps]) {
+        expect(refusal('open-board', { piece }).details.seen).to.match(/licensed hands/);
+        expect(view(piece)).to.deep.include({ licensed: true, order: [], parts: [] });
+      }
     });
     it('a parent that is cut up already is cut no more', () => {
       const { piece } = receive({ ...CHAR, mass: '400 g' });

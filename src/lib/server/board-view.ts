@@ -1,4 +1,12 @@
-import { cutMap, mapFor, mapId, orderOfWork, partsOf, templatesOf } from '../core/bench/breakdown/maps.ts';
+import {
+  cutMap,
+  forLicensedHands,
+  mapFor,
+  mapId,
+  orderOfWork,
+  partsOf,
+  templatesOf
+} from '../core/bench/breakdown/maps.ts';
 import { MAP_IDS } from '../core/bench/breakdown/map-types.ts';
 import { balanceOf } from '../core/bench/breakdown/mass.ts';
 import { PORTIONS, portionsFrom } from '../core/bench/breakdown/portions.ts';
@@ -39,6 +47,7 @@ export function boardView(app: App, pieceId: string, asked: BoardAsked = {}) {
   const { state, lot } = found;
   const species = candidatesOfLot(lot, house);
   const only = species.length === 1 ? species[0]! : null;
+  const licensed = forLicensedHands(species);
   const board = openBoard(state);
   const last = state.boards.at(-1) ?? null;
   const chosen = chosenMap(asked, board ?? null, mapFor(only, state.made.form));
@@ -103,8 +112,10 @@ export function boardView(app: App, pieceId: string, asked: BoardAsked = {}) {
     template: template?.id ?? '',
     division: template?.parts ?? [],
     templates: templates.map(({ id, name }) => ({ id, name })),
-    order: orderOfWork(map, school.id, ways, state.made.form),
-    parts: partsOf(map, template).map((part) => ({
+    /** No guidance is given: only licensed hands may open it. */
+    licensed,
+    order: licensed ? [] : orderOfWork(map, school.id, ways, state.made.form),
+    parts: (licensed ? [] : partsOf(map, template)).map((part) => ({
       ...part,
       expected: { low: part.share[0] * input, high: part.share[1] * input }
     })),

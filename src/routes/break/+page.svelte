@@ -65,42 +65,49 @@
       </p>
     {/if}
   </section>
-  <div class="two">
-    <div class="left">
-      <section class="sheet first">
-        <CutMap
-          map={view.map}
-          parts={view.parts}
-          division={view.division}
-          taken={takenBy}
-          {chosen}
-          touchable={view.board !== null}
-        />
-      </section>
-      {#if view.balance}
-        <section class="sheet third">
-          <h2>Balance</h2>
-          <Balance balance={view.balance} {units} closed={view.closed !== null} />
-          {#if view.closed?.gapReason}<p class="soft">The rest: “{view.closed.gapReason}”</p>{/if}
+  {#if view.licensed}
+    <p class="trouble">
+      This may be a kind that only licensed hands may open, through a licensed channel. No map and no order of work is
+      given for it here.
+    </p>
+  {:else}
+    <div class="two">
+      <div class="left">
+        <section class="sheet first">
+          <CutMap
+            map={view.map}
+            parts={view.parts}
+            division={view.division}
+            taken={takenBy}
+            {chosen}
+            touchable={view.board !== null}
+          />
         </section>
-      {/if}
-      {#if view.board || view.taken.length > 0}
-        <Taken {view} {units} />
-      {/if}
-      {#if !view.board}<OrderOfWork {view} fresh={!view.piece.gone} />{/if}
+        {#if view.balance}
+          <section class="sheet third">
+            <h2>Balance</h2>
+            <Balance balance={view.balance} {units} closed={view.closed !== null} />
+            {#if view.closed?.gapReason}<p class="soft">The rest: “{view.closed.gapReason}”</p>{/if}
+          </section>
+        {/if}
+        {#if view.board || view.taken.length > 0}
+          <Taken {view} {units} />
+        {/if}
+        {#if !view.board}<OrderOfWork {view} fresh={!view.piece.gone} />{/if}
+      </div>
+      <div class="side">
+        {#if view.board}
+          <div class="second"><WeighPart {view} {units} {chosen} playable={data.playable} /></div>
+          <div class="fourth"><BoardClose {view} {units} /></div>
+        {:else if !view.piece.gone}
+          <div class="second"><BoardOpen {view} {units} /></div>
+        {/if}
+        {#if view.board}<OrderOfWork {view} fresh={false} />{/if}
+        <BoardMoney {view} {units} />
+        <p class="caution">{BENCH_SAFETY} Guidance only: your local code and licensed practice decide.</p>
+      </div>
     </div>
-    <div class="side">
-      {#if view.board}
-        <div class="second"><WeighPart {view} {units} {chosen} playable={data.playable} /></div>
-        <div class="fourth"><BoardClose {view} {units} /></div>
-      {:else if !view.piece.gone}
-        <div class="second"><BoardOpen {view} {units} /></div>
-      {/if}
-      {#if view.board}<OrderOfWork {view} fresh={false} />{/if}
-      <BoardMoney {view} {units} />
-      <p class="caution">{BENCH_SAFETY} Guidance only: your local code and licensed practice decide.</p>
-    </div>
-  </div>
+  {/if}
 {/if}
 <Combine pieces={data.pieces} {units} />
 

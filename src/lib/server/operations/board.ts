@@ -1,14 +1,22 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { balanceOf, scaleError } from '../../core/bench/breakdown/mass.ts';
-import { cutMap, mapFor, mapId, partOfWaste, partsOf, templatesOf } from '../../core/bench/breakdown/maps.ts';
+import {
+  cutMap,
+  forLicensedHands,
+  mapFor,
+  mapId,
+  partOfWaste,
+  partsOf,
+  templatesOf
+} from '../../core/bench/breakdown/maps.ts';
 import type { CutPart } from '../../core/bench/breakdown/map-types.ts';
 import { FORMS, GRADES, USES, WASTES } from '../../core/record/bodies.ts';
 import { openBoard, type BoardRun, type HouseState, type PieceState } from '../../core/record/state.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
 import { partWord } from '../../words/cuts.ts';
-import { speciesOfLot } from '../lot-species.ts';
+import { candidatesOfLot, speciesOfLot } from '../lot-species.ts';
 import { draft, type Draft } from '../store/record.ts';
 import { expectedYield } from '../yields.ts';
 import {
@@ -62,6 +70,9 @@ export const openBoardOperation = operation({
     const { store, house, instant } = context;
     const { state, lot } = handy(store, input.piece);
     const at = after(state, instant(input.at, 'at'), input.at);
+    if (forLicensedHands(candidatesOfLot(lot, house))) {
+      throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'for licensed hands alone' });
+    }
     const species = speciesOfLot(lot, house);
     const map = cutMap(input.map === '' ? mapFor(species, state.made.form) : input.map);
     const school = map.schools.find(({ id }) => id === input.school)?.id ?? map.schools[0]!.id;

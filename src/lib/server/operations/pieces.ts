@@ -29,8 +29,10 @@ import {
 import { after, handy } from './handy.ts';
 import { operation, type OperationContext } from './operation.ts';
 
-/** Cheeks of a small fish weigh little; nothing weighs nothing. */
-export const PART_MASS = { min: 0.5, max: 500_000 };
+/** Cheeks of a small fish weigh little; nothing weighs nothing. g */
+const LEAST_PART = 0.5;
+/** What is read at all: wide enough for a slip by a thousand to be seen as one, and asked about. */
+export const PART_MASS = { min: 0.05, max: 5_000_000 };
 
 /** 1 is A, 26 is Z, 27 is AA. */
 export function letters(count: number): string {
@@ -71,6 +73,9 @@ export function checkMass(mass: Typed, there: number, least: number, sure: boole
       seen: mass.typed,
       candidates: [massText(mass.si * slip)]
     });
+  }
+  if (mass.si < LEAST_PART) {
+    throw new EmberError('quantity.out-of-range', { field: 'mass', unit: 'g', min: LEAST_PART, seen: mass.typed });
   }
   if (mass.si > there + slack) {
     throw new EmberError('record.mass-exceeded', { field: 'mass', unit: 'g', max: there, seen: mass.typed });
@@ -145,10 +150,10 @@ export const splitPiece = operation({
     const at = after(state, instant(input.at, 'at'), input.at);
     const count = Math.round(input.count);
     const each = state.grams / count;
-    if (each < PART_MASS.min) {
+    if (each < LEAST_PART) {
       throw new EmberError('quantity.out-of-range', {
         field: 'count',
-        max: Math.floor(state.grams / PART_MASS.min),
+        max: Math.floor(state.grams / LEAST_PART),
         seen: count
       });
     }

@@ -114,7 +114,13 @@
     padding: 0.3rem 0.5rem 0.3rem 0;
     text-align: left;
     vertical-align: middle;
+  }
+  td:first-child {
     overflow-wrap: anywhere;
+    min-width: 11rem;
+  }
+  td:last-child {
+    white-space: nowrap;
   }
   .n {
     text-align: right;

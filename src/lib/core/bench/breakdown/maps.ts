@@ -42,6 +42,13 @@ export function mapFor(species: Pick<Species, 'id' | 'group'> | null, form: Form
   return 'round';
 }
 
+/**
+ * Fish that only licensed hands may open: no map, no order of work and no use of any part is said of them here, nor of what
+ * may be one of them.
+ */
+export const forLicensedHands = (candidates: readonly Pick<Species, 'handling'>[]): boolean =>
+  candidates.some(({ handling }) => handling.includes('licensed-only'));
+
 /** Divisions of a side that ship, and the house's own over them. */
 export const templatesOf = (own: Readonly<Record<string, CutTemplate>>): CutTemplate[] => [
   ...TEMPLATES.filter(({ id }) => !own[id]),
