@@ -359,7 +359,9 @@ describe('breaking down at the bench', () => {
 
   it('labels open as a PDF, their codes are read back, and the printer keeps them', async () => {
     const { piece } = await receive(TURBOT);
-    const { page, quiet, close } = await open(`/labels?piece=${piece}`);
+    const { page, quiet, close } = await open('/labels');
+    await page.waitForSelector('text=Pick a piece');
+    await page.check(`input[type="checkbox"][value="${piece}"]`);
     await page.waitForSelector(`.label:has-text("${piece}")`);
     const content = Buffer.from(
       await (await fetch(`${house.url}/labels/sheet.pdf?piece=${piece}&size=roll-100x50`)).arrayBuffer()

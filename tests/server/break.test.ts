@@ -173,6 +173,25 @@ describe('breaking down', () => {
         expect(view(piece)).to.deep.include({ licensed: true, order: [], parts: [] });
       }
     });
+    it('what left a piece and what came of it are amended together, or not at all', () => {
+      const { piece } = receive({ ...CHAR, mass: '1000 g' });
+      const { piece: child } = house.done('divide-piece', { piece, name: 'x', mass: '300 g' }) as { piece: string };
+      const seq = (of: string, kind: string) =>
+        house.store.record.eventsOf(`piece:${of}`).find((each) => each.kind === kind)!.seq;
+      const mass = { si: 350, unit: 'g', typed: '350 g' };
+      house.done('amend-entry', { seq: seq(child, 'piece.made'), patch: { mass, grams: 350 }, reason: 'read wrong' });
+      expect([state(piece).grams, state(child).grams]).to.deep.equal([650, 350]);
+      house.done('amend-entry', { seq: seq(piece, 'piece.gave'), patch: { grams: 320 }, reason: 'read wrong again' });
+      expect([state(piece).grams, state(child).grams]).to.deep.equal([680, 320]);
+      house.done('amend-entry', { seq: seq(child, 'piece.made'), void: true, reason: 'never taken' });
+      expect(state(piece).grams).to.equal(1000);
+      expect(house.store.record.versionOf(`piece:${child}`)).to.be.greaterThan(0);
+      const { pieces } = house.done('split-piece', { piece, count: 2 }) as { pieces: string[] };
+      const { piece: batch } = house.done('combine-pieces', { pieces, name: 'Mince' }) as { piece: string };
+      expect(
+        refusal('amend-entry', { seq: seq(batch, 'piece.made'), patch: { mass, grams: 350 }, reason: 'x' }).code
+      ).to.equal('record.not-amendable');
+    });
     it('a parent that is cut up already is cut no more', () => {
       const { piece } = receive({ ...CHAR, mass: '400 g' });
       house.done('split-piece', { piece, count: 4, name: 'Char portion' });

@@ -149,6 +149,30 @@ export function openApi() {
       }
     };
   }
+  paths['/api/v1/devices/scale'] = {
+    get: {
+      operationId: 'follow-scale',
+      summary: 'What the scale shows, as it changes: server-sent events named "scale".',
+      responses: { 200: { description: 'A stream', content: { 'text/event-stream': { schema: { type: 'string' } } } } }
+    },
+    post: {
+      operationId: 'tell-scale',
+      summary: 'Tare, clear or zero the scale.',
+      requestBody: {
+        required: true,
+        content: {
+          'application/json': {
+            schema: { type: 'object', properties: { command: { enum: ['TARE', 'CLEAR', 'ZERO'] } } }
+          }
+        }
+      },
+      responses: {
+        200: { description: 'OK', content: { 'application/json': { schema: {} } } },
+        422: problemResponse,
+        503: problemResponse
+      }
+    }
+  };
   paths['/api/v1/files'] = {
     post: {
       operationId: 'keep-file',

@@ -12,6 +12,8 @@ import { readInstant } from '../core/service/day.ts';
 import type { App } from './app.ts';
 import { boardView } from './board-view.ts';
 import { depthPreview } from './depth-preview.ts';
+import { labelData } from './labels.ts';
+import { labelWords } from '../words/labels.ts';
 import { lotFields, lotView } from './lot-view.ts';
 import { optionalQuantity } from './operations/fields.ts';
 import { depthFields } from './operations/pieces.ts';
@@ -63,6 +65,16 @@ export const QUERIES: readonly Query[] = [
     summary: 'A piece on the board, or as it would be: cut map, balance, yield, cost, portions.',
     input: z.object({ id: z.string(), map: z.string().optional(), template: z.string().optional() }),
     run: (app, { id: piece, ...asked }) => boardView(app, piece, asked)
+  }),
+  query({
+    name: 'label',
+    path: 'pieces/{id}/label',
+    summary: 'What stands on the label of a piece; its PDF is at /labels/sheet.pdf?piece=…&size=….',
+    input: id,
+    run(app, input) {
+      const label = labelData(app, input.id);
+      return { ...label, lines: labelWords(label, app.store.projections.currentHouse()) };
+    }
   }),
   query({
     name: 'yield-history',

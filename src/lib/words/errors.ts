@@ -146,7 +146,10 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'record.body-invalid': ({ field, seen }) =>
     `That change would not make a whole entry: ${field ?? ''} ${seen ?? ''}`.trim(),
   'record.not-found': ({ seen }, field) => `${field} ${seen ?? ''} is not on record.`,
-  'record.not-amendable': ({ seen }) => `An entry of kind ${seen} cannot be amended.`,
+  'record.not-amendable': ({ seen, batch }) =>
+    batch
+      ? 'A batch weighs what its parents gave: weigh it again instead.'
+      : `An entry of kind ${seen} cannot be amended.`,
   'record.widens-without-owner': ({ seen }) =>
     `This would open a window wider than the record did (${seen}). Tick that you own it; your name and reason stay on it.`,
   'record.not-allowed-now': ({ seen, route }) =>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
-  import LevelMark from '$lib/ui/marks/LevelMark.svelte';
+  import PieceTicks from '$lib/ui/controls/PieceTicks.svelte';
   import { LABEL_SIZE_WORDS } from '$lib/words/labels.ts';
   import type { PageProps } from './$types';
 
@@ -24,21 +24,13 @@
     {#if data.pieces.length === 0}
       <p class="soft">Nothing lies here to be labelled. <a class="link" href="/receive">Receive a lot</a></p>
     {/if}
-    <div class="pick">
-      {#each data.pieces as piece (piece.id)}
-        <label>
-          <input
-            type="checkbox"
-            name="piece"
-            value={piece.id}
-            checked={data.picked.includes(piece.id)}
-            onchange={() => form?.requestSubmit()}
-          />
-          <LevelMark state={piece.raw} size={20} />
-          <span>{piece.name}<br /><span class="soft">{piece.id}</span></span>
-        </label>
-      {/each}
-    </div>
+    <PieceTicks
+      pieces={data.pieces}
+      units={data.house.units}
+      name="piece"
+      bind:picked={() => data.picked, () => {}}
+      onchange={() => form?.requestSubmit()}
+    />
     <label class="size">
       Size
       <select name="size" value={data.size} onchange={() => form?.requestSubmit()}>
@@ -93,31 +85,6 @@
     gap: 1rem;
     align-items: start;
     margin-top: 0.6rem;
-  }
-  .pick {
-    display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
-    max-height: 55vh;
-    overflow-y: auto;
-    margin: 0.5rem 0;
-  }
-  .pick label {
-    display: flex;
-    gap: 0.5rem;
-    align-items: center;
-    min-height: 52px;
-    line-height: 1.2;
-    overflow-wrap: anywhere;
-  }
-  input[type='checkbox'] {
-    width: 26px;
-    height: 26px;
-    flex: none;
-    background-color: var(--surface);
-    border-color: var(--strong-line);
-  }
-  input[type='checkbox']:checked {
-    background-color: #1f5f7d;
   }
   .size {
     display: grid;

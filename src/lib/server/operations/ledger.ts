@@ -4,6 +4,7 @@ import { EVENT_KINDS, checkBody, type RecordEvent } from '../../core/record/even
 import { effectiveEvents } from '../../core/record/amend.ts';
 import { foldStrands, judge, type Lineage } from '../../core/rules/verdict.ts';
 import { combineAll, isWider, type RouteWindow } from '../../core/rules/window.ts';
+import { massText } from '../../core/measure/format.ts';
 import { businessDay } from '../../core/service/day.ts';
 import type { SensorReading } from '../store/readings.ts';
 import { draft } from '../store/record.ts';
@@ -55,6 +56,43 @@ function widened(context: OperationContext, amendment: RecordEvent): string[] {
   return [...routes];
 }
 
+/**
+ * The other side of a weight that left one piece for another: what left is what came, so both are amended together.
+ *
+ * @throws EmberError where a batch of several parents would weigh what no parent gave
+ */
+function otherSide(
+  { store }: OperationContext,
+  original: RecordEvent,
+  change: { readonly void: boolean; readonly patch: Record<string, unknown> }
+): { entry: RecordEvent; patch: Record<string, unknown> }[] {
+  const standing = (subject: string) => effectiveEvents(store.record.eventsOf(subject));
+  if (original.kind === 'piece.made') {
+    const mass = change.patch.mass as { si: number } | undefined;
+    if (!change.void && !mass) return [];
+    const { code, parents } = original.body;
+    if (!change.void && parents.length > 1) {
+      throw new EmberError('record.not-amendable', { field: 'patch', seen: original.kind, batch: true });
+    }
+    return parents.flatMap((parent) =>
+      standing(`piece:${parent}`)
+        .filter((event) => event.kind === 'piece.gave' && event.body.child === code)
+        .map((entry) => ({ entry, patch: change.void ? {} : { grams: mass!.si } }))
+    );
+  }
+  if (original.kind !== 'piece.gave') return [];
+  const grams = change.patch.grams as number | undefined;
+  if (!change.void && grams === undefined) return [];
+  return standing(`piece:${original.body.child}`).flatMap((entry) => {
+    if (entry.kind !== 'piece.made') return [];
+    if (entry.body.parents.length > 1) {
+      throw new EmberError('record.not-amendable', { field: 'patch', seen: original.kind, batch: true });
+    }
+    const mass = { si: grams ?? 0, unit: 'g', typed: massText(grams ?? 0) };
+    return [{ entry, patch: change.void ? {} : { grams, mass } }];
+  });
+}
+
 export const amendEntry = operation({
   name: 'amend-entry',
   place: '/ledger',
@@ -96,30 +134,33 @@ export const amendEntry = operation({
       const standing = effectiveEvents(store.record.eventsOf(original.subject)).find(({ seq }) => seq === original.seq);
       checkBody(original.kind, { ...((standing ?? original).body as object), ...input.patch });
     }
-    const body = {
-      amends: input.seq,
-      void: input.void,
-      happened: moved,
-      patch: input.patch,
-      reason: input.reason,
-      widens: [] as string[]
-    };
-    body.widens = widened(context, {
-      seq: Number.MAX_SAFE_INTEGER,
-      happened: context.now,
-      recorded: context.now,
-      actor: context.actor,
-      subject: original.subject,
-      kind: 'entry.amended',
-      body
+    const sides = [{ entry: original, patch: input.patch }, ...otherSide(context, original, input)];
+    const drafts = sides.map(({ entry, patch }) => {
+      const body = {
+        amends: entry.seq,
+        void: input.void,
+        // Where the time is moved, both ends of a weight move.
+        happened: moved,
+        patch,
+        reason: input.reason,
+        widens: [] as string[]
+      };
+      body.widens = widened(context, {
+        seq: Number.MAX_SAFE_INTEGER,
+        happened: context.now,
+        recorded: context.now,
+        actor: context.actor,
+        subject: entry.subject,
+        kind: 'entry.amended',
+        body
+      });
+      return draft('entry.amended', entry.subject, context.now, body);
     });
-    if (body.widens.length > 0 && !input.ownWidening) {
-      throw new EmberError('record.widens-without-owner', { field: 'ownWidening', seen: body.widens.join(', ') });
+    const widens = [...new Set(drafts.flatMap(({ body }) => (body as { widens: string[] }).widens))];
+    if (widens.length > 0 && !input.ownWidening) {
+      throw new EmberError('record.widens-without-owner', { field: 'ownWidening', seen: widens.join(', ') });
     }
-    return {
-      events: [draft('entry.amended', original.subject, context.now, body)],
-      result: { amends: input.seq, widens: body.widens }
-    };
+    return { events: drafts, result: { amends: input.seq, widens } };
   }
 });
 

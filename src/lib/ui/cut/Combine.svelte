@@ -2,7 +2,7 @@
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import { formatMass } from '$lib/ui/format.ts';
-  import LevelMark from '$lib/ui/marks/LevelMark.svelte';
+  import PieceTicks from '$lib/ui/controls/PieceTicks.svelte';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { WindowState } from '$lib/core/rules/window.ts';
   import { USE_WORDS } from '$lib/words/cuts.ts';
@@ -26,15 +26,7 @@
     Spoon meat and trim, for instance. The batch keeps every parent and is only as good as its worst. Live shellfish of
     several lots are never put together.
   </p>
-  <div class="pick">
-    {#each free as piece (piece.id)}
-      <label>
-        <input type="checkbox" value={piece.id} bind:group={picked} />
-        <LevelMark state={piece.raw} size={20} />
-        <span>{piece.name}<br /><span class="soft">{piece.id} · {formatMass(piece.grams, units)}</span></span>
-      </label>
-    {/each}
-  </div>
+  <PieceTicks pieces={free} {units} bind:picked />
   <OperationForm operation="combine-pieces" submit="Put them together" onDone={() => (picked = [])}>
     <input type="hidden" name="pieces" value={picked.join(',')} />
     <div class="row">
@@ -61,30 +53,6 @@
     cursor: pointer;
     font-weight: 700;
     min-height: 32px;
-  }
-  .pick {
-    display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
-    gap: 0.3rem;
-    margin: 0.6rem 0;
-  }
-  .pick label {
-    display: flex;
-    gap: 0.5rem;
-    align-items: center;
-    min-height: 52px;
-    line-height: 1.2;
-    overflow-wrap: anywhere;
-  }
-  input[type='checkbox'] {
-    width: 26px;
-    height: 26px;
-    flex: none;
-    background-color: var(--surface);
-    border-color: var(--strong-line);
-  }
-  input[type='checkbox']:checked {
-    background-color: #1f5f7d;
   }
   .row {
     display: grid;

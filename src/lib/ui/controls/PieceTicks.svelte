@@ -1,0 +1,61 @@
+<script lang="ts">
+  import { formatMass } from '$lib/ui/format.ts';
+  import LevelMark from '../marks/LevelMark.svelte';
+  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+  import type { WindowState } from '$lib/core/rules/window.ts';
+
+  /** Several pieces to tick, each with its raw window. Named, the ticks are fields of the form around them. */
+  let {
+    pieces,
+    units,
+    picked = $bindable([]),
+    name,
+    onchange
+  }: {
+    pieces: readonly { id: string; name: string; grams: number; raw: WindowState }[];
+    units: UnitPreferences;
+    picked?: string[];
+    name?: string;
+    onchange?: () => void;
+  } = $props();
+</script>
+
+<div class="ticks">
+  {#each pieces as piece (piece.id)}
+    <label>
+      <input type="checkbox" {name} value={piece.id} bind:group={picked} {onchange} />
+      <LevelMark state={piece.raw} size={20} />
+      <span>{piece.name}<br /><span class="soft">{piece.id} · {formatMass(piece.grams, units)}</span></span>
+    </label>
+  {/each}
+</div>
+
+<style>
+  .ticks {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
+    gap: 0.2rem;
+    max-height: 55vh;
+    overflow-y: auto;
+    margin: 0.5rem 0;
+  }
+  label {
+    display: flex;
+    gap: 0.5rem;
+    align-items: center;
+    min-height: 52px;
+    line-height: 1.2;
+    overflow-wrap: anywhere;
+  }
+  input {
+    width: 26px;
+    height: 26px;
+    flex: none;
+    background-color: var(--surface);
+    border-color: var(--strong-line);
+  }
+  input:checked {
+    /* The tick in it is white in both lights. */
+    background-color: #1f5f7d;
+  }
+</style>
