@@ -44,6 +44,13 @@ module.exports = {
       from: { path: '^src', pathNot: '^src/lib/server/store/' },
       to: { path: 'better-sqlite3' }
     },
+    {
+      name: 'devices-stand-alone',
+      comment: 'A simulated device shares the core with the house, and nothing else.',
+      severity: 'error',
+      from: { path: '^devices' },
+      to: { path: '^src', pathNot: '^src/lib/core' }
+    },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } }
   ],
   options: {

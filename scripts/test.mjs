@@ -30,7 +30,17 @@ await check(
   '--fail-on-warnings'
 );
 await check('types: tests', 'npx', 'tsc', '-p', 'tests/tsconfig.json');
-await check('layers', 'npx', 'depcruise', '--config', '.dependency-cruiser.cjs', '--output-type', 'err', 'src');
+await check(
+  'layers',
+  'npx',
+  'depcruise',
+  '--config',
+  '.dependency-cruiser.cjs',
+  '--output-type',
+  'err',
+  'src',
+  'devices'
+);
 await ensureBuilt();
 
 const reports = join(root, 'node_modules', '.cache', 'ember-tide', 'reports');

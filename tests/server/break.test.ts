@@ -231,6 +231,21 @@ describe('breaking down', () => {
         'time.out-of-order'
       );
     });
+    it('what is cut of a part, or put together of parts, lies out with them until the board is closed', () => {
+      const { piece } = onBoard();
+      const [first, second] = [take(piece, 'eye-back', '400 g'), take(piece, 'eye-belly', '300 g')];
+      later(3);
+      const { pieces } = house.done('split-piece', { piece: first, count: 2 }) as { pieces: string[] };
+      const { piece: batch } = house.done('combine-pieces', { pieces: [pieces[1], second], name: 'Mince' }) as {
+        piece: string;
+      };
+      later(5);
+      const out = (id: string) => pieceView(appOf(house), id).clocks.secondsOut;
+      expect([out(pieces[0]!), out(batch)]).to.deep.equal([600, 600]);
+      expect(house.done('close-board', { piece, remains: '2300 g' }).moved).to.have.members([pieces[0], batch]);
+      later(60);
+      expect([out(pieces[0]!), out(batch)]).to.deep.equal([600, 600]);
+    });
     it('time on the board is spent from the warm hours of each of its pieces', () => {
       const { lot, piece } = receive(BONITO);
       house.done('attach-evidence', { lot, type: 'chill-record', issuer: 'boat' });

@@ -18,6 +18,7 @@ import { pinsFor } from '../../core/rules/verdict.ts';
 import { partWord } from '../../words/cuts.ts';
 import { candidatesOfLot, speciesOfLot } from '../lot-species.ts';
 import { draft, type Draft } from '../store/record.ts';
+import type { Store } from '../store/store.ts';
 import { expectedYield } from '../yields.ts';
 import {
   choice,
@@ -250,6 +251,24 @@ export const putBack = operation({
   }
 });
 
+/** What came off a board, and of what came off it, and is still out of the cold beside it. */
+function lyingThere(store: Store, piece: string, board: number): PieceState[] {
+  const seen = new Set<string>();
+  const out: PieceState[] = [];
+  const walk = (id: string) => {
+    for (const child of store.projections.ties.childrenOf(id)) {
+      if (child.made === null || seen.has(child.id)) continue;
+      seen.add(child.id);
+      const { state } = store.projections.piece(child.id);
+      if (state.made.board !== board) continue;
+      if (!state.gone && !openBoard(state) && state.outs.at(-1)?.to === null) out.push(state);
+      walk(child.id);
+    }
+  };
+  walk(piece);
+  return out;
+}
+
 export const closeBoard = operation({
   name: 'close-board',
   place: '/break',
@@ -275,12 +294,7 @@ export const closeBoard = operation({
       throw new EmberError('record.not-balanced', { field: 'gapReason', unit: 'g', seen: open, max: tolerance });
     }
     const place = input.place || 'back in the cold';
-    const out = store.projections
-      .piece(state.id)
-      .children.map((id) => store.projections.piece(id).state)
-      .filter(
-        (child) => child.made.board === board.seq && !child.gone && !openBoard(child) && child.outs.at(-1)?.to === null
-      );
+    const out = lyingThere(store, state.id, board.seq);
     const last = out.reduce((latest, child) => Math.max(latest, child.made.at), board.at);
     if (at < last) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at ?? 'now' });
     return {

@@ -6,7 +6,7 @@ import { massText } from '../../core/measure/format.ts';
 import type { Typed } from '../../core/measure/parse.ts';
 import { FORMS, NO_CUT, REWEIGH_CAUSES, USES, WASTES } from '../../core/record/bodies.ts';
 import type { BodyOf } from '../../core/record/events.ts';
-import type { HouseState, PieceState } from '../../core/record/state.ts';
+import { openBoard, type HouseState, type PieceState } from '../../core/record/state.ts';
 import { speciesIn } from '../../core/fish/house-species.ts';
 import { businessDay } from '../../core/service/day.ts';
 import { MOST_STRANDS } from '../store/projections.ts';
@@ -86,6 +86,16 @@ export function checkMass(mass: Typed, there: number, least: number, sure: boole
 export const creditFor = (house: HouseState, use: Use, grade: string): number | null =>
   grade === 'by-product' ? (house.kitchen?.credits[use] ?? CREDITS[use] ?? null) : null;
 
+/**
+ * The board whose time out of the cold a piece is part of; null for one that is in the cold. What comes of such a piece is out
+ * with it, whoever cut it, until that board is closed or it is put in a cold place.
+ */
+export function boardOf(piece: PieceState): number | null {
+  const out = piece.outs.at(-1);
+  if (!out || out.to !== null) return null;
+  return openBoard(piece)?.seq ?? piece.made.board ?? out.seq;
+}
+
 /** The two entries with which a piece leaves another. */
 export function leaving(
   parent: PieceState,
@@ -93,7 +103,7 @@ export function leaving(
     Partial<BodyOf<'piece.made'>>,
   at: number
 ): Draft[] {
-  const body = { ...NO_CUT, ...made, parents: [parent.id], grams: made.mass.si };
+  const body = { ...NO_CUT, board: boardOf(parent), ...made, parents: [parent.id], grams: made.mass.si };
   return [
     draft('piece.gave', `piece:${parent.id}`, at, {
       child: body.code,
@@ -339,6 +349,7 @@ export const combinePieces = operation({
           mass: computedMass(sum),
           thicknessMm: null,
           use: input.use,
+          board: found.map(({ state }) => boardOf(state)).find((board) => board !== null) ?? null,
           // Its parents' cost comes with them: a batch is worth what went into it.
           grade,
           creditPerKg: null

@@ -11,6 +11,9 @@
   };
 
   let { pieces, chosen, empty }: { pieces: readonly PieceChoice[]; chosen: string | null; empty: string } = $props();
+  /** A row of hundreds is no row: the rest is found by name. */
+  const MOST = 80;
+  const shown = $derived(pieces.filter((piece, index) => index < MOST || piece.id === chosen));
 </script>
 
 {#if pieces.length === 0}
@@ -20,7 +23,7 @@
   </p>
 {:else}
   <div class="pick" role="group" aria-label="Piece on the bench">
-    {#each pieces as piece (piece.id)}
+    {#each shown as piece (piece.id)}
       <a
         href="{page.url.pathname}?piece={piece.id}"
         aria-current={piece.id === chosen ? 'true' : undefined}
@@ -34,6 +37,9 @@
         <span><b>{piece.name}</b><span class="soft">{piece.id}</span></span>
       </a>
     {/each}
+    {#if pieces.length > shown.length}
+      <p class="soft more">{pieces.length - shown.length} more: find them with <kbd>/</kbd></p>
+    {/if}
   </div>
 {/if}
 
@@ -64,6 +70,11 @@
     display: grid;
     line-height: 1.2;
     min-width: 0;
+  }
+  .more {
+    align-self: center;
+    flex: none;
+    padding: 0 0.8rem;
   }
   b {
     overflow: hidden;

@@ -18,10 +18,12 @@
     name?: string;
     onchange?: () => void;
   } = $props();
+  const MOST = 200;
+  const shown = $derived(pieces.filter(({ id }, index) => index < MOST || picked.includes(id)));
 </script>
 
 <div class="ticks">
-  {#each pieces as piece (piece.id)}
+  {#each shown as piece (piece.id)}
     <label>
       <input type="checkbox" {name} value={piece.id} bind:group={picked} {onchange} />
       <LevelMark state={piece.raw} size={20} />
@@ -29,6 +31,7 @@
     </label>
   {/each}
 </div>
+{#if pieces.length > shown.length}<p class="soft">{pieces.length - shown.length} more are not listed.</p>{/if}
 
 <style>
   .ticks {

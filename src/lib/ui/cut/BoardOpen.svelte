@@ -3,7 +3,8 @@
   import { goto } from '$app/navigation';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
-  import { formatMass } from '$lib/ui/format.ts';
+  import { OUT_OF_COLD_CELSIUS } from '$lib/core/rules/out-of-cold.ts';
+  import { formatMass, formatTemperature } from '$lib/ui/format.ts';
   import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { CHOICE_WORDS, MAP_WORDS, SCHOOL_WORDS, STEP_WORDS } from '$lib/words/cuts.ts';
@@ -86,7 +87,10 @@
       <Field name="mass" label="Weighed now" kind="quantity" units={massUnits(units)} optional />
       <Field name="core" label="Core now" kind="quantity" units={temperatureUnits(units)} optional />
     </div>
-    <p class="soft">From here its time out of the cold runs, taken as 15 °C until a probe says better.</p>
+    <p class="soft">
+      From here its time out of the cold runs, taken as {formatTemperature(OUT_OF_COLD_CELSIUS, units)} until a probe says
+      better.
+    </p>
   </OperationForm>
 </section>
 

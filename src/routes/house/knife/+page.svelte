@@ -1,6 +1,7 @@
 <script lang="ts">
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import Division from '$lib/ui/cut/Division.svelte';
   import Yields from '$lib/ui/charts/Yields.svelte';
   import { PLACE_KIND_WORDS, USE_WORDS } from '$lib/words/cuts.ts';
   import type { PageProps } from './$types';
@@ -122,6 +123,7 @@
   <div class="row wide">
     {#each data.templates as template (template.id)}
       <OperationForm operation="set-template" subject={template.id} submit="Set this division">
+        <Division parts={template.parts} />
         <Field name="name" label={template.own ? 'Name, the house’s own' : 'Name'} value={template.name} />
         <Field name="cuts" label="Cuts" kind="long" value={lines(template.parts)} />
       </OperationForm>

@@ -1,0 +1,33 @@
+<script lang="ts">
+  import type { CutTemplate } from '$lib/core/record/state.ts';
+  import { sideShape } from './shapes.ts';
+
+  /** A division of a side, drawn small; its cuts stand in words beside it. */
+  let { parts }: { parts: CutTemplate['parts'] } = $props();
+</script>
+
+<svg viewBox="30 60 590 180" aria-hidden="true">
+  {#each parts as part (part.id)}
+    {@const shape = sideShape(part)}
+    <path d={shape.d} />
+    {#if shape.at}<text x={shape.at[0]} y={shape.at[1]}>{part.name.slice(0, 18)}</text>{/if}
+  {/each}
+</svg>
+
+<style>
+  svg {
+    width: 100%;
+    height: auto;
+  }
+  path {
+    fill: var(--water-pale);
+    stroke: var(--ink);
+    stroke-width: 2;
+  }
+  text {
+    font-size: 22px;
+    font-weight: 600;
+    text-anchor: middle;
+    fill: var(--ink);
+  }
+</style>
