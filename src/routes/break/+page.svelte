@@ -109,7 +109,7 @@
     </div>
   {/if}
 {/if}
-<Combine pieces={data.pieces} {units} />
+{#if data.pieces.length > 1}<Combine pieces={data.pieces} {units} />{/if}
 
 <style>
   .title {

@@ -50,7 +50,7 @@
     overflow-x: auto;
     padding: 0.2rem 0.2rem 0.7rem;
   }
-  a {
+  .pick a {
     display: flex;
     align-items: center;
     gap: 0.5rem;
@@ -62,11 +62,11 @@
     border: 1px solid var(--line);
     border-radius: 3px;
   }
-  a[aria-current] {
+  .pick a[aria-current] {
     border: 2px solid var(--ink);
     background: var(--water-pale);
   }
-  a > span {
+  .pick a > span {
     display: grid;
     line-height: 1.2;
     min-width: 0;
