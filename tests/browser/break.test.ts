@@ -366,8 +366,9 @@ describe('breaking down at the bench', () => {
     const content = Buffer.from(
       await (await fetch(`${house.url}/labels/sheet.pdf?piece=${piece}&size=roll-100x50`)).arrayBuffer()
     );
-    const { data, width, height } = await drawPdf(browser, content);
-    expect(jsQR(Uint8ClampedArray.from(data), width, height)?.data).to.equal(`${house.url}/piece/${piece}`);
+    const { grey, width, height } = await drawPdf(browser, content);
+    const pixels = Uint8ClampedArray.from(grey.flatMap((level) => [level, level, level, 255]));
+    expect(jsQR(pixels, width, height)?.data).to.equal(`${house.url}/piece/${piece}`);
     await form(page, 'print-labels').locator('button[type="submit"]').click();
     await page.waitForSelector('text=Done, and in the ledger');
     expect(readFileSync(join(printed.path, '0001-labels-1.pdf')).subarray(0, 5).toString()).to.equal('%PDF-');
@@ -382,7 +383,7 @@ describe('breaking down at the bench', () => {
 });
 
 /** Draws the first page of a PDF in the browser, in a page of its own, as a reader would. */
-async function drawPdf(browser: Browser, content: Buffer): Promise<{ data: number[]; width: number; height: number }> {
+async function drawPdf(browser: Browser, content: Buffer): Promise<{ grey: number[]; width: number; height: number }> {
   const reader = readFileSync(join(import.meta.dirname, '..', '..', 'node_modules', 'unpdf', 'dist', 'pdfjs.mjs'));
   const server = createServer(({ url }, response) => {
     const answer =
@@ -401,14 +402,15 @@ async function drawPdf(browser: Browser, content: Buffer): Promise<{ data: numbe
       const { getDocument } = await import('/pdfjs.mjs');
       const bytes = new Uint8Array(await (await fetch('/sheet.pdf')).arrayBuffer());
       const first = await (await getDocument({ data: bytes }).promise).getPage(1);
-      const viewport = first.getViewport({ scale: 3 });
+      const viewport = first.getViewport({ scale: 2 });
       const canvas = document.createElement('canvas');
       [canvas.width, canvas.height] = [Math.ceil(viewport.width), Math.ceil(viewport.height)];
       const canvasContext = canvas.getContext('2d');
       await first.render({ canvas, canvasContext, viewport }).promise;
       const { data, width, height } = canvasContext.getImageData(0, 0, canvas.width, canvas.height);
-      return { data: [...data], width, height };
-    })()`)) as { data: number[]; width: number; height: number };
+      const grey = Array.from({ length: width * height }, (_, index) => data[index * 4]);
+      return { grey, width, height };
+    })()`)) as { grey: number[]; width: number; height: number };
   } finally {
     await page.close();
     server.close();
