@@ -9,16 +9,8 @@ import { identifyLot, inspectLot, ownException, withdrawException } from './insp
 import { importNote } from './note.ts';
 import { closeBoard, openBoardOperation, putBack, takePart, weighWaste } from './board.ts';
 import { setKitchen, setPlace, setTemplate } from './knife-books.ts';
-import {
-  combinePieces,
-  dividePiece,
-  movePiece,
-  readCold,
-  reweighPiece,
-  setDepth,
-  splitPiece,
-  trimPiece
-} from './pieces.ts';
+import { combinePieces } from './batch.ts';
+import { dividePiece, movePiece, readCold, reweighPiece, setDepth, splitPiece, trimPiece } from './pieces.ts';
 import { printLabels } from './labels.ts';
 import { closeDelivery, openDelivery, receiveLot } from './receive.ts';
 import { discardPiece, readHold, servePiece, startHold } from './serve.ts';
