@@ -315,6 +315,7 @@ describe('breaking down', () => {
       expect(batch.piece).to.include({ grams: 500 });
       expect(batch.lots).to.deep.equal([good.lot, bad.lot].sort());
       expect(batch.ancestors).to.have.members([good.piece, bad.piece]);
+      expect(batch.kinds).to.deep.equal(['Arctic char']);
       expect(batch.verdict.windows.find(({ route }) => route === 'raw')!.state).to.equal('not-cleared');
       // A paper for the other lot reaches the batch, which belongs to both.
       house.done('attach-evidence', { lot: bad.lot, ...FEED });

@@ -78,6 +78,17 @@ export function pieceView(app: App, pieceId: string, at?: number, knownAt?: numb
     children: found.children,
     ancestors: [...once.keys()].filter((id) => id !== pieceId && !id.startsWith('lot ')),
     lots: found.lots,
+    /** Kinds in it, a lot after the other, each once; what may be several says so. */
+    kinds: [
+      ...new Set(
+        found.lots.map(
+          (id) =>
+            candidatesOfLot(store.projections.lot(id), house)
+              .map(({ name }) => name)
+              .join(' or ') || 'unidentified'
+        )
+      )
+    ],
     onBoard: openBoard(found.state) !== null,
     lotVersion: store.record.versionOf(`lot:${found.lot.id}`),
     verdict: judged,

@@ -31,10 +31,12 @@
     <h1>{piece.made.name}</h1>
     <p class="soft">
       {piece.id} ·
-      {#if view.species}{view.species.name} (<i>{view.species.scientific[0]}</i>){:else}not identified{/if} · {lot.source}{lot.farmSystem
-        ? `, ${lot.farmSystem.replaceAll('-', ' ')}`
-        : ''}
-      · from {lot.supplier} ·
+      {#if view.lots.length > 1}a batch of {view.kinds.join(' and ')}{:else if view.species}{view.species.name} (<i
+          >{view.species.scientific[0]}</i
+        >){:else}not identified{/if} ·
+      {#if view.lots.length === 1}
+        {lot.source}{lot.farmSystem ? `, ${lot.farmSystem.replaceAll('-', ' ')}` : ''} · from {lot.supplier} ·
+      {/if}
       {#each view.lots as id (id)}<a class="link" href="/lot/{id}">lot {id}</a>&nbsp;{/each}
       {#if piece.place?.place}· {piece.place.place}{/if}
     </p>
@@ -43,8 +45,12 @@
     {/if}
     {#if view.ancestors.length > 0 || view.children.length > 0}
       <p class="soft">
-        {#each view.ancestors as id (id)}<a class="link" href="/piece/{id}">{id}</a> ›
-        {/each}<b>{piece.id}</b>
+        {#if piece.made.parents.length > 1}Put together of {#each piece.made.parents as id (id)}<a
+              class="link"
+              href="/piece/{id}">{id}</a
+            >&nbsp;
+          {/each}›{:else}{#each view.ancestors as id (id)}<a class="link" href="/piece/{id}">{id}</a> ›
+          {/each}{/if} <b>{piece.id}</b>
         {#if view.children.length > 0}› {#each view.children as id (id)}<a class="link" href="/piece/{id}">{id}</a
             >&nbsp;
           {/each}{/if}
