@@ -65,7 +65,9 @@ describe('every place of the demo house', () => {
           await watched.page.context().addCookies([{ name: 'ember-theme', value: theme, url: house.url }]);
         });
         after(() => watched.close());
-        for (const path of paths) {
+        // Width and light do not depend on each other: every screen in both, the places of the rail in each pairing.
+        const all = (theme === 'light') === viewport.width > 1000;
+        for (const path of all ? paths : paths.slice(0, PLACES.length)) {
           it(path, async () => {
             const { page } = watched;
             await visit(page, house.url + path);
