@@ -139,7 +139,7 @@ export const amendEntry = operation({
       const body = {
         amends: entry.seq,
         void: input.void,
-        // Where the time is moved, both ends of a weight move.
+        // Where a weight is mended and the time with it, both ends move.
         happened: moved,
         patch,
         reason: input.reason,
