@@ -69,7 +69,9 @@ export async function ensureBuilt() {
   const files = [
     ...sourceFiles(join(root, 'src')),
     ...sourceFiles(join(root, 'static')),
-    ...['package-lock.json', 'svelte.config.js', 'vite.config.ts'].map((name) => join(root, name))
+    ...['package-lock.json', 'svelte.config.js', 'vite.config.ts', 'vite.workers.config.ts'].map((name) =>
+      join(root, name)
+    )
   ];
   const stamp = digest(
     files
@@ -79,8 +81,10 @@ export async function ensureBuilt() {
   );
   if (existsSync(join(root, 'build', 'handler.js')) && noted('build') === stamp) return;
   say('building (about half a minute).');
-  const code = await run('npx', ['vite', 'build', '--logLevel', 'warn']);
-  if (code !== 0) stop('the build failed; see above.');
+  for (const more of [[], ['--config', 'vite.workers.config.ts']]) {
+    const code = await run('npx', ['vite', 'build', '--logLevel', 'warn', ...more]);
+    if (code !== 0) stop('the build failed; see above.');
+  }
   note('build', stamp);
 }
 

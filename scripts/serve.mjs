@@ -3,6 +3,7 @@
  * known by, and on a signal closes streams and requests within SHUTDOWN_TIMEOUT seconds.
  */
 import { createServer } from 'node:http';
+import { fileURLToPath } from 'node:url';
 
 const host = process.env.HOST ?? '127.0.0.1';
 const port = Number(process.env.PORT ?? 4173);
@@ -11,8 +12,9 @@ const patience = Number(process.env.SHUTDOWN_TIMEOUT ?? 5) * 1000;
 // Without a fixed ORIGIN the protocol comes from this header, which only this file sets: a page reached by any of the
 // house's names over plain HTTP then agrees with itself.
 if (!process.env.ORIGIN) process.env.PROTOCOL_HEADER = 'x-forwarded-proto';
-// The largest anything may be; requests that carry no paper are held to less by the app.
-process.env.BODY_SIZE_LIMIT ??= '10700000';
+// The largest anything may be, a logger's file; everything else is held to less by the app.
+process.env.BODY_SIZE_LIMIT ??= '201000000';
+process.env.EMBER_TIDE_IMPORT_WORKER ??= fileURLToPath(new URL('../build/workers/import.js', import.meta.url));
 const { handler } = await import('../build/handler.js');
 
 const loopback = ['localhost', '127.0.0.1', '[::1]'];

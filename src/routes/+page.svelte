@@ -1,7 +1,8 @@
 <script lang="ts">
   import Tide from '$lib/ui/charts/Tide.svelte';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
-  import { moment, until } from '$lib/ui/format.ts';
+  import { formatTemperature, moment, until } from '$lib/ui/format.ts';
+  import { excursionTitle } from '$lib/words/cold.ts';
   import type { Task } from '$lib/core/service/hands.ts';
   import { taskWords } from '$lib/words/tasks.ts';
   import type { PageProps } from './$types';
@@ -11,13 +12,17 @@
   const now = $derived(houseNow());
   const name = $derived(Object.fromEntries(data.view.pieces.map((piece) => [piece.id, piece.name])));
   // What has a clock comes before what waits for a paper.
-  const soon = $derived(
-    data.view.tasks
-      .filter((task) => task.at < now + 18 * 3600_000)
-      .sort((a, b) => Number(a.code === 'paper-missing') - Number(b.code === 'paper-missing') || a.at - b.at)
+  const tasks = $derived(
+    [...data.view.tasks].sort(
+      (a, b) => Number(a.code === 'paper-missing') - Number(b.code === 'paper-missing') || a.at - b.at
+    )
   );
-  const later = $derived(data.view.tasks.length - soon.length);
+  const soon = $derived(tasks.filter((task) => task.at < now + 18 * 3600_000));
   const urgent = (task: Task) => task.code !== 'paper-missing' && task.at - now < 60 * 60_000;
+  let isWhole = $state(false);
+  const shownExcursions = $derived(isWhole ? data.view.excursions : data.view.excursions.slice(0, 3));
+  const shown = $derived(isWhole ? tasks : soon.slice(0, 9));
+  const hidden = $derived(tasks.length - shown.length + data.view.excursions.length - shownExcursions.length);
   // The chart does not need every second.
   const chartNow = $derived(Math.floor(now / 30_000) * 30_000);
 </script>
@@ -35,11 +40,29 @@
 {:else}
   <section aria-labelledby="hands">
     <h2 id="hands">Hands now</h2>
-    {#if soon.length === 0}
+    {#if soon.length === 0 && data.view.excursions.length === 0}
       <p class="soft">Nothing wants hands in the next hours.</p>
     {:else}
       <ol class="queue">
-        {#each soon.slice(0, 9) as task (task.code + task.piece)}
+        {#each shownExcursions as each (each.place + each.kind + each.from + each.cause)}
+          <li class="urgent" data-excursion={each.kind}>
+            <a href="/freeze/places">
+              <span class="when">{each.to === null ? 'lasts' : 'answer'}</span>
+              <span class="what">
+                <b>{excursionTitle(each)}</b>
+                <span class="soft"
+                  >{each.pieces > 0
+                    ? `${each.pieces} ${each.pieces === 1 ? 'piece' : 'pieces'} lay there`
+                    : 'nothing lay there'}{each.peak === null
+                    ? ''
+                    : `, up to ${formatTemperature(each.peak, data.house.units)}`}</span
+                >
+                <span class="soft">since {moment(each.from, now, zone)}</span>
+              </span>
+            </a>
+          </li>
+        {/each}
+        {#each shown as task (task.code + task.piece)}
           <li class:urgent={urgent(task)}>
             <a href="/piece/{task.piece}">
               <span class="when">{task.code === 'paper-missing' ? 'waits' : until(task.at, now)}</span>
@@ -55,8 +78,12 @@
           </li>
         {/each}
       </ol>
-      {#if soon.length > 9 || later > 0}
-        <p class="soft more">{soon.length > 9 ? `${soon.length - 9} more in the next hours, ` : ''}{later} later.</p>
+      {#if hidden > 0 || isWhole}
+        <p class="more">
+          <button type="button" aria-expanded={isWhole} onclick={() => (isWhole = !isWhole)}
+            >{isWhole ? 'Only what is near' : `Show ${hidden} more`}</button
+          >
+        </p>
       {/if}
     {/if}
   </section>
@@ -112,6 +139,14 @@
   }
   .more {
     margin-top: 0.4rem;
+  }
+  .more button {
+    min-height: 48px;
+    padding: 0 1rem;
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+    background: var(--surface);
+    font-weight: 600;
   }
   .gap {
     height: 1.3rem;

@@ -172,7 +172,7 @@ describe('one fish from the door to the plate', () => {
     await page.waitForURL('**/piece/HAL-*');
     const piece = page.url().split('/').at(-1)!;
     await at(`/freeze?piece=${piece}`);
-    await page.waitForSelector('text=Between');
+    await page.waitForSelector('section:has-text("When the core arrives") .figure');
     await page.fill('[name="air"]', '-20');
     await page.waitForSelector('text=This freezer cannot do it');
     await send(page, 'start-freeze', { place: 'Upright', air: '-30', startCore: '1' });

@@ -123,12 +123,15 @@ export const freezeStart = (hours: number, more: Partial<BodyOf<'freeze.started'
     startCore: celsius(2),
     cycle: 'us-168h',
     coreArrival: { low: 3600, likely: 7200, high: 4 * 3600 },
+    shape: 'slab',
+    coreSensor: '',
+    loadGrams: null,
     pins,
     ...more
   });
 export const freezeRead = (hours: number, reading: number, probe: 'core' | 'air' = 'core') =>
   event('freeze.read', hours, { reading: celsius(reading), probe });
-export const freezeEnd = (hours: number) => event('freeze.ended', hours, { note: '' });
+export const freezeEnd = (hours: number) => event('freeze.ended', hours, { note: '', place: '', release: null });
 export const readEvery = (from: number, to: number, step: number, reading: number) => {
   const out = [];
   for (let hours = from; hours < to; hours += step) out.push(freezeRead(hours, reading));

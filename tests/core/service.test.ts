@@ -196,6 +196,15 @@ describe('what needs hands', () => {
     expect(tasks.find(({ code }) => code === 'freeze-proof')!.at).to.equal(START + 171 * HOUR);
     expect(tasks.some(({ code }) => code === 'paper-missing')).to.equal(false);
   });
+  it('while a logger speaks nobody has to read the freezer; once it is silent somebody has', () => {
+    const of = { events: [freezeStart(1), freezeRead(3, -22)] };
+    const asked = (spoke: number) =>
+      handsQueue(projected(of, 8), START + 8 * HOUR, 7200, new Map([['Chest', START + spoke * HOUR]])).map(
+        ({ code }) => code
+      );
+    expect(asked(6)).to.not.include('freeze-reading');
+    expect(asked(5.9)).to.include('freeze-reading');
+  });
   it('a missing paper waits, a piece past all its windows wants a decision', () => {
     expect(queue({}, 1).map(({ code }) => code)).to.include('paper-missing');
     const old = queue({ lot: { species: 'yellowfin', source: 'wild' } }, 400);

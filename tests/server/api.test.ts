@@ -113,17 +113,21 @@ describe('the API', () => {
       'name-meanings': 'name=white tuna',
       'inspection-preview': 'lot=ARC-0309-1&level-eye=1',
       'freeze-preview': 'air=-30 C&thickness=30 mm&startCore=2 C&cycle=us-168h',
+      'thaw-preview': 'method=cold&medium=3 C&thickness=30 mm&startCore=-20 C',
+      'place-log': 'points=50',
       'cure-preview':
         'piece=ARC-0309-1-A&method=weighed&thickness=28 mm&faces=1&celsius=3 C&salt=2.5 %25&sugar=1 %25&hours=24 h&target=1 %25',
       'depth-preview': 'piece=ARC-0309-1-A&length=300 mm&t0=30 mm&t6=12 mm',
       'slice-preview': 'cut=straight&length=180 mm&height=30 mm&width=70 mm&thickness=6 mm'
     };
-    await house.done('open-delivery', { supplier: 'Kelda Bay Boats' });
+    house.done('open-delivery', { supplier: 'Kelda Bay Boats' });
+    house.done('set-place', { name: 'Drawer 1' });
     for (const { name, path, post } of QUERIES) {
       if (post) continue;
       const filled = path
         .replace('lots/{id}', 'lots/ARC-0309-1')
         .replace('deliveries/{id}', 'deliveries/DEL-0309-1')
+        .replace('places/{id}', 'places/drawer-1')
         .replace('{id}', 'ARC-0309-1-A')
         .replace('{sensor}', 'x')
         .replace('{day}', '2026-01-01');

@@ -121,7 +121,7 @@ describe('what the screens are given', () => {
     expect(tasks.map(({ code }) => code)).to.include.members([
       'tray-discard',
       'paper-missing',
-      'freeze-reading',
+      'thaw-due',
       'leftover-closed'
     ]);
   });

@@ -3,6 +3,7 @@ import { movableClock, systemClock, type Clock, type MovableClock } from './cloc
 import { readConfig, type Config } from './config.ts';
 import { seedDemo } from './demo/house.ts';
 import { openScale, type ScaleLink } from './devices/scale.ts';
+import { openImports, type Imports } from './import/jobs.ts';
 import { createExecutor, type Executor } from './operations/execute.ts';
 import { DATABASE_FILE } from './store/open.ts';
 import { openStore, type Store } from './store/store.ts';
@@ -15,6 +16,7 @@ export interface App {
   readonly movable: MovableClock | null;
   readonly executor: Executor;
   readonly scale: ScaleLink;
+  readonly imports: Imports;
   /** Why nothing can be written, if so. */
   readonly readOnly: boolean;
 }
@@ -35,15 +37,17 @@ export function openApp(env: Record<string, string | undefined>): App {
     store = openStore(file, { readonly: true });
   }
   if (config.mode === 'demo' && !readOnly && store.record.head().seq === 0) seedDemo(store, clock.now());
-  return {
+  const opened: App = {
     config,
     store,
     clock,
     movable,
     executor: createExecutor(store, clock),
     scale: openScale(config.scale),
+    imports: openImports(() => opened),
     readOnly
   };
+  return opened;
 }
 
 let app: App | null = null;
@@ -55,6 +59,7 @@ export function theApp(): App {
 }
 
 export function closeApp(): void {
+  app?.imports.close();
   app?.scale.close();
   app?.store.close();
   app = null;

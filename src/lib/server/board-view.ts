@@ -93,7 +93,12 @@ export function boardView(app: App, pieceId: string, asked: BoardAsked = {}) {
   const balance = shown && balanceOf(shown, shown.ended?.remains ?? 0);
   const input = shown?.plan.grams ?? state.grams;
   const uncut = board ? Math.max(0, balance!.open) : state.gone ? 0 : state.grams;
-  const inputs = foldStrands(store.projections.strands(pieceId), { house, at: now, knownAt: now });
+  const inputs = foldStrands(store.projections.strands(pieceId), {
+    house,
+    at: now,
+    knownAt: now,
+    logs: store.projections.logs.book(now, now)
+  });
   const usable = taken.filter(({ grade, onThisBoard }) => grade === 'prime' && onThisBoard);
   const usableGrams = usable.reduce((sum, { grams }) => sum + grams, 0);
   const usableCents = usable.reduce((sum, { cost }) => sum + (cost?.in ?? 0), 0);

@@ -86,6 +86,8 @@ export function doorVerdict(app: App, input: z.infer<typeof doorFields>) {
     },
     grams: 1000,
     freezes: [],
+    thaws: [],
+    stays: [],
     cures: [],
     slices: [],
     holds: [],

@@ -1,7 +1,8 @@
 import { iceDaysSpent } from '../core/fish/freshness.ts';
 import { rigorGuide, rigorStage } from '../core/fish/rigor.ts';
 import { effectiveEvents, wideningAmendments } from '../core/record/amend.ts';
-import { openBoard, type LotState } from '../core/record/state.ts';
+import { coverOf, loggedStays, staysOf } from '../core/rules/stays.ts';
+import { openBoard, type LotState, type PieceState } from '../core/record/state.ts';
 import { isOwnable } from '../core/rules/exceptions.ts';
 import { judgeRun } from '../core/rules/hazards/parasites.ts';
 import { profileById, profilesOf } from '../core/rules/profiles/index.ts';
@@ -21,7 +22,12 @@ const HOUR = 3600_000;
 function clocksOf(app: App, pieceId: string, at: number, known: number, reasons: Verdict['reasons']) {
   const { store } = app;
   const house = store.projections.house(Infinity, known);
-  const inputs = foldStrands(store.projections.strands(pieceId), { house, at, knownAt: known });
+  const inputs = foldStrands(store.projections.strands(pieceId), {
+    house,
+    at,
+    knownAt: known,
+    logs: store.projections.logs.book(at, known)
+  });
   const [{ lot, chain }] = inputs;
   const fresh = soonestClock(inputs);
   return {
@@ -37,8 +43,21 @@ function clocksOf(app: App, pieceId: string, at: number, known: number, reasons:
       : null,
     histamine: warmBudget(reasons),
     secondsOut: secondsOut(chain, at),
+    where: whereabouts(app, chain, at, known),
     rigor: rigorOf(lot, house.zone, at)
   };
+}
+
+/** Where it lay, newest first, and what the log of the place says of that time; an assumption where none does. */
+function whereabouts(app: App, chain: readonly PieceState[], at: number, known: number) {
+  const logs = app.store.projections.logs.book(at, known);
+  const spoken = loggedStays(chain, logs, at);
+  return staysOf(chain)
+    .map((stay) => {
+      const logged = spoken.find((each) => each.stay.seq === stay.seq && each.from === stay.from);
+      return { ...stay, log: logged ? coverOf(logged) : null };
+    })
+    .reverse();
 }
 
 function rigorOf({ received }: LotState, zone: string, at: number) {
@@ -67,8 +86,10 @@ export function pieceView(app: App, pieceId: string, at?: number, knownAt?: numb
   const events = [...once.values()].flat();
   const run = found.state.freezes.at(-1);
   const rules = profileById(house.profile, house.profiles);
-  const judged = verdict(strands, house, asked, known, profile);
+  const logs = store.projections.logs.book(asked, known);
+  const judged = verdict(strands, house, asked, known, profile, logs);
   const candidates = candidatesOfLot(found.lot, house);
+
   return {
     piece: found.state,
     lot: found.lot,
@@ -100,7 +121,7 @@ export function pieceView(app: App, pieceId: string, at?: number, knownAt?: numb
     ),
     notice: noticeOf(house),
     tagKeepDays: rules.shellfishTag.keepDays,
-    freeze: run ? { run, results: judgeRun({ profile: rules, house }, run) } : null,
+    freeze: run ? { run, results: judgeRun({ profile: rules, house, logs, at: asked }, run) } : null,
     history: effectiveEvents(events, known).reverse(),
     owned: [
       ...wideningAmendments(events).map(({ seq, actor, recorded, body }) => ({
@@ -144,7 +165,9 @@ export function compareView(app: App, pieceId: string) {
     piece: pieceId,
     at,
     profiles: profilesOf(house.profiles).map(({ id, name, version }) => {
-      const judged = judge(foldStrands(strands, { house, at, knownAt: at, profile: id }));
+      const judged = judge(
+        foldStrands(strands, { house, at, knownAt: at, profile: id, logs: store.projections.logs.book(at, at) })
+      );
       return {
         id,
         name,

@@ -7,7 +7,7 @@ import { FAO_AREAS } from '../core/fish/fao-areas.ts';
 import { speciesIndex } from '../core/fish/search.ts';
 import { SHEET_IDS, sheetIn } from '../core/inspect/sheets.ts';
 import { DIALS } from '../core/rules/profiles/house.ts';
-import { profileById, profilesOf } from '../core/rules/profiles/index.ts';
+import { profilesOf } from '../core/rules/profiles/index.ts';
 import { readInstant } from '../core/service/day.ts';
 import type { App } from './app.ts';
 import { boardView } from './board-view.ts';
@@ -25,7 +25,10 @@ import { freezePlan, forecastFreeze } from './operations/freeze.ts';
 import { curePlan, cureInputFor, cutFor, slicePlan } from './operations/knife.ts';
 import { instantReader } from './operations/operation.ts';
 import { compareView, pieceView } from './piece-view.ts';
-import { deliveryView, ledgerFilter, ledgerView, nowView } from './views.ts';
+import { excursionsIn } from './cold/excursions.ts';
+import { coldPlaces, freezeRunView, freezingRecord, placeLogFields, placeLogView } from './cold/views.ts';
+import { forecastThaw, thawPlan } from './operations/thaw.ts';
+import { deliveryView, ledgerFilter, ledgerView, nowView, presentOf } from './views.ts';
 
 /** One thing that can be asked. The same registry answers screens, the API and the OpenAPI document. */
 export interface Query<Schema extends z.ZodType = z.ZodType> {
@@ -39,10 +42,6 @@ export interface Query<Schema extends z.ZodType = z.ZodType> {
 }
 const query = <Schema extends z.ZodType>(definition: Query<Schema>): Query => definition as unknown as Query;
 const id = z.object({ id: z.string() });
-const rulesOf = (app: App) => {
-  const house = app.store.projections.currentHouse();
-  return profileById(house.profile, house.profiles);
-};
 
 export const QUERIES: readonly Query[] = [
   query({
@@ -196,7 +195,54 @@ export const QUERIES: readonly Query[] = [
     path: 'preview/freeze',
     summary: 'When the core would arrive in a freezer.',
     input: freezePlan,
-    run: (app, input) => forecastFreeze(rulesOf(app), input)
+    run: (app, input) => forecastFreeze(app.store, app.store.projections.currentHouse(), input)
+  }),
+  query({
+    name: 'thaw-preview',
+    path: 'preview/thaw',
+    summary: 'How long a thaw takes, and how warm its surface gets.',
+    input: thawPlan,
+    run(app, input) {
+      const lot = input.piece ? app.store.projections.piece(input.piece).lot : null;
+      return forecastThaw(app.store.projections.currentHouse(), lot, input);
+    }
+  }),
+  query({
+    name: 'cold-places',
+    path: 'places',
+    summary: 'The cold places: sensors, last readings, what lies in them, open excursions.',
+    input: z.object({}),
+    run: coldPlaces
+  }),
+  query({
+    name: 'place-log',
+    path: 'places/{id}/log',
+    summary: 'The log of a place in bins; no extreme of it is lost.',
+    input: placeLogFields,
+    run: placeLogView
+  }),
+  query({
+    name: 'excursions',
+    path: 'excursions',
+    summary: 'What the logs of the last weeks show and somebody has to answer.',
+    input: z.object({ open: z.coerce.boolean().default(true) }),
+    run: (app, { open }) => ({
+      excursions: excursionsIn(app.store, presentOf(app)).filter(({ closed }) => !open || closed === null)
+    })
+  }),
+  query({
+    name: 'freeze-run',
+    path: 'pieces/{id}/freeze',
+    summary: 'The last freezer run of a piece: log, forecast, and what it proves by either clock.',
+    input: id,
+    run: (app, input) => ({ freeze: freezeRunView(app, input.id) })
+  }),
+  query({
+    name: 'freezing-record',
+    path: 'pieces/{id}/freezing-record',
+    summary: 'The freezing record the rule book asks for, and until when it is kept.',
+    input: id,
+    run: (app, input) => freezingRecord(app, input.id)
   }),
   query({
     name: 'cure-preview',

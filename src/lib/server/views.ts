@@ -5,9 +5,22 @@ import { spentShare } from '../core/rules/piece-clock.ts';
 import { handsQueue } from '../core/service/hands.ts';
 import { readInstant } from '../core/service/day.ts';
 import type { App } from './app.ts';
+import { excursionsIn } from './cold/excursions.ts';
 
 /** The moment screens are about: the clock's, and never before the newest entry, however the clock is set. */
 export const presentOf = ({ clock, store }: App): number => Math.max(clock.now(), store.record.head().recorded);
+
+/** When the logger of each place last spoke. */
+function lastSpoken({ store }: App, now: number): Map<string, number> {
+  const { logs, currentHouse } = store.projections;
+  const book = logs.book(now, now);
+  return new Map(
+    Object.values(currentHouse().places).flatMap(({ name }) => {
+      const series = logs.sensorsAt(name).length > 0 ? book.place(name)?.series : undefined;
+      return series && series.length > 0 ? [[name, series.at[series.length - 1]!] as const] : [];
+    })
+  );
+}
 
 /** Everything still in the house, with its windows as change-points and what hands have to do. */
 export function nowView(app: App) {
@@ -18,7 +31,20 @@ export function nowView(app: App) {
   return {
     at: now,
     warnSeconds: warn,
-    tasks: handsQueue(live, now, warn),
+    tasks: handsQueue(live, now, warn, lastSpoken(app, now)),
+    excursions: excursionsIn(app.store, now)
+      .filter(({ closed }) => !closed)
+      .map(({ place, kind, from, to, peak, limit, cause, pieces, subject }) => ({
+        place,
+        kind,
+        from,
+        to,
+        peak,
+        limit,
+        cause,
+        pieces: pieces.length,
+        subject
+      })),
     pieces: live.map(({ state, lot, windows, missing, clock }) => ({
       id: state.id,
       name: state.made.name,
@@ -38,6 +64,12 @@ export function nowView(app: App) {
           from: run.at,
           to: run.ended?.at ?? null,
           label: run.plan.place
+        })),
+        ...state.thaws.map((run) => ({
+          kind: 'thaw' as const,
+          from: run.at,
+          to: run.ended?.at ?? run.at + (run.plan.forecast?.likely ?? 3600) * 1000,
+          label: 'Thaw'
         })),
         ...state.cures.map((run) => ({
           kind: 'cure' as const,

@@ -243,6 +243,7 @@ export const PLACE_KIND_WORDS: Record<string, string> = {
   box: 'box',
   fridge: 'fridge',
   freezer: 'freezer',
+  blast: 'blast cabinet',
   cabinet: 'ageing cabinet',
   display: 'display',
   bench: 'bench, not cold'

@@ -101,6 +101,11 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
     `Came in at ${text(seen, 'typed')}; the limit is ${degrees(seen.limitC)} (${text(seen, 'limitF')} °F).`,
   'temperature.held-warm': (seen) =>
     `Read at ${text(seen, 'typed')} in the cold, above ${degrees(seen.limitC)}, and no cold reading followed in 4 h.`,
+  'temperature.log-warm': (seen) =>
+    `The log of ${text(seen, 'place')} stood above ${degrees(seen.limitC)} for more than 4 h${seen.ongoing === true ? ', and still does' : ''}, and no cold core was read meanwhile.`,
+  'thaw.running': (seen) => `Thawing in ${text(seen, 'place')}: nobody has said that it is through.`,
+  'thaw.closed-pack': () =>
+    'Not cleared: thawed in the cold in its closed pack without oxygen, where botulinum may grow from 3.3 °C.',
   'histamine.no-chill-record': () =>
     'Not cleared: a histamine fish without a record that it was chilled aboard. Neither freezing nor cooking undoes histamine.',
   'histamine.within-budget': (seen) =>
@@ -139,6 +144,8 @@ const CHANGES: Record<string, string> = {
   'catch-date': 'The day of catch or harvest.',
   'chill-record': 'The boat’s chilling record.',
   'cold-reading-in-time': 'A reading at or below the limit within 4 h of the warm one.',
+  'discard-it': 'Discard it; only your authority can say otherwise.',
+  'end-the-thaw': 'Say that it is thawed: core and weight.',
   'cook-or-authority': 'Cook it, or ask your authority.',
   'core-reading-or-colder-freezer': 'A core reading at or below the threshold, or a colder freezer.',
   'freeze-or-statement': 'A freezing cycle here with its readings, or the supplier’s freezing statement.',
@@ -173,6 +180,8 @@ export function missingWord(code: string): string {
     'parasites.fluke-not-cleared': 'an answer on flukes',
     'parasites.freezer-too-warm': 'a colder freezer',
     'decision.hold-to-freeze': 'freezing record',
+    'thaw.running': 'the end of its thaw',
+    'thaw.closed-pack': 'an answer to a closed-pack thaw',
     'temperature.not-taken': 'core temperature',
     'temperature.arrived-warm': 'an answer to a warm delivery',
     'histamine.no-chill-record': 'chilling record',

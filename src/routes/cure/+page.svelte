@@ -356,8 +356,6 @@
     margin: 0.3rem 0 0.6rem;
   }
   details summary {
-    cursor: pointer;
-    min-height: 32px;
     margin-top: 0.4rem;
   }
   .caution {

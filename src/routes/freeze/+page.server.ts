@@ -1,6 +1,7 @@
 import { profileById } from '$lib/core/rules/profiles/index.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/choices.ts';
+import { freezeRunView } from '$lib/server/cold/views.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { pieceView } from '$lib/server/piece-view.ts';
 import type { PageServerLoad } from './$types';
@@ -12,12 +13,16 @@ export const load = (({ url }) => {
   const pieces = pieceChoices(app).sort((a, b) => Number(b.inFreezer) - Number(a.inFreezer));
   const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
   const known = pieces.some((piece) => piece.id === id);
-  const { profile, profiles } = app.store.projections.currentHouse();
+  const { profile, profiles, places, sensors } = app.store.projections.currentHouse();
+  const view = known && id ? pieceView(app, id) : null;
+  const running = view?.freeze && view.freeze.run.ended === null;
   return {
     pieces,
     chosen: known ? id : null,
-    view: known && id ? pieceView(app, id) : null,
+    view,
+    freeze: running ? freezeRunView(app, view.piece.id) : null,
     cycles: profileById(profile, profiles).parasites.cycles,
-    days: app.store.readings.days()
+    places: Object.values(places),
+    cores: Object.values(sensors).filter(({ probe }) => probe === 'core')
   };
 }) satisfies PageServerLoad;

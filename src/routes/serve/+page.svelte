@@ -232,11 +232,6 @@
     grid-template-columns: repeat(auto-fit, minmax(165px, 1fr));
     gap: 0.7rem;
   }
-  summary {
-    cursor: pointer;
-    font-weight: 700;
-    min-height: 32px;
-  }
   .caution {
     margin-top: 0.7rem;
   }

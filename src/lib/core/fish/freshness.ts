@@ -59,12 +59,14 @@ export interface SpoilageTrack {
   readonly assumedCelsius: number;
   /** Ascending in time; ms and °C. */
   readonly readings: readonly { readonly at: number; readonly celsius: number }[];
+  /** What logs of the places it lay in speak for, ascending and not overlapping; nothing where left out. */
+  readonly logged?: readonly Stretch[];
   /** Time in a freezer, when the clock stands still; ms, ascending, an open end as Infinity. */
   readonly pauses: readonly { readonly from: number; readonly to: number }[];
 }
 
 /** Beyond the model's 15 °C the same law is carried on: too fast rather than too slow. */
-const rateAt = (celsius: number, climate: Species['climate']) =>
+export const rateAt = (celsius: number, climate: Species['climate']) =>
   climate === 'tropical' ? Math.exp(0.12 * celsius) : (1 + 0.1 * celsius) ** 2;
 
 export interface Stretch {
@@ -76,7 +78,7 @@ export interface Stretch {
 
 /** Stretches of one rate, in order; the last one has no end. Whoever asks a track twice makes them once. */
 export function stretchesOf(track: SpoilageTrack): readonly Stretch[] {
-  const { from, climate, assumedCelsius, readings, pauses } = track;
+  const { from, climate, assumedCelsius, readings, pauses, logged = [] } = track;
   const assumed = rateAt(assumedCelsius, climate);
   const stands = READING_STANDS_SECONDS * 1000;
   const warm: Stretch[] = [];
@@ -90,19 +92,26 @@ export function stretchesOf(track: SpoilageTrack): readonly Stretch[] {
   let at = from;
   let next = 0;
   let pause = 0;
-  // Walks from edge to edge: of a warm reading, of a freezer; both lists are in order and do not overlap themselves.
+  let spoken = 0;
+  // Walks from edge to edge: of a warm reading, of a log, of a freezer; the lists are in order and do not overlap themselves.
   while (at < Infinity) {
     while (next < warm.length && warm[next]!.to <= at) next++;
     while (pause < pauses.length && pauses[pause]!.to <= at) pause++;
+    while (spoken < logged.length && logged[spoken]!.to <= at) spoken++;
+    const log = logged[spoken];
+    const inLog = log !== undefined && log.from <= at;
     const heat = warm[next];
     const cold = pauses[pause];
     const inHeat = heat !== undefined && heat.from <= at;
     const inCold = cold !== undefined && cold.from <= at;
     const to = Math.min(
       heat === undefined ? Infinity : inHeat ? heat.to : heat.from,
-      cold === undefined ? Infinity : inCold ? cold.to : cold.from
+      cold === undefined ? Infinity : inCold ? cold.to : cold.from,
+      log === undefined ? Infinity : inLog ? log.to : log.from
     );
-    out.push({ from: at, to, rate: inCold ? 0 : inHeat ? heat.rate : assumed });
+    // A log speaks for the air, also where it is colder than what is assumed; a probe that read warmer is believed before it.
+    const held = inLog ? log.rate : assumed;
+    out.push({ from: at, to, rate: inCold ? 0 : inHeat ? Math.max(heat.rate, held) : held });
     at = to;
   }
   return out;

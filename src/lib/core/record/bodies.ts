@@ -294,21 +294,75 @@ export const labelPrinted = z.object({ size: z.string(), printer: z.string(), jo
 export const pieceGave = z.object({ child: z.string(), grams: finite, part: z.string(), grade: z.enum(GRADES) });
 export const pieceGaveFrom1 = (body: unknown) => ({ part: '', grade: 'prime', ...(body as object) });
 
+const band = z.object({ low: finite, likely: finite, high: finite });
+export const AIR_CLASS_IDS = ['still', 'fan', 'blast', 'plate', 'bath'] as const;
+export const PACKING_IDS = ['bare', 'film', 'boxed'] as const;
+export const SHAPE_IDS = ['slab', 'cylinder', 'sphere'] as const;
 export const freezeStarted = z.object({
   place: z.string(),
   air: typedValue,
-  airClass: z.enum(['still', 'fan', 'blast']),
-  packing: z.enum(['bare', 'film', 'boxed']),
+  airClass: z.enum(AIR_CLASS_IDS),
+  packing: z.enum(PACKING_IDS),
   thickness: typedValue,
   startCore: typedValue,
   cycle: z.string(),
-  coreArrival: z.object({ low: finite, likely: finite, high: finite }).nullable(),
+  coreArrival: band.nullable(),
+  shape: z.enum(SHAPE_IDS),
+  /** The probe of a logger that stands in the core of this load; an empty text for none. */
+  coreSensor: z.string(),
+  /** Everything that went in together, g. */
+  loadGrams: finite.nullable(),
   pins
 });
+export const freezeStartedFrom1 = (body: unknown) => ({
+  shape: 'slab',
+  coreSensor: '',
+  loadGrams: null,
+  ...(body as object)
+});
 export const freezeRead = z.object({ reading: typedValue, probe: z.enum(['core', 'air']) });
-export const freezeEnded = z.object({ note: z.string() });
+/** The forecast made anew with the air as it was read: from here the slow bound is this one. */
+export const freezeReplanned = z.object({ air: typedValue, coreArrival: band.nullable(), cause: z.string(), pins });
+/** What the readings proved at the release, by the clock and the accuracy that counted then. */
+export const release = z.object({
+  cycle: z.string(),
+  clock: z.enum(['air', 'core']),
+  accuracy: z.enum(['plain', 'strict']),
+  satisfiedAt: finite.nullable(),
+  heldSeconds: finite,
+  gaps: z.number().int(),
+  excursions: z.number().int(),
+  /** Loggers it leaned on, and how many of their readings. */
+  sensors: z.array(z.object({ sensor: z.string(), readings: z.number().int() }))
+});
+export const freezeEnded = z.object({ note: z.string(), place: z.string(), release: release.nullable() });
+export const freezeEndedFrom1 = (body: unknown) => ({ place: '', release: null, ...(body as object) });
 
-const band = z.object({ low: finite, likely: finite, high: finite });
+export const THAW_METHOD_IDS = ['cold', 'water'] as const;
+/** Reduced-oxygen packed: no, or opened for the thaw, or left closed. */
+export const PACK_STATES = ['none', 'opened', 'closed'] as const;
+export const thawStarted = z.object({
+  method: z.enum(THAW_METHOD_IDS),
+  place: z.string(),
+  medium: typedValue,
+  packing: z.enum(PACKING_IDS),
+  shape: z.enum(SHAPE_IDS),
+  pack: z.enum(PACK_STATES),
+  thickness: typedValue,
+  startCore: typedValue,
+  forecast: band.nullable(),
+  /** By the forecast the surface is above the limit of ready-to-eat fish from then on, s after the start; null: never. */
+  surfaceWarmFrom: finite.nullable(),
+  grams: finite,
+  pins
+});
+/** What it spent above the cold-holding limit counts against the budget of warm hours, s. */
+export const thawEnded = z.object({
+  core: typedValue.nullable(),
+  warmSeconds: finite,
+  drip: finite.nullable(),
+  note: z.string()
+});
 export const cureStarted = z.object({
   method: z.enum(['cover', 'weighed']),
   grams: finite,
@@ -412,13 +466,81 @@ export const sheetSet = z.object({
   changes: z.record(z.string(), z.object({ weight: finite, texts: z.array(z.string()) })),
   reason: z.string()
 });
-export const PLACE_KINDS = ['drawer', 'rack', 'box', 'fridge', 'freezer', 'cabinet', 'display', 'bench'] as const;
+export const PLACE_KINDS = [
+  'drawer',
+  'rack',
+  'box',
+  'fridge',
+  'freezer',
+  'blast',
+  'cabinet',
+  'display',
+  'bench'
+] as const;
 export const placeSet = z.object({
   id: z.string(),
   name: z.string(),
   kind: z.enum(PLACE_KINDS),
   cold: z.boolean(),
+  setPoint: typedValue.nullable(),
+  airClass: z.enum(AIR_CLASS_IDS),
+  litres: finite.nullable(),
+  /** Heat its machine carries off, W. */
+  watts: finite.nullable(),
+  /** Air above this is an excursion; the profile's limit for its kind where the house names none. */
+  warnAbove: typedValue.nullable(),
+  /** How long a door or a defrost may lift it, min. */
+  graceMinutes: finite,
   withdrawn: z.boolean()
+});
+/** A place nobody said more of. */
+export const PLAIN_PLACE = {
+  setPoint: null,
+  airClass: 'still',
+  litres: null,
+  watts: null,
+  warnAbove: null,
+  graceMinutes: 30
+} as const;
+export const placeSetFrom1 = (body: unknown) => ({ ...PLAIN_PLACE, ...(body as object) });
+export const sensorSet = z.object({
+  id: z.string(),
+  name: z.string(),
+  /** Name of the place whose air it reads, or in which its probe stands; an empty text for none yet. */
+  place: z.string(),
+  probe: z.enum(['air', 'core']),
+  /** ± °C */
+  accuracy: finite,
+  calibratedOn: z.string().nullable(),
+  withdrawn: z.boolean()
+});
+/** A logger that may send readings: its key is kept as a hash alone. */
+export const deviceKeyed = z.object({ id: z.string(), name: z.string(), keyHash: z.string() });
+export const deviceRevoked = z.object({ id: z.string(), reason: z.string() });
+/** The air of a place, read off its thermometer and written down. */
+export const placeRead = z.object({ place: z.string(), reading: typedValue });
+export const EXCURSION_KINDS = ['warm', 'silent', 'hold', 'quarantine'] as const;
+export const CORRECTIVE = [
+  'moved',
+  'core-checked',
+  'discarded',
+  'hold-restarted',
+  'door-closed',
+  'defrost',
+  'sensor-mended',
+  'machine-mended',
+  'cooked',
+  'other'
+] as const;
+export const excursionClosed = z.object({
+  place: z.string(),
+  kind: z.enum(EXCURSION_KINDS),
+  from: finite,
+  to: finite.nullable(),
+  peak: finite.nullable(),
+  pieces: z.array(z.string()),
+  action: z.enum(CORRECTIVE),
+  note: z.string()
 });
 /** One cut of a side: along its length from the head end, and which band of its height. Shares, 0 to 1. */
 export const templatePart = z.object({
@@ -455,13 +577,76 @@ export const daySigned = z.object({
 });
 export const backupMade = z.object({ headSeq: z.number().int(), headHash: z.string(), file: z.string() });
 export const clockBehind = z.object({ behindSeconds: finite });
+export const READING_SOURCES = ['hand', 'import', 'live'] as const;
 export const readingsStored = z.object({
   sensor: z.string(),
   day: z.string(),
   count: z.number().int(),
   minCelsius: finite,
   maxCelsius: finite,
-  contentHash: z.string()
+  contentHash: z.string(),
+  /** First and last reading, ms; null in entries of the first version. */
+  from: finite.nullable(),
+  to: finite.nullable(),
+  source: z.enum(READING_SOURCES),
+  /** File or device they came from. */
+  origin: z.string(),
+  /** Added to the times as they came: how far the device's clock was behind, s. */
+  clockOffsetSeconds: finite
+});
+export const readingsStoredFrom1 = (body: unknown) => ({
+  from: null,
+  to: null,
+  source: 'hand',
+  origin: '',
+  clockOffsetSeconds: 0,
+  ...(body as object)
+});
+/** Readings that came and are not believed: kept apart, counted, and named. */
+export const readingsQuarantined = z.object({
+  sensor: z.string(),
+  place: z.string(),
+  cause: z.string(),
+  count: z.number().int(),
+  source: z.enum(READING_SOURCES),
+  origin: z.string(),
+  /** As they came, a few of them. */
+  examples: z.array(z.string())
+});
+/** What a logger's file brought, and how its columns were read. */
+export const logImported = z.object({
+  file: z.string(),
+  bytes: finite,
+  contentHash: z.string(),
+  mapping: z.object({
+    delimiter: z.string(),
+    skip: z.number().int(),
+    time: z.number().int(),
+    day: z.number().int().nullable(),
+    order: z.string(),
+    zone: z.string(),
+    decimal: z.enum(['.', ',']),
+    values: z.array(z.object({ column: z.number().int(), sensor: z.string(), unit: z.enum(['C', 'F']) })),
+    clockOffsetSeconds: finite
+  }),
+  rows: z.number().int(),
+  sensors: z.array(
+    z.object({
+      sensor: z.string(),
+      taken: z.number().int(),
+      duplicates: z.number().int(),
+      conflicts: z.number().int(),
+      from: finite.nullable(),
+      to: finite.nullable(),
+      gaps: z.number().int()
+    })
+  ),
+  counts: z.record(z.string(), z.number().int()),
+  troubles: z.array(z.object({ row: z.number().int(), code: z.string(), seen: z.string() })),
+  unsorted: z.number().int(),
+  repeatedHour: z.number().int(),
+  /** Stopped by a person before all of it was kept. */
+  stopped: z.boolean()
 });
 
 export const amended = z.object({

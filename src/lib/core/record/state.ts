@@ -26,7 +26,20 @@ export type FreezeReading = Reading & { readonly probe: 'core' | 'air' };
 export interface FreezeRun extends Stamped {
   readonly plan: BodyOf<'freeze.started'>;
   readonly readings: readonly FreezeReading[];
-  readonly ended: Stamped | null;
+  /** The forecast as it was last made anew; null where it stands as it was planned. */
+  readonly replan: (Stamped & BodyOf<'freeze.replanned'>) | null;
+  readonly ended: (Stamped & BodyOf<'freeze.ended'>) | null;
+}
+export interface ThawRun extends Stamped {
+  readonly plan: BodyOf<'thaw.started'>;
+  readonly ended: (Stamped & BodyOf<'thaw.ended'>) | null;
+}
+/** Where a piece lay, from when to when; ms. */
+export interface Stay {
+  readonly seq: number;
+  readonly place: string;
+  readonly from: number;
+  readonly to: number | null;
 }
 export interface CureRun extends Stamped {
   readonly plan: BodyOf<'cure.started'>;
@@ -91,6 +104,8 @@ export interface PieceState {
   /** Grams of it still here: made, less what it gave, was served or discarded. */
   readonly grams: number;
   readonly freezes: readonly FreezeRun[];
+  readonly thaws: readonly ThawRun[];
+  readonly stays: readonly Stay[];
   readonly cures: readonly CureRun[];
   readonly slices: readonly SliceRun[];
   readonly holds: readonly Hold[];
@@ -181,6 +196,8 @@ export const NOTHING_LEFT_GRAMS = 0.5;
  */
 export function foldPiece(id: string, events: readonly RecordEvent[], options: FoldOptions = {}): PieceState | null {
   const freezes: (Omit<FreezeRun, 'readings'> & { readings: FreezeReading[] })[] = [];
+  const thaws: ThawRun[] = [];
+  const stays: Stay[] = [];
   const cures: CureRun[] = [];
   const slices: SliceRun[] = [];
   const holds: (Omit<Hold, 'readings'> & { readings: Reading[] })[] = [];
@@ -225,6 +242,14 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
     const last = outs.at(-1);
     if (last && last.to === null) outs[outs.length - 1] = { ...last, to: event.happened, core, backSeq: event.seq };
   };
+  const liesIn = (event: RecordEvent, name: string) => {
+    leavesPlace(event);
+    if (name !== '') stays.push({ seq: event.seq, place: name, from: event.happened, to: null });
+  };
+  const leavesPlace = (event: RecordEvent) => {
+    const last = stays.at(-1);
+    if (last && last.to === null) stays[stays.length - 1] = { ...last, to: event.happened };
+  };
   for (const event of chosen(events, options)) {
     switch (event.kind) {
       case 'piece.made':
@@ -254,6 +279,7 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
           ended: null
         });
         goesOut(event);
+        leavesPlace(event);
         break;
       case 'board.closed': {
         const board = onBoard();
@@ -267,6 +293,7 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
         place = { ...stamp(event), ...event.body };
         if (event.body.cold) comesBack(event, event.body.core);
         else goesOut(event);
+        liesIn(event, event.body.place);
         break;
       case 'piece.reweighed':
         grams = event.body.mass.si;
@@ -275,15 +302,31 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
         depth = { ...stamp(event), ...event.body };
         break;
       case 'freeze.started':
-        freezes.push({ ...stamp(event), plan: event.body, readings: [], ended: null });
+        freezes.push({ ...stamp(event), plan: event.body, readings: [], replan: null, ended: null });
         comesBack(event, event.body.startCore);
+        liesIn(event, event.body.place);
         break;
+      case 'freeze.replanned': {
+        const run = freezes.at(-1);
+        if (run) freezes[freezes.length - 1] = { ...run, replan: { ...stamp(event), ...event.body } };
+        break;
+      }
       case 'freeze.read':
         freezes.at(-1)?.readings.push({ ...asReading(event, event.body.reading), probe: event.body.probe });
         break;
       case 'freeze.ended': {
         const run = freezes.at(-1);
-        if (run) freezes[freezes.length - 1] = { ...run, ended: stamp(event) };
+        if (run) freezes[freezes.length - 1] = { ...run, ended: { ...stamp(event), ...event.body } };
+        liesIn(event, event.body.place);
+        break;
+      }
+      case 'thaw.started':
+        thaws.push({ ...stamp(event), plan: event.body, ended: null });
+        liesIn(event, event.body.place);
+        break;
+      case 'thaw.ended': {
+        const run = thaws.at(-1);
+        if (run) thaws[thaws.length - 1] = { ...run, ended: { ...stamp(event), ...event.body } };
         break;
       }
       case 'cure.started':
@@ -306,6 +349,7 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
         holds.push({ ...stamp(event), plan: event.body, readings: [] });
         // From here the tray's own clock runs, and counts every minute.
         comesBack(event, event.body.startCore);
+        leavesPlace(event);
         break;
       case 'hold.read':
         holds.at(-1)?.readings.push(asReading(event, event.body.reading));
@@ -332,11 +376,14 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
     }
   }
   if (!made) return null;
+  if (gone && stays.at(-1)?.to === null) stays[stays.length - 1] = { ...stays.at(-1)!, to: leftAt(gone) };
   return {
     id,
     made,
     grams: Math.max(0, grams),
     freezes,
+    thaws,
+    stays,
     cures,
     slices,
     holds,
@@ -352,6 +399,8 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
   };
 }
 
+const leftAt = (gone: { readonly stamp: Stamped } | null) => gone?.stamp.at ?? null;
+
 /** The board a piece lies on now; null where it lies on none. */
 export const openBoard = (piece: Pick<PieceState, 'boards'>): BoardRun | null => {
   const board = piece.boards.at(-1);
@@ -364,6 +413,13 @@ export interface KnifeBooks {
   readonly templates: Readonly<Record<string, CutTemplate>>;
   readonly kitchen: BodyOf<'kitchen.set'> | null;
 }
+/** What measures the cold: sensors, and the loggers that may send their readings. */
+export interface ColdBooks {
+  readonly sensors: Readonly<Record<string, Sensor>>;
+  readonly devices: Readonly<Record<string, Device>>;
+}
+export type Sensor = Omit<BodyOf<'sensor.set'>, 'withdrawn'>;
+export type Device = BodyOf<'device.keyed'> & { readonly revoked: (Stamped & { readonly reason: string }) | null };
 export type Place = Omit<BodyOf<'place.set'>, 'withdrawn'>;
 export type CutTemplate = Omit<BodyOf<'template.set'>, 'withdrawn'>;
 
@@ -376,7 +432,8 @@ export type HouseState = BodyOf<'house.set'> & {
   readonly sheets: Readonly<Record<string, HouseSheet>>;
   /** The raw-food notice in the house's words; null for the shipped text. */
   readonly notice: (Stamped & { readonly text: string }) | null;
-} & KnifeBooks;
+} & KnifeBooks &
+  ColdBooks;
 
 /** A house before anybody has set anything. Zone UTC on purpose: a wrong guess would move every day mark. */
 export const NEW_HOUSE: HouseState = {
@@ -400,6 +457,8 @@ export const NEW_HOUSE: HouseState = {
   places: {},
   templates: {},
   kitchen: null,
+  sensors: {},
+  devices: {},
   lastSeq: 0
 };
 
@@ -431,6 +490,16 @@ export function foldHouse(events: readonly RecordEvent[], options: FoldOptions =
     } else if (event.kind === 'template.set') {
       const { withdrawn, ...own } = event.body;
       house = { ...house, templates: put(house.templates, own, withdrawn) };
+    } else if (event.kind === 'sensor.set') {
+      const { withdrawn, ...own } = event.body;
+      house = { ...house, sensors: put(house.sensors, own, withdrawn) };
+    } else if (event.kind === 'device.keyed') {
+      house = { ...house, devices: { ...house.devices, [event.body.id]: { ...event.body, revoked: null } } };
+    } else if (event.kind === 'device.revoked') {
+      const known = house.devices[event.body.id];
+      if (!known) continue;
+      const revoked = { ...stamp(event), reason: event.body.reason };
+      house = { ...house, devices: { ...house.devices, [known.id]: { ...known, revoked } } };
     } else if (event.kind === 'kitchen.set') {
       house = { ...house, kitchen: event.body };
     } else continue;

@@ -1,6 +1,8 @@
 import type { Species } from '../fish/species.ts';
-import type { HouseState, LotState, PieceState, Reading } from '../record/state.ts';
+import type { HouseState, LotState, PieceState, Place, Reading, Stay } from '../record/state.ts';
+import type { LogBook } from '../log/holding.ts';
 import type { Cited, RuleProfile } from './profile.ts';
+import { staysOf, type LoggedStay } from './stays.ts';
 import { RAW_ROUTES, ROUTES, type Effect, type Reason, type Route } from './window.ts';
 
 /** Everything a verdict may look at. */
@@ -17,6 +19,9 @@ export interface JudgeContext {
   readonly readings: readonly Reading[];
   /** The warmest of them, °C; -Infinity for none. What it does not reach need not be looked for. */
   readonly warmest: number;
+  readonly logs: LogBook;
+  /** Where the chain lay in places that a sensor speaks of. */
+  readonly stays: readonly LoggedStay[];
   /** Asked for guests who are highly susceptible. */
   readonly susceptible: boolean;
 }
@@ -79,19 +84,33 @@ export const wasFrozenBefore = (context: JudgeContext): boolean =>
   context.lot.received.frozen ||
   (context.lot.received.previouslyFrozen === 'yes' && papers(context, 'freezing-statement').valid.length > 0);
 
+const FREEZERS: readonly Place['kind'][] = ['freezer', 'blast'];
+const isFreezer = (context: JudgeContext, name: string) =>
+  Object.values(context.house.places).some((place) => place.name === name && FREEZERS.includes(place.kind));
+
+/** Fish that came frozen and lies in a freezer has not been opened: its stays there, ms. None once a thaw has begun. */
+function frozenStays(context: JudgeContext): Stay[] {
+  if (!context.lot.received.frozen) return [];
+  const thawed = context.chain.flatMap((piece) => piece.thaws)[0]?.at ?? Infinity;
+  return staysOf(context.chain)
+    .filter(({ place, from }) => from < thawed && isFreezer(context, place))
+    .map((stay) => ({ ...stay, to: stay.to ?? (thawed < Infinity ? thawed : null) }));
+}
+
 /** True while the piece lies in a freezer: its day clocks stand still until it comes out. */
 export function inFreezer(context: JudgeContext): boolean {
   const run = context.piece.freezes.at(-1);
-  return run !== undefined && run.ended === null;
+  if (run !== undefined && run.ended === null) return true;
+  return frozenStays(context).at(-1)?.to === null;
 }
 
 /** Seconds since `from` that the piece or its ancestors spent in a freezer, in runs that have ended. */
 export function frozenSeconds(context: JudgeContext, from: number): number {
   let total = 0;
-  for (const piece of context.chain) {
-    for (const run of piece.freezes) {
-      if (run.ended) total += Math.max(0, run.ended.at - Math.max(from, run.at)) / 1000;
-    }
-  }
+  const add = (start: number, end: number | null | undefined) => {
+    if (end) total += Math.max(0, end - Math.max(from, start)) / 1000;
+  };
+  for (const piece of context.chain) for (const run of piece.freezes) add(run.at, run.ended?.at);
+  for (const stay of frozenStays(context)) add(stay.from, stay.to);
   return total;
 }

@@ -11,10 +11,13 @@ import { houseWord } from './hazards/house-word.ts';
 import { parasites } from './hazards/parasites.ts';
 import { source } from './hazards/source.ts';
 import { arrival, histamine, holding, shellfish, timeControl } from './hazards/temperature.ts';
+import { thawing } from './hazards/thawing.ts';
 import { toxins } from './hazards/toxins.ts';
 import type { RuleProfile } from './profile.ts';
 import { profileById } from './profiles/index.ts';
 import { withTimeOut } from './out-of-cold.ts';
+import { loggedStays } from './stays.ts';
+import { NO_LOGS, type LogBook } from '../log/holding.ts';
 import { combineAll, stateAt, type Reason, type RouteWindow, type WindowState } from './window.ts';
 
 /** Every hazard that is judged, in the order a person would ask. */
@@ -30,6 +33,7 @@ export const HAZARDS: readonly Hazard[] = [
   dateMark,
   freshness,
   handling,
+  thawing,
   houseWord
 ];
 
@@ -69,6 +73,8 @@ export interface JudgeInput {
   readonly profile?: string;
   /** Judge for guests who are highly susceptible. */
   readonly susceptible?: boolean;
+  /** What sensors say; nothing where it is left out. */
+  readonly logs?: LogBook;
 }
 
 /** Readings of all pieces on the way, and the warmest. Recorded in order as a rule, so that sorting has nothing to do. */
@@ -94,11 +100,12 @@ function realReadings(chain: readonly PieceState[]): Pick<JudgeContext, 'reading
 
 /** The contexts a piece is judged in: one, or one for each species it may be. */
 export function contextsOf(input: JudgeInput): JudgeContext[] {
-  const { lot, chain, house, at, susceptible = false } = input;
+  const { lot, chain, house, at, susceptible = false, logs = NO_LOGS } = input;
   const piece = chain.at(-1);
   if (!piece) throw new EmberError('record.not-found', { field: 'piece' });
   const profile = profileById(input.profile ?? house.profile, house.profiles);
   const { readings, warmest } = readingsOf(chain, lot.received.core?.si ?? null);
+  const stays = loggedStays(chain, logs, at);
   return lot.species.map((id) => ({
     lot,
     chain,
@@ -109,6 +116,8 @@ export function contextsOf(input: JudgeInput): JudgeContext[] {
     at,
     readings,
     warmest,
+    logs,
+    stays,
     susceptible
   }));
 }
@@ -282,8 +291,9 @@ export function verdict(
   house: HouseState,
   at: number,
   knownAt: number,
-  profile?: string
+  profile?: string,
+  logs?: LogBook
 ): Verdict {
   const all = Array.isArray(strands) ? (strands as readonly Lineage[]) : [strands as Lineage];
-  return judge(foldStrands(all, { house, at, knownAt, profile }));
+  return judge(foldStrands(all, { house, at, knownAt, profile, logs }));
 }

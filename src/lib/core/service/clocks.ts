@@ -43,29 +43,39 @@ export interface LogPoint {
 }
 
 /**
- * Seconds a log spends above a limit, with the crossing computed exactly on the straight line between two readings.
+ * When a log stands above a limit, with the crossing computed exactly on the straight line between two readings.
+ *
+ * @param points ascending in time; ms and °C
+ * @returns ascending; ms
+ * @throws EmberError `time.out-of-order`
+ */
+export function pointsAbove(points: readonly LogPoint[], limitCelsius: number): { from: number; to: number }[] {
+  const out: { from: number; to: number }[] = [];
+  for (let index = 1; index < points.length; index++) {
+    const a = points[index - 1]!;
+    const b = points[index]!;
+    if (b.at < a.at) throw new EmberError('time.out-of-order', { field: 'readings', seen: b.at });
+    const aboveA = a.celsius > limitCelsius;
+    const aboveB = b.celsius > limitCelsius;
+    if (!aboveA && !aboveB) continue;
+    const crossing = a.at + ((limitCelsius - a.celsius) / (b.celsius - a.celsius)) * (b.at - a.at);
+    const [from, to] = aboveA && aboveB ? [a.at, b.at] : aboveA ? [a.at, crossing] : [crossing, b.at];
+    const last = out.at(-1);
+    if (last && last.to === from) last.to = to;
+    else out.push({ from, to });
+  }
+  return out;
+}
+
+/**
+ * Seconds a log spends above a limit.
  *
  * @param points ascending in time; ms and °C
  * @example
  * secondsAbove([{ at: 0, celsius: 0 }, { at: 3600000, celsius: 8 }], 4) // => 1800
  */
-export function secondsAbove(points: readonly LogPoint[], limitCelsius: number): number {
-  let total = 0;
-  for (let index = 1; index < points.length; index++) {
-    const a = points[index - 1]!;
-    const b = points[index]!;
-    if (b.at < a.at) throw new EmberError('time.out-of-order', { field: 'readings', seen: b.at });
-    const span = (b.at - a.at) / 1000;
-    const aboveA = a.celsius > limitCelsius;
-    const aboveB = b.celsius > limitCelsius;
-    if (aboveA && aboveB) total += span;
-    else if (aboveA !== aboveB) {
-      const share = (limitCelsius - a.celsius) / (b.celsius - a.celsius);
-      total += span * (aboveA ? share : 1 - share);
-    }
-  }
-  return total;
-}
+export const secondsAbove = (points: readonly LogPoint[], limitCelsius: number): number =>
+  pointsAbove(points, limitCelsius).reduce((sum, { from, to }) => sum + (to - from) / 1000, 0);
 
 /** How long a warm reading of a held piece may stand before the piece is lost for raw use, unless a cold one follows. */
 export const WARM_READING_GRACE_SECONDS = 4 * 3600;

@@ -1,3 +1,4 @@
+import { DEFAULT_LOGGED_GAP_SECONDS } from '../bench/freeze/compliance.ts';
 import { openBoard, type LotState, type PieceState } from '../record/state.ts';
 import type { PieceClock } from '../rules/piece-clock.ts';
 import { RAW_ROUTES, stateAt, type RouteWindow } from '../rules/window.ts';
@@ -12,7 +13,8 @@ export interface Task {
     | 'window-closes'
     | 'paper-missing'
     | 'leftover-closed'
-    | 'board-open';
+    | 'board-open'
+    | 'thaw-due';
   readonly at: number;
   readonly piece: string;
   readonly seen: Readonly<Record<string, string | number>>;
@@ -37,8 +39,14 @@ const BOARD_MINUTES = 20;
  *
  * @param now ms
  * @param warnSeconds the house's warning time
+ * @param spoken when the logger of a place last spoke, ms: while one does, nobody has to read it
  */
-export function handsQueue(pieces: readonly ProjectedPiece[], now: number, warnSeconds: number): Task[] {
+export function handsQueue(
+  pieces: readonly ProjectedPiece[],
+  now: number,
+  warnSeconds: number,
+  spoken: ReadonlyMap<string, number> = new Map()
+): Task[] {
   const tasks: Task[] = [];
   const asked = new Set<string>();
   for (const { state, lot, windows, missing } of pieces) {
@@ -53,20 +61,26 @@ export function handsQueue(pieces: readonly ProjectedPiece[], now: number, warnS
     const cure = state.cures.at(-1);
     if (cure && !cure.ended)
       tasks.push({ code: 'cure-due', at: cure.plan.dueAt, piece, seen: { method: cure.plan.method } });
+    const thaw = state.thaws.at(-1);
+    if (thaw && !thaw.ended) {
+      const due = thaw.at + (thaw.plan.forecast?.likely ?? 12 * 3600) * 1000;
+      tasks.push({ code: 'thaw-due', at: due, piece, seen: { place: thaw.plan.place } });
+    }
     const freeze = state.freezes.at(-1);
     if (freeze && !freeze.ended) {
       const raw = windows.find((window) => window.route === 'raw');
       const last = freeze.readings.at(-1)?.at ?? freeze.at;
+      const isLogged = now - (spoken.get(freeze.plan.place) ?? -Infinity) <= DEFAULT_LOGGED_GAP_SECONDS * 1000;
       if (raw?.proofDue)
         tasks.push({ code: 'freeze-proof', at: raw.proofDue, piece, seen: { place: freeze.plan.place } });
       // A hand-written log is read at least once a shift, well inside the gap any cycle allows.
-      if (!raw?.proofDue || raw.proofDue > now) {
+      if (!isLogged && (!raw?.proofDue || raw.proofDue > now)) {
         tasks.push({ code: 'freeze-reading', at: last + 8 * HOUR, piece, seen: { place: freeze.plan.place } });
       }
     }
     // One paper clears every piece of its lot: it is asked for once.
     const errand = `${lot.id} ${missing[0] ?? ''}`;
-    if (missing.length > 0 && !(freeze && !freeze.ended) && !asked.has(errand)) {
+    if (missing.length > 0 && !(freeze && !freeze.ended) && !(thaw && !thaw.ended) && !asked.has(errand)) {
       asked.add(errand);
       tasks.push({ code: 'paper-missing', at: state.made.at, piece, seen: { missing: missing[0] ?? '' } });
     }

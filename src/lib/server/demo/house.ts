@@ -3,6 +3,7 @@ import { businessDay, addDays, type HouseTime } from '../../core/service/day.ts'
 import { movableClock } from '../clock.ts';
 import { createExecutor } from '../operations/execute.ts';
 import { operationByName } from '../operations/registry.ts';
+import { coldLogs, coldPlacesOf } from './cold.ts';
 import { knifeWork } from './knife.ts';
 import { demoPaper, morning } from './morning.ts';
 import type { Store } from '../store/store.ts';
@@ -40,7 +41,8 @@ interface Step {
 export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
   const chance = seededChance(seed);
   const clock = movableClock(startedAt - 12 * 86_400_000, true);
-  const { execute } = createExecutor(store, clock);
+  const executor = createExecutor(store, clock);
+  const { execute } = executor;
   const house: HouseTime = { zone: DEMO_HOUSE.zone, dayEndsHour: DEMO_HOUSE.dayEndsHour };
   const daysAgo = (days: number) => addDays(businessDay(startedAt, house), -days);
   const grams = (about: number) => `${Math.round(about * chance.uniform(0.95, 1.05))} g`;
@@ -458,12 +460,15 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
   const tools = { step, receive, paper, daysAgo, grams, celsius, lots, pieces };
   morning(tools);
   knifeWork(tools);
+  coldPlacesOf(tools);
 
   for (const { hoursAgo, by, operation, input, then } of steps.sort((a, b) => b.hoursAgo - a.hoursAgo)) {
     clock.moveTo(startedAt - hoursAgo * 3600_000, true);
     const result = perform(by, operation, input());
     then?.(result);
   }
+  clock.moveTo(startedAt - 120_000, true);
+  coldLogs(store, executor, startedAt - 120_000, perform);
   clock.moveTo(startedAt - 60_000, true);
   perform('p3', 'sign-day', { note: 'counted and signed' });
 }

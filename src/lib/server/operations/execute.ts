@@ -4,6 +4,7 @@ import { sha256, storeTrouble } from '../store/open.ts';
 import { draft, type Draft } from '../store/record.ts';
 import type { Told } from '../store/projections.ts';
 import type { Store } from '../store/store.ts';
+import type { HouseState } from '../../core/record/state.ts';
 import type { Clock } from '../clock.ts';
 import { instantReader, type Operation } from './operation.ts';
 import { fieldTroubles, type FieldTrouble } from './trouble.ts';
@@ -119,6 +120,7 @@ export function createExecutor(store: Store, clock: Clock) {
           );
           const written = store.record.append([...clockNotice(now), ...outcome.events], actor ?? 'nobody', recorded);
           const subjects = new Set(written.map((event) => event.subject));
+          if (outcome.places) store.projections.reread(outcome.places, recorded);
           // Lots before pieces: a piece is judged by its lot.
           for (const each of [...subjects].sort()) {
             const told = written.filter(({ subject: of }) => of === each) as unknown as Told[];
@@ -148,8 +150,45 @@ export function createExecutor(store: Store, clock: Clock) {
     }
   }
 
+  /**
+   * Writes what no person did: readings that came, and what has to be said of them. One transaction, like everything else.
+   *
+   * @param work keeps what it has to and hands back the entries; places name where pieces are judged anew
+   */
+  function note<Result>(
+    actor: string,
+    work: (context: { store: Store; house: HouseState; now: number }) => {
+      readonly events: readonly Draft[];
+      readonly places: readonly string[];
+      readonly result: Result;
+    }
+  ): Result {
+    const changes: { seq: number; subject: string }[] = [];
+    try {
+      const result = store.db
+        .transaction(() => {
+          const now = Math.max(clock.now(), store.record.head().recorded);
+          const outcome = work({ store, house: store.projections.currentHouse(), now });
+          const written = store.record.append([...outcome.events], actor, now);
+          changes.push(...written.map(({ seq, subject }) => ({ seq, subject })));
+          store.projections.reread(outcome.places, now);
+          // A place has no number of its own to show: whoever looks at it is told by its name.
+          const { seq } = store.record.head();
+          changes.push(...outcome.places.map((place) => ({ seq, subject: `air:${place}` })));
+          return outcome.result;
+        })
+        .immediate();
+      if (changes.length > 0) for (const listener of listeners) listener(changes);
+      return result;
+    } catch (error) {
+      store.projections.forgetCached();
+      throw storeTrouble(error);
+    }
+  }
+
   return {
     execute,
+    note,
     /** Called after each commit with what it touched. Returns the way to stop. */
     onChange(listener: Listener): () => void {
       listeners.add(listener);

@@ -97,3 +97,12 @@ export const choice = <const Values extends readonly [string, ...string[]]>(valu
     .union([z.literal(''), z.enum(values)])
     .default('')
     .transform((value) => (value === '' ? fallback : (value as Values[number])));
+
+/** What an entry of a house book is found by: its name in plain letters. */
+export const bookId = (name: string): string =>
+  name
+    .toLowerCase()
+    .normalize('NFKD')
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+    .slice(0, 40) || 'unnamed';

@@ -1,44 +1,122 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { SOLID_CORE } from '../../core/bench/freeze/compliance.ts';
-import { coreArrival } from '../../core/bench/freeze/pham.ts';
-import type { RuleProfile } from '../../core/rules/profile.ts';
+import {
+  cycleChances,
+  forecast,
+  targetOf,
+  thicknessWithin,
+  type FreezerPlan
+} from '../../core/bench/freeze/forecast.ts';
+import { WATER_SHARE } from '../../core/bench/cure/parameters.ts';
+import { AIR_CLASS_IDS, PACKING_IDS, SHAPE_IDS } from '../../core/record/bodies.ts';
+import type { BodyOf } from '../../core/record/events.ts';
+import type { FreezeRun, HouseState, LotState, PieceState } from '../../core/record/state.ts';
+import { judgeRun } from '../../core/rules/hazards/parasites.ts';
+import type { FreezeCycle, RuleProfile } from '../../core/rules/profile.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
-import type { PieceState } from '../../core/record/state.ts';
-import { draft } from '../store/record.ts';
-import { TEMPERATURE, THICKNESS, neededText, pieceId, quantity, shortText, when } from './fields.ts';
+import { speciesIn } from '../../core/fish/house-species.ts';
+import { draft, type Draft } from '../store/record.ts';
+import type { Store } from '../store/store.ts';
+import { sealed } from './cold.ts';
+import { list, neededText, pieceId, quantity, shortText, TEMPERATURE, THICKNESS, when } from './fields.ts';
 import { handy } from './handy.ts';
 import { operation } from './operation.ts';
 
 const plan = {
   air: quantity('temperature', { min: -90, max: 0 }),
-  airClass: z.enum(['still', 'fan', 'blast']).default('still'),
-  packing: z.enum(['bare', 'film', 'boxed']).default('film'),
+  airClass: z.enum(AIR_CLASS_IDS).default('still'),
+  packing: z.enum(PACKING_IDS).default('film'),
+  shape: z.enum(SHAPE_IDS).default('slab'),
   thickness: quantity('length', THICKNESS),
   startCore: quantity('temperature', { min: -1, max: 30 }),
   cycle: neededText(30)
 };
-export const freezePlan = z.object(plan);
+export const freezePlan = z.object({
+  ...plan,
+  place: shortText(60),
+  piece: pieceId.optional(),
+  others: list(60)
+});
+type PlanInput = Omit<z.infer<typeof freezePlan>, 'piece' | 'others' | 'place'>;
 
-/** The forecast of a freezer run: when the core is at the temperature its cycle counts from. */
-export function forecastFreeze(profile: RuleProfile, input: z.infer<typeof freezePlan>) {
-  const cycle = profile.parasites.cycles.find(({ id }) => id === input.cycle);
-  if (!cycle) throw new EmberError('form.value-unknown', { field: 'cycle', seen: input.cycle });
-  const target = cycle.solidAt ? SOLID_CORE.c : cycle.hold.c;
-  const arrival = coreArrival({
+const rulesOf = (house: HouseState) => profileById(house.profile, house.profiles);
+
+/** Water of the flesh, by the fattiness of the species; the usual share where nobody knows the fish. */
+export const waterOf = (lot: LotState | null, house: HouseState): number | undefined =>
+  lot?.species.length === 1 ? WATER_SHARE[speciesIn(house.species, lot.species[0]!).fat] : undefined;
+
+/** What goes into a freezer, as the models take it. */
+export function freezerPlan(
+  house: HouseState,
+  input: PlanInput,
+  more: { place: string; loadGrams: number | null; water?: number }
+): FreezerPlan {
+  const place = Object.values(house.places).find(({ name }) => name === more.place);
+  return {
     thicknessMm: input.thickness.si,
+    shape: input.shape,
     startCelsius: input.startCore.si,
     airCelsius: input.air.si,
-    targetCelsius: target,
     airClass: input.airClass,
-    packing: input.packing
+    packing: input.packing,
+    loadGrams: more.loadGrams,
+    litres: place?.litres ?? null,
+    watts: place?.watts ?? null,
+    water: more.water
+  };
+}
+
+export function cycleOf(profile: RuleProfile, id: string): FreezeCycle {
+  const cycle = profile.parasites.cycles.find((each) => each.id === id);
+  if (!cycle) throw new EmberError('form.value-unknown', { field: 'cycle', seen: id });
+  return cycle;
+}
+
+/** The forecast of a freezer run: when the core is there, what every cycle would make of it, and what else could do it. */
+export function forecastFreeze(store: Store, house: HouseState, input: z.infer<typeof freezePlan>) {
+  const profile = rulesOf(house);
+  const cycle = cycleOf(profile, input.cycle);
+  const target = targetOf(cycle);
+  const found = [input.piece, ...input.others].flatMap((id) => (id ? [store.projections.piece(id)] : []));
+  const loadGrams = found.length > 0 ? found.reduce((sum, { state }) => sum + state.grams, 0) : null;
+  const going = freezerPlan(house, input, {
+    place: input.place,
+    loadGrams,
+    water: waterOf(found[0]?.lot ?? null, house)
   });
-  return { cycle, target, arrival };
+  const made = forecast(going, target);
+  const places = Object.values(house.places).filter(
+    ({ kind, setPoint, name }) => (kind === 'freezer' || kind === 'blast') && setPoint && name !== input.place
+  );
+  return {
+    cycle,
+    target,
+    arrival: made.arrival,
+    pham: made.pham,
+    simulated: made.simulated,
+    load: made.load,
+    points: thinned(made.run.points),
+    chances: cycleChances(going, profile.parasites.cycles),
+    /** Other freezers of the house, with what each cycle would make of the same load there. */
+    elsewhere: places.map((place) => {
+      const there = { ...going, airCelsius: place.setPoint!.si, airClass: place.airClass };
+      return { place: place.name, air: place.setPoint!.si, chances: cycleChances(there, profile.parasites.cycles) };
+    }),
+    /** What would do it in this one: thinner fish, for a core that arrives within a working day. */
+    thinner: thicknessWithin(going, target, 8 * 3600)
+  };
+}
+
+/** A curve for a chart: no more points than pixels. */
+export function thinned<Point>(points: readonly Point[], most = 160): Point[] {
+  if (points.length <= most) return [...points];
+  const step = (points.length - 1) / (most - 1);
+  return Array.from({ length: most }, (_, index) => points[Math.round(index * step)]!);
 }
 
 /** The freezer run a piece is in now. */
-function running(state: PieceState) {
+function running(state: PieceState): FreezeRun {
   const run = state.freezes.at(-1);
   if (!run || run.ended) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not in a freezer' });
   return run;
@@ -47,23 +125,43 @@ function running(state: PieceState) {
 export const startFreeze = operation({
   name: 'start-freeze',
   place: '/freeze',
-  summary: 'Put a piece in a freezer, with a forecast of when its core arrives.',
-  input: z.object({ piece: pieceId, place: neededText(60), ...plan, at: when }),
+  summary: 'Put pieces in a freezer together, with a forecast of when the core of the thickest arrives.',
+  input: z.object({
+    piece: pieceId,
+    others: list(60).describe('more pieces that go in with it'),
+    place: neededText(60),
+    coreSensor: shortText(60).describe('sensor whose probe stands in the core of this load'),
+    ...plan,
+    at: when
+  }),
   subject: (input) => `piece:${input.piece}`,
-  run({ store, house, instant }, { piece, at: text, ...input }) {
-    const { state } = handy(store, piece, { cure: 'either' });
+  run({ store, house, instant }, { piece, others, place: named, coreSensor, at: text, ...input }) {
+    const ids = [...new Set([piece, ...others])];
+    const found = ids.map((id) => handy(store, id, { cure: 'either' }));
     const at = instant(text, 'at');
-    if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
-    const { arrival } = forecastFreeze(profileById(house.profile, house.profiles), input);
+    const late = found.find(({ state }) => at < state.made.at);
+    if (late) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
+    const known = Object.values(house.places).find(({ name }) => name.toLowerCase() === named.toLowerCase());
+    const place = known?.name ?? named;
+    if (coreSensor !== '' && house.sensors[coreSensor]?.probe !== 'core') {
+      throw new EmberError('sensor.unknown', { field: 'coreSensor', seen: coreSensor });
+    }
+    const loadGrams = found.reduce((sum, { state }) => sum + state.grams, 0);
+    const profile = rulesOf(house);
+    const cycle = cycleOf(profile, input.cycle);
+    const water = waterOf(found[0]!.lot, house);
+    const { arrival } = forecast(freezerPlan(house, input, { place, loadGrams, water }), targetOf(cycle));
+    const body = {
+      ...input,
+      place,
+      coreSensor,
+      coreArrival: arrival,
+      loadGrams,
+      pins: pinsFor(profile, house)
+    };
     return {
-      events: [
-        draft('freeze.started', `piece:${piece}`, at, {
-          ...input,
-          coreArrival: arrival,
-          pins: pinsFor(profileById(house.profile, house.profiles), house)
-        })
-      ],
-      result: { piece, coreArrival: arrival }
+      events: ids.map((id) => draft('freeze.started', `piece:${id}`, at, body)),
+      result: { piece, pieces: ids, coreArrival: arrival }
     };
   }
 });
@@ -90,20 +188,102 @@ export const readFreeze = operation({
   }
 });
 
+export const replanFreeze = operation({
+  name: 'replan-freeze',
+  place: '/freeze',
+  summary: 'Make the forecast anew with the air as it really is: from here its slow bound counts.',
+  input: z.object({
+    piece: pieceId,
+    air: quantity('temperature', { min: -90, max: 0 }),
+    cause: shortText(200),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, house, instant }, input) {
+    const { state, lot } = store.projections.piece(input.piece);
+    const run = running(state);
+    const profile = rulesOf(house);
+    const { thickness, startCore, airClass, packing, shape, place, loadGrams } = run.plan;
+    const going = freezerPlan(
+      house,
+      { thickness, startCore, airClass, packing, shape, air: input.air, cycle: run.plan.cycle },
+      { place, loadGrams, water: waterOf(lot, house) }
+    );
+    const { arrival } = forecast(going, targetOf(cycleOf(profile, run.plan.cycle)));
+    return {
+      events: [
+        draft('freeze.replanned', `piece:${state.id}`, instant(input.at, 'at'), {
+          air: input.air,
+          coreArrival: arrival,
+          cause: input.cause,
+          pins: pinsFor(profile, house)
+        })
+      ],
+      result: { piece: state.id, coreArrival: arrival }
+    };
+  }
+});
+
+/** What the readings prove at a moment, as the record of the release keeps it. */
+export function releaseOf(
+  store: Store,
+  house: HouseState,
+  run: FreezeRun,
+  at: number
+): BodyOf<'freeze.ended'>['release'] {
+  const profile = rulesOf(house);
+  const logs = store.projections.logs.book(at, Infinity);
+  const results = judgeRun({ profile, house, logs, at }, run);
+  const best =
+    results.find(({ satisfiedAt, cycle }) => satisfiedAt !== null && cycle.id === run.plan.cycle) ??
+    results.find(({ satisfiedAt }) => satisfiedAt !== null) ??
+    results.find(({ cycle }) => cycle.id === run.plan.cycle);
+  if (!best) return null;
+  const log = logs.run(run.plan.place, run.plan.coreSensor, run.at, at);
+  return {
+    cycle: best.cycle.id,
+    clock: best.clock,
+    accuracy: best.accuracy,
+    satisfiedAt: best.satisfiedAt,
+    heldSeconds: best.heldSeconds,
+    gaps: best.gaps.length,
+    excursions: best.excursions.length,
+    sensors: log
+      ? [
+          { sensor: run.plan.place, readings: log.air.length },
+          ...(run.plan.coreSensor === '' ? [] : [{ sensor: run.plan.coreSensor, readings: log.core.length }])
+        ]
+      : []
+  };
+}
+
+/** The entries with which a piece comes out of its freezer; what loggers said is sealed first. */
+export function outOfFreezer(
+  store: Store,
+  house: HouseState,
+  state: PieceState,
+  { at, now, note, place, text }: { at: number; now: number; note: string; place: string; text: string | undefined }
+): Draft[] {
+  const run = running(state);
+  if (at < (run.readings.at(-1)?.at ?? run.at)) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
+  const sensors = store.projections.logs.sensorsAt(run.plan.place).map(({ id }) => id);
+  if (run.plan.coreSensor !== '') sensors.push(run.plan.coreSensor);
+  const seals = sealed(store, sensors, house, now);
+  const release = releaseOf(store, house, run, at);
+  return [...seals, draft('freeze.ended', `piece:${state.id}`, at, { note, place, release })];
+}
+
 export const endFreeze = operation({
   name: 'end-freeze',
   place: '/freeze',
-  summary: 'Take a piece out of the freezer to thaw in the cold.',
-  input: z.object({ piece: pieceId, note: shortText(300), at: when }),
+  summary: 'Take a piece out of the freezer. What its readings prove is written down with it.',
+  input: z.object({ piece: pieceId, note: shortText(300), place: shortText(60), at: when }),
   subject: (input) => `piece:${input.piece}`,
-  run({ store, instant }, input) {
-    const run = running(store.projections.piece(input.piece).state);
+  run({ store, house, now, instant }, input) {
+    const { state } = store.projections.piece(input.piece);
     const at = instant(input.at, 'at');
-    if (at < (run.readings.at(-1)?.at ?? run.at))
-      throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
-    return {
-      events: [draft('freeze.ended', `piece:${input.piece}`, at, { note: input.note })],
-      result: { piece: input.piece }
-    };
+    const events = outOfFreezer(store, house, state, { at, now, note: input.note, place: input.place, text: input.at });
+    const last = events.at(-1)!.body as BodyOf<'freeze.ended'>;
+    return { events, result: { piece: input.piece, release: last.release } };
   }
 });

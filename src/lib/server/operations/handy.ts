@@ -13,14 +13,22 @@ export function handy(
   {
     board = 'off',
     cure = 'off',
-    freezer = 'off'
-  }: { board?: 'off' | 'on' | 'either'; cure?: 'off' | 'either'; freezer?: 'off' | 'either' } = {}
+    freezer = 'off',
+    thaw = 'off'
+  }: {
+    board?: 'off' | 'on' | 'either';
+    cure?: 'off' | 'either';
+    freezer?: 'off' | 'either';
+    thaw?: 'off' | 'either';
+  } = {}
 ): Found {
   const found = store.projections.piece(id);
   const { state } = found;
   if (state.gone) throw notNow(state.gone.how);
   const freeze = state.freezes.at(-1);
   if (freezer === 'off' && freeze && !freeze.ended) throw notNow('in a freezer');
+  const thawing = state.thaws.at(-1);
+  if (thaw === 'off' && thawing && !thawing.ended) throw notNow('thawing');
   const run = state.cures.at(-1);
   if (cure === 'off' && run && !run.ended) throw notNow('in a cure');
   const open = openBoard(state);

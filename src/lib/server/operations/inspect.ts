@@ -49,7 +49,14 @@ export function appraise(
   const score = scoreSheet(sheet, answers, iceDays);
   const root = store.projections.piecesOfLot(lot.id)[0];
   const reasons = root
-    ? judge(foldStrands(store.projections.strands(root.state.id), { house, at: now, knownAt: now })).reasons
+    ? judge(
+        foldStrands(store.projections.strands(root.state.id), {
+          house,
+          at: now,
+          knownAt: now,
+          logs: store.projections.logs.book(now, now)
+        })
+      ).reasons
     : [];
   const freezing = reasons.some(
     ({ code, effect }) => effect.kind === 'missing' && (code.startsWith('parasites.') || code.startsWith('decision.'))
@@ -182,9 +189,9 @@ export const ownException = operation({
     if (state.gone) throw new EmberError('record.exception-refused', { field: 'code', seen: state.gone.how });
     if (!input.own) throw new EmberError('record.widens-without-owner', { field: 'own', seen: input.code });
     const strands = store.projections.strands(input.piece);
-    const found = judge(foldStrands(strands, { house, at: now, knownAt: now })).reasons.filter(
-      ({ code }) => code === input.code
-    );
+    const found = judge(
+      foldStrands(strands, { house, at: now, knownAt: now, logs: store.projections.logs.book(now, now) })
+    ).reasons.filter(({ code }) => code === input.code);
     if (found.length === 0) throw new EmberError('record.not-found', { field: 'code', seen: input.code });
     if (!found.some(isOwnable)) throw new EmberError('record.exception-refused', { field: 'code', seen: input.code });
     const routes = ROUTES.filter(

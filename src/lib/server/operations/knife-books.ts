@@ -2,35 +2,10 @@ import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { overlaps, TEMPLATES } from '../../core/bench/breakdown/templates.ts';
 import { CREDITS, PORTIONS } from '../../core/bench/breakdown/portions.ts';
-import { PLACE_KINDS, USES } from '../../core/record/bodies.ts';
+import { USES } from '../../core/record/bodies.ts';
 import { draft } from '../store/record.ts';
-import { neededText, shortText, ticked } from './fields.ts';
+import { bookId, neededText, shortText, ticked } from './fields.ts';
 import { operation } from './operation.ts';
-
-const bookId = (name: string) =>
-  name
-    .toLowerCase()
-    .normalize('NFKD')
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '')
-    .slice(0, 40) || 'unnamed';
-
-export const setPlace = operation({
-  name: 'set-place',
-  place: '/house/knife',
-  summary: 'Name a place where pieces lie: a drawer, a rack, a box; cold or not. Or take it off the list.',
-  input: z.object({ name: neededText(60), kind: z.enum(PLACE_KINDS).default('drawer'), withdraw: ticked }),
-  subject: () => 'house',
-  run({ house, now }, input) {
-    const id = bookId(input.name);
-    if (input.withdraw && !house.places[id]) throw new EmberError('place.unknown', { field: 'name', seen: input.name });
-    const { name, kind } = input;
-    return {
-      events: [draft('place.set', 'house', now, { id, name, kind, cold: kind !== 'bench', withdrawn: input.withdraw })],
-      result: { place: id }
-    };
-  }
-});
 
 const MOST_CUTS = 10;
 /** One cut a line: "Centre loin; 22-76; back; raw". */

@@ -6,7 +6,8 @@ import { foldStrands, judge, type Lineage } from '../../core/rules/verdict.ts';
 import { combineAll, isWider, type RouteWindow } from '../../core/rules/window.ts';
 import { massText } from '../../core/measure/format.ts';
 import { businessDay } from '../../core/service/day.ts';
-import type { SensorReading } from '../store/readings.ts';
+import { chunksOf, sensorNamed } from '../store/readings.ts';
+import { seriesOf, type LogReading } from '../../core/log/series.ts';
 import { draft } from '../store/record.ts';
 import { neededText, numeric, shortText, ticked, when } from './fields.ts';
 import { operation, type OperationContext } from './operation.ts';
@@ -15,7 +16,12 @@ function windowsOf(context: OperationContext, strands: readonly Lineage[]): read
   try {
     const { house, now: at } = context;
     // All that is on record counts, the amendment that is being tried with it.
-    const inputs = foldStrands(strands, { house, at, knownAt: Infinity });
+    const inputs = foldStrands(strands, {
+      house,
+      at,
+      knownAt: Infinity,
+      logs: context.store.projections.logs.book(at, at)
+    });
     return combineAll(judge(inputs.map((input) => ({ ...input, knownAt: at }))).reasons);
   } catch (error) {
     if (error instanceof EmberError && error.code === 'record.not-found') return null;
@@ -180,7 +186,7 @@ export const signDay = operation({
 });
 
 /** One line of a pasted log: a time, then a temperature in °C. */
-function logLine(context: OperationContext, line: string, number: number): SensorReading {
+function logLine(context: OperationContext, line: string, number: number): LogReading {
   const [time, value] = line.split(/[;,\t]/).map((part) => part.trim());
   const celsius = Number(value);
   const at = context.instant(time || 'none', `line ${number}`);
@@ -198,20 +204,25 @@ function logLine(context: OperationContext, line: string, number: number): Senso
 
 export const storeReadings = operation({
   name: 'store-readings',
-  place: '/freeze',
-  summary: 'Keep a sensor log: one line a reading, time and °C. Packed by day, its hash in the ledger.',
+  place: '/freeze/import',
+  summary: 'Keep readings copied by hand: one line a reading, time and °C. Packed by day, its hash in the ledger.',
   input: z.object({ sensor: neededText(60), log: z.string().min(1).max(400_000) }),
   run(context, input) {
+    const { store, house, now } = context;
+    const sensor = sensorNamed(house.sensors, input.sensor);
     const lines = input.log.split(/\r?\n/).filter((line) => line.trim() !== '');
-    const readings = lines.map((line, index) => logLine(context, line, index + 1));
-    const days = new Map<string, SensorReading[]>();
-    for (const reading of readings) {
-      const day = businessDay(reading.at, context.house);
-      days.set(day, [...(days.get(day) ?? []), reading]);
-    }
-    const events = [...days].map(([day, of]) =>
-      draft('readings.stored', `sensor:${input.sensor}`, context.now, context.store.readings.add(input.sensor, day, of))
+    const series = store.readings.news(
+      sensor.id,
+      seriesOf(lines.map((line, index) => logLine(context, line, index + 1)))
     );
-    return { events, result: { readings: readings.length, days: [...days.keys()] } };
+    const chunks = chunksOf(sensor.id, series, house, { source: 'hand', origin: context.actor, clockOffsetSeconds: 0 });
+    const events = chunks.map((chunk) =>
+      draft('readings.stored', `sensor:${sensor.id}`, now, store.readings.keep(chunk, now))
+    );
+    return {
+      events,
+      places: sensor.place === '' ? [] : [sensor.place],
+      result: { readings: lines.length, days: chunks.map(({ body }) => body.day) }
+    };
   }
 });

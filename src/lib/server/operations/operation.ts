@@ -18,6 +18,8 @@ export interface OperationContext {
 export interface Outcome {
   readonly events: readonly Draft[];
   readonly result: Record<string, unknown>;
+  /** Places whose air it brought word of: what lies there is judged anew. */
+  readonly places?: readonly string[];
 }
 
 /** One thing a person can do: one registry entry makes its form action, its API route and its line in the OpenAPI document. */

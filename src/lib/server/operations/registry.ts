@@ -1,4 +1,5 @@
-import { endFreeze, readFreeze, startFreeze } from './freeze.ts';
+import { closeExcursion, keyDevice, readPlace, revokeDevice, setPlace, setSensor } from './cold.ts';
+import { endFreeze, readFreeze, replanFreeze, startFreeze } from './freeze.ts';
 import { forgetPerson, joinPerson, setHouse } from './house.ts';
 import { endCure, recordSlice, startCure } from './knife.ts';
 import { amendEntry, signDay, storeReadings } from './ledger.ts';
@@ -8,11 +9,12 @@ import { setNotice, setProfile, setSheet, setSpecies } from './book.ts';
 import { identifyLot, inspectLot, ownException, withdrawException } from './inspect.ts';
 import { importNote } from './note.ts';
 import { closeBoard, openBoardOperation, putBack, takePart, weighWaste } from './board.ts';
-import { setKitchen, setPlace, setTemplate } from './knife-books.ts';
+import { setKitchen, setTemplate } from './knife-books.ts';
 import { combinePieces } from './batch.ts';
 import { dividePiece, movePiece, readCold, reweighPiece, setDepth, splitPiece, trimPiece } from './pieces.ts';
 import { printLabels } from './labels.ts';
 import { closeDelivery, openDelivery, receiveLot } from './receive.ts';
+import { endThaw, startThaw } from './thaw.ts';
 import { discardPiece, readHold, servePiece, startHold } from './serve.ts';
 
 /** Everything a person can do. Forms, API routes, the OpenAPI document and their tests all read this one list. */
@@ -46,7 +48,15 @@ export const OPERATIONS: readonly Operation[] = [
   readCold,
   startFreeze,
   readFreeze,
+  replanFreeze,
   endFreeze,
+  startThaw,
+  endThaw,
+  setSensor,
+  keyDevice,
+  revokeDevice,
+  readPlace,
+  closeExcursion,
   storeReadings,
   startCure,
   endCure,

@@ -102,6 +102,7 @@ export const servePiece = operation({
         house: context.house,
         at,
         knownAt: context.now,
+        logs: context.store.projections.logs.book(at, context.now),
         susceptible: input.susceptible
       })
     );

@@ -14,6 +14,9 @@ import type { EventKind, RecordEvent } from '../../core/record/events.ts';
 import type { RouteWindow } from '../../core/rules/window.ts';
 import type { ProjectedPiece } from '../../core/service/hands.ts';
 import type { Db } from './open.ts';
+import { staysOf } from '../../core/rules/stays.ts';
+import { openLogs } from './logs.ts';
+import type { Readings } from './readings.ts';
 import type { RecordStore } from './record.ts';
 import { openTies, sketchOf } from './ties.ts';
 
@@ -36,13 +39,20 @@ interface PieceRow {
 export type Told = Pick<RecordEvent, 'kind' | 'happened' | 'seq'>;
 
 /** Settings of the house that no verdict leans on: nothing is judged again for them. */
-const NO_VERDICT: readonly EventKind[] = ['place.set', 'template.set', 'kitchen.set', 'notice.set', 'sheet.set'];
+const NO_VERDICT: readonly EventKind[] = [
+  'device.keyed',
+  'device.revoked',
+  'template.set',
+  'kitchen.set',
+  'notice.set',
+  'sheet.set'
+];
 
 /** Ways back from one piece to its lots that are kept apart when it is judged. More is a batch nobody can answer for. */
 export const MOST_STRANDS = 200;
 
 /** Lots and pieces as screens read them, kept in step by refolding whatever subject an event touched. */
-export function openProjections(db: Db, record: RecordStore) {
+export function openProjections(db: Db, record: RecordStore, readings: Readings) {
   const putLot = db.prepare<[string, string, number]>(
     `INSERT INTO lots (id, state, seq) VALUES (?, ?, ?)
      ON CONFLICT (id) DO UPDATE SET state = excluded.state, seq = excluded.seq`
@@ -55,6 +65,12 @@ export function openProjections(db: Db, record: RecordStore) {
        seq = excluded.seq, made = excluded.made, made_seq = excluded.made_seq, flow = excluded.flow`
   );
   const ties = openTies(db);
+  const putPlace = db.prepare<[string, string]>('INSERT OR IGNORE INTO piece_places (place, piece) VALUES (?, ?)');
+  const dropPlaces = db.prepare<[string]>('DELETE FROM piece_places WHERE piece = ?');
+  const inPlace = db.prepare<[string], { piece: string }>(
+    `SELECT piece FROM piece_places JOIN pieces ON pieces.id = piece_places.piece
+     WHERE piece_places.place = ? AND pieces.live = 1 ORDER BY piece`
+  );
   const dropLot = db.prepare<[string]>('DELETE FROM lots WHERE id = ?');
   const dropPiece = db.prepare<[string]>('DELETE FROM pieces WHERE id = ?');
   const lotRow = db.prepare<[string], { state: string }>('SELECT state FROM lots WHERE id = ?');
@@ -72,6 +88,7 @@ export function openProjections(db: Db, record: RecordStore) {
   const house = (at = Infinity, knownAt = Infinity): HouseState => foldHouse(record.eventsOf('house'), { at, knownAt });
   let houseNow: HouseState | null = null;
   const currentHouse = (): HouseState => (houseNow ??= house());
+  const logs = openLogs(record, readings, currentHouse);
 
   /** Entries read once while one change is told to many pieces of one family. */
   const reading = (kept = new Map<string, readonly RecordEvent[]>()) => {
@@ -110,10 +127,14 @@ export function openProjections(db: Db, record: RecordStore) {
       const ways = strands(id, eventsOf);
       // What a piece is tied to is known even while it, or its lot, is voided: who brings it back finds it by that.
       ties.put(id, ways);
-      const inputs = foldStrands(ways, { house: currentHouse(), at, knownAt: at });
+      const inputs = foldStrands(ways, { house: currentHouse(), at, knownAt: at, logs: logs.book(at, at) });
       const [{ lot, chain }] = inputs;
+      dropPlaces.run(id);
+      for (const input of inputs) for (const { place } of staysOf(input.chain)) putPlace.run(place, id);
       const piece = chain.at(-1)!;
-      const { windows, reasons } = judge(inputs);
+      // What is gone is not told of readings any more: no window of it opens or closes by them.
+      const judged = piece.gone ? inputs.map((input) => ({ ...input, logs: undefined })) : inputs;
+      const { windows, reasons } = judge(judged);
       // What is missing for a route that is shut for ever is nobody's errand.
       const hopeful = new Set(windows.filter((window) => !window.never).map((window) => window.route));
       const missing = reasons
@@ -127,7 +148,7 @@ export function openProjections(db: Db, record: RecordStore) {
         state: JSON.stringify(piece),
         windows: JSON.stringify(windows.map(({ state: _, ...window }) => window)),
         missing: JSON.stringify([...new Set(missing)]),
-        clock: JSON.stringify(pieceClock(inputs, reasons)),
+        clock: JSON.stringify(pieceClock(judged, reasons)),
         seq: piece.lastSeq,
         made: piece.made.at,
         made_seq: piece.made.seq,
@@ -138,6 +159,7 @@ export function openProjections(db: Db, record: RecordStore) {
       // Its making, or its lot's receipt, was voided: there is no such piece (any more).
       if (!(error instanceof EmberError) || error.code !== 'record.not-found') throw error;
       dropPiece.run(id);
+      dropPlaces.run(id);
       ties.dropBoards(id);
     }
   }
@@ -206,9 +228,19 @@ export function openProjections(db: Db, record: RecordStore) {
       } else if (subject.startsWith('lot:')) projectLot(subjectId(subject, 'lot'), at);
       else if (subject.startsWith('piece:')) projectFamily(subjectId(subject, 'piece'), at, told);
     },
-    /** A rolled-back transaction may have left a house behind that never was. */
+    logs,
+    /** Pieces still here that lie, or lay, in a place. */
+    piecesIn: (place: string): string[] => inPlace.all(place).map(({ piece }) => piece),
+    /** Judges anew whatever lay in these places: a sensor spoke of them. Call inside the transaction that kept its readings. */
+    reread(places: readonly string[], at: number): void {
+      const eventsOf = reading();
+      const told = new Set(places.flatMap((place) => inPlace.all(place).map(({ piece }) => piece)));
+      for (const id of told) projectPiece(id, at, eventsOf);
+    },
+    /** A rolled-back transaction may have left a house, or readings, behind that never were. */
     forgetCached(): void {
       houseNow = null;
+      readings.forgetCached();
     },
     lot: lotById,
     lots: (): LotState[] => lotRows.all().map((row) => JSON.parse(row.state) as LotState),
@@ -245,7 +277,7 @@ export function openProjections(db: Db, record: RecordStore) {
       // A clock set back must not make what is on record look as if it had not happened yet.
       const at = Math.max(now, record.head().recorded);
       db.transaction(() => {
-        db.exec(`DELETE FROM pieces; DELETE FROM lots; ${ties.emptied}`);
+        db.exec(`DELETE FROM pieces; DELETE FROM lots; DELETE FROM piece_places; ${ties.emptied}`);
         houseNow = null;
         const subjects = db
           .prepare<[], { subject: string }>('SELECT subject FROM events GROUP BY subject ORDER BY min(seq)')

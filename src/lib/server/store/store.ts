@@ -61,7 +61,7 @@ function openRequests(db: Db) {
 }
 
 /** Raise it whenever a folded state or a verdict changes its shape or its rules. */
-const PROJECTION_SHAPE = 3;
+const PROJECTION_SHAPE = 4;
 
 /** Rebuilds projections that an earlier version of the program wrote. */
 function bringUpToDate(db: Db, record: RecordStore, projections: Projections): void {
@@ -77,13 +77,14 @@ function bringUpToDate(db: Db, record: RecordStore, projections: Projections): v
 export function openStore(file: string, options: OpenOptions = {}): Store {
   const db = openDatabase(file, options);
   const record = openRecord(db);
-  const projections = openProjections(db, record);
+  const readings = openReadings(db);
+  const projections = openProjections(db, record, readings);
   if (!options.readonly) bringUpToDate(db, record, projections);
   return {
     db,
     record,
     projections,
-    readings: openReadings(db),
+    readings,
     people: openPeople(db),
     requests: openRequests(db),
     files: openFiles(db),

@@ -113,10 +113,6 @@
     font-size: 14px;
     font-weight: 400;
   }
-  summary {
-    cursor: pointer;
-    min-height: 32px;
-  }
   .n {
     text-align: right;
     padding-left: 1rem;

@@ -351,7 +351,6 @@
     margin-top: 0.5rem;
   }
   .table summary {
-    cursor: pointer;
     color: var(--soft);
     padding: 0.4rem 0;
   }

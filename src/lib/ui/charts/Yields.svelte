@@ -100,10 +100,6 @@
   .tick {
     text-anchor: middle;
   }
-  summary {
-    cursor: pointer;
-    min-height: 32px;
-  }
   td,
   th {
     text-align: left;

@@ -49,11 +49,6 @@
   details {
     margin-top: 1rem;
   }
-  summary {
-    cursor: pointer;
-    font-weight: 700;
-    min-height: 32px;
-  }
   .row {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(210px, 1fr));

@@ -36,11 +36,6 @@
     border-left: 4px solid var(--water-deep);
     padding-left: 0.7rem;
   }
-  summary {
-    cursor: pointer;
-    min-height: 32px;
-    font-weight: 600;
-  }
   ol {
     list-style: decimal;
     padding-left: 1.6rem;

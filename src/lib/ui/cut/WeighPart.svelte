@@ -189,8 +189,4 @@
     background: var(--ink);
     color: var(--surface);
   }
-  summary {
-    cursor: pointer;
-    min-height: 32px;
-  }
 </style>

@@ -1,10 +1,12 @@
 <script lang="ts">
   import { formatDuration } from '$lib/core/measure/format.ts';
   import type { PieceView } from '$lib/server/piece-view.ts';
-  import { moment } from '../format.ts';
+  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+  import { formatTemperature, moment } from '../format.ts';
 
   /** What the clocks of a piece have used and have left, drawn as water run out of a vessel. */
-  let { clocks, now, zone }: { clocks: PieceView['clocks']; now: number; zone: string } = $props();
+  let { clocks, now, zone, units }: { clocks: PieceView['clocks']; now: number; zone: string; units: UnitPreferences } =
+    $props();
   const days = (value: number) => value.toFixed(1);
   const share = (used: number, all: number) => Math.min(1, all > 0 ? used / all : 1);
   const BASIS: Record<string, string> = {
@@ -69,6 +71,28 @@
       <p class="soft small">Nothing gives warm hours back: neither ice, freezing nor heat.</p>
     </div>
   {/if}
+  {#if clocks.where.length > 0}
+    <div class="clock" data-clock="where">
+      <p><b>Where it lay</b></p>
+      <ul class="where">
+        {#each clocks.where.slice(0, 6) as stay (stay.seq + stay.from)}
+          <li>
+            {stay.place}, {moment(stay.from, now, zone)} to {stay.to === null ? 'now' : moment(stay.to, now, zone)}:
+            {#if stay.log}
+              <b>{formatTemperature(stay.log.mean, units)}</b> on average, up to {formatTemperature(
+                stay.log.peak,
+                units
+              )}, logged for {formatDuration(stay.log.seconds)}
+            {:else}<span class="soft">no log, an assumed {formatTemperature(2, units)}</span>{/if}
+          </li>
+        {/each}
+      </ul>
+    </div>
+  {:else}
+    <p class="soft small" data-clock="where">
+      Nobody has said where it lay: its clocks run by its own readings and an assumed {formatTemperature(2, units)}.
+    </p>
+  {/if}
   {#if clocks.rigor}
     {@const { guide, hours, stage } = clocks.rigor}
     <p class="small" data-clock="rigor">
@@ -89,6 +113,11 @@
   svg {
     width: 100%;
     height: 20px;
+  }
+  .where {
+    display: grid;
+    gap: 0.2rem;
+    font-size: 0.95rem;
   }
   .vessel {
     fill: var(--sunk);

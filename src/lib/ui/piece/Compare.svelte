@@ -74,11 +74,6 @@
   .compare {
     margin-top: 1rem;
   }
-  summary {
-    cursor: pointer;
-    font-weight: 700;
-    min-height: 32px;
-  }
   .scroll {
     overflow-x: auto;
   }

@@ -51,11 +51,6 @@
 {/if}
 
 <style>
-  summary {
-    cursor: pointer;
-    font-weight: 700;
-    min-height: 32px;
-  }
   fieldset {
     display: flex;
     flex-wrap: wrap;

@@ -85,11 +85,6 @@
 </details>
 
 <style>
-  summary {
-    cursor: pointer;
-    font-weight: 700;
-    min-height: 32px;
-  }
   details[open] summary {
     margin-bottom: 0.6rem;
   }

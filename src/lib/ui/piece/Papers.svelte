@@ -124,11 +124,6 @@
     grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
     gap: 0.7rem;
   }
-  summary {
-    cursor: pointer;
-    font-weight: 700;
-    min-height: 32px;
-  }
   summary.small {
     font-weight: 400;
     color: var(--water-deep);

@@ -130,11 +130,6 @@
     gap: 0.7rem;
   }
   summary {
-    cursor: pointer;
-    font-weight: 600;
-    min-height: 48px;
-    display: flex;
-    align-items: center;
     color: var(--water-deep);
   }
   .open a {

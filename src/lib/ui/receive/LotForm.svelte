@@ -216,11 +216,6 @@
     padding-bottom: 0.35rem;
   }
   summary {
-    cursor: pointer;
-    font-weight: 600;
-    min-height: 48px;
-    display: flex;
-    align-items: center;
     color: var(--water-deep);
   }
   .row {

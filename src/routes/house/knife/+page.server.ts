@@ -18,7 +18,6 @@ export const load = (({ url }) => {
   ]);
   const history = yieldHistory(app, asked);
   return {
-    places: Object.values(house.places),
     templates: templatesOf(house.templates).map((template) => ({ ...template, own: template.id in house.templates })),
     credits: { ...CREDITS, ...house.kitchen?.credits },
     portions: house.kitchen?.portions ?? PORTIONS,

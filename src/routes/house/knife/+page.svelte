@@ -3,7 +3,7 @@
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import Division from '$lib/ui/cut/Division.svelte';
   import Yields from '$lib/ui/charts/Yields.svelte';
-  import { PLACE_KIND_WORDS, USE_WORDS } from '$lib/words/cuts.ts';
+  import { USE_WORDS } from '$lib/words/cuts.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
@@ -50,39 +50,6 @@
   <Yields groups={data.history.groups} by={data.history.by} />
 </section>
 <div class="two">
-  <section class="sheet">
-    <h2>Places</h2>
-    {#if data.places.length === 0}
-      <p class="soft">
-        No place is named yet. A piece that is moved somewhere says where by its name; whatever is not on this list is
-        taken as cold.
-      </p>
-    {:else}
-      <ul class="places">
-        {#each data.places as place (place.id)}
-          <li>
-            <span><b>{place.name}</b> <span class="soft">{PLACE_KIND_WORDS[place.kind]}</span></span>
-            <OperationForm operation="set-place" subject={place.id} submit="Take off the list" tone="quiet">
-              <input type="hidden" name="name" value={place.name} />
-              <input type="hidden" name="kind" value={place.kind} />
-              <input type="hidden" name="withdraw" value="on" />
-            </OperationForm>
-          </li>
-        {/each}
-      </ul>
-    {/if}
-    <OperationForm operation="set-place" submit="Name this place">
-      <div class="row">
-        <Field name="name" label="Name" placeholder="Drawer 2, left" />
-        <Field
-          name="kind"
-          label="Kind"
-          kind="choice"
-          options={Object.entries(PLACE_KIND_WORDS).map(([value, name]) => ({ value, name }))}
-        />
-      </div>
-    </OperationForm>
-  </section>
   <section class="sheet">
     <h2>By-products, portions, scale</h2>
     {#key data.houseVersion}
@@ -179,15 +146,6 @@
   }
   h3 {
     font-weight: 700;
-  }
-  .places li {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
-    gap: 0.5rem;
-    padding: 0.25rem 0;
-    border-bottom: 1px solid var(--line);
   }
   .of select {
     min-height: 44px;

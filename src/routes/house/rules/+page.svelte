@@ -159,11 +159,6 @@
     gap: 0.7rem;
     align-items: end;
   }
-  summary {
-    cursor: pointer;
-    font-weight: 700;
-    min-height: 44px;
-  }
   blockquote {
     border-left: 4px solid var(--water);
     padding: 0.3rem 0.8rem;

@@ -254,11 +254,6 @@
     grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
     gap: 0.7rem;
   }
-  summary {
-    cursor: pointer;
-    font-weight: 700;
-    min-height: 44px;
-  }
   @media (max-width: 900px) {
     .two {
       grid-template-columns: minmax(0, 1fr);

@@ -142,7 +142,7 @@
       </nav>
     {/if}
     <Papers {view} house={data.house} wanted={holdsBack.length > 0} />
-    <Clocks clocks={view.clocks} {now} {zone} />
+    <Clocks units={data.house.units} clocks={view.clocks} {now} {zone} />
     {#if !piece.gone}<Hands {view} units={data.house.units} places={data.places} />{/if}
     <Exceptions {view} person={data.person?.name ?? null} />
     <section class="sheet">
@@ -227,11 +227,6 @@
     border-radius: 3px;
     font-weight: 600;
     background: var(--surface);
-  }
-  summary {
-    cursor: pointer;
-    font-weight: 700;
-    min-height: 32px;
   }
   details[open] summary {
     margin-bottom: 0.6rem;

@@ -1,5 +1,6 @@
 import { atOrBelow, type FreezeCycle, type ScaleLimit } from '../../rules/profile.ts';
 import type { FreezeReading } from '../../record/state.ts';
+import { between, type Series } from '../../log/series.ts';
 
 /**
  * When core is "frozen solid". The rules name no number: at or below -18 °C is this product's definition.
@@ -16,10 +17,34 @@ export interface ComplianceOptions {
   readonly accuracyCelsius?: number;
   /** A silence longer than this share of the hold is unknown, not cold (readings written by hand). */
   readonly handGapShare: number;
+  /** A silence longer than this between two logged readings is unknown, s. */
+  readonly loggedGapSeconds?: number;
   /** When the piece went in; ms. */
   readonly startedAt: number;
+  /** When it came out; ms. What was read later does not speak of it. */
+  readonly endedAt?: number;
   /** The model's slow bound for the core's arrival, in s after `startedAt`; null: by air alone the core never counts. */
   readonly slowArrivalSeconds: number | null;
+  /**
+   * Air the slow bound was computed with, °C. While the air reads warmer than this by more than AIR_TOLERANCE the bound does
+   * not run: a core that was forecast at -25 °C has not arrived in air of -21.
+   */
+  readonly plannedAirCelsius?: number;
+}
+/** How much warmer than planned the air may read before the forecast of the core's arrival no longer runs, °C. */
+export const AIR_TOLERANCE_CELSIUS = 1;
+/** Longest believable silence of a logger where the profile names none, s. */
+export const DEFAULT_LOGGED_GAP_SECONDS = 2 * 3600;
+
+/** Warmth that broke a hold: from the first reading above to the last one before a hold began again. */
+export interface HoldExcursion {
+  readonly at: number;
+  readonly celsius: number;
+  readonly seq: number;
+  readonly until: number;
+  readonly peak: number;
+  /** A cold reading has followed it. */
+  readonly over: boolean;
 }
 
 export interface CycleResult {
@@ -38,7 +63,7 @@ export interface CycleResult {
   /** How much of the hold the readings prove, s. */
   readonly heldSeconds: number;
   readonly gaps: readonly { readonly from: number; readonly to: number }[];
-  readonly excursions: readonly { readonly at: number; readonly celsius: number; readonly seq: number }[];
+  readonly excursions: readonly HoldExcursion[];
   readonly evidence: readonly number[];
 }
 
@@ -56,90 +81,200 @@ function inOrder(readings: readonly FreezeReading[], startedAt: number): readonl
   return readings.filter((reading) => reading.at >= startedAt).sort((a, b) => a.at - b.at || a.celsius - b.celsius);
 }
 
-/**
- * Judges hand-written freezer readings against one cycle. The hold is continuous: a reading above the threshold, or a
- * silence longer than the gap limit, starts it anew. The boundary is inclusive.
- *
- * Core readings outrank air readings. Counting from the core, an air reading opens the hold only after the model's slow
- * bound has passed since the piece went in (or since the last excursion); once open, either kind keeps it open.
- *
- * @param readings any order; duplicates are harmless
- * @returns one result; heldSeconds grows only as far as the last reading proves
- */
-export function judgeCycle(
-  readings: readonly FreezeReading[],
-  cycle: FreezeCycle,
-  options: ComplianceOptions
-): CycleResult {
+/** One reading, as the judge takes it. */
+interface Point {
+  at: number;
+  celsius: number;
+  unit: string;
+  probe: 'core' | 'air';
+  seq: number;
+  /** Written by hand: a longer silence is believed between such. */
+  hand: boolean;
+}
+
+/** Takes readings in order of time, one after the other, and says at the end what they prove. */
+function holdJudge(cycle: FreezeCycle, options: ComplianceOptions) {
   const added = options.accuracy === 'strict' ? (options.accuracyCelsius ?? DEFAULT_ACCURACY_CELSIUS) : 0;
-  const gapMs = options.handGapShare * cycle.holdSeconds * 1000;
-  const sorted = inOrder(readings, options.startedAt);
+  const handGapMs = options.handGapShare * cycle.holdSeconds * 1000;
+  const loggedGapMs = Math.min(handGapMs, (options.loggedGapSeconds ?? DEFAULT_LOGGED_GAP_SECONDS) * 1000);
   const slowMs = options.slowArrivalSeconds === null ? Infinity : options.slowArrivalSeconds * 1000;
+  const tooWarmForPlan =
+    options.plannedAirCelsius === undefined ? Infinity : options.plannedAirCelsius + AIR_TOLERANCE_CELSIUS;
 
   const gaps: { from: number; to: number }[] = [];
-  const excursions: { at: number; celsius: number; seq: number }[] = [];
-  const evidence: number[] = [];
+  const excursions: { -readonly [Key in keyof HoldExcursion]: HoldExcursion[Key] }[] = [];
+  const evidence = new Set<number>();
   let solid = cycle.solidAt === undefined;
   let airAtSolid = false;
   let coldSince = options.startedAt;
+  /** Time since then in which the air was warmer than the forecast took it to be, ms. */
+  let paused = 0;
+  let warmAir: number | null = null;
   let holdFrom: number | null = null;
   let last: number | null = null;
+  let lastHand = false;
   let satisfiedAt: number | null = null;
   let held = 0;
+  let warm: (typeof excursions)[number] | null = null;
 
-  for (const reading of sorted) {
-    if (last !== null && reading.at - last > gapMs) {
-      gaps.push({ from: last, to: reading.at });
+  const restartArrival = (at: number) => {
+    coldSince = at;
+    paused = 0;
+  };
+
+  /** False where no later reading changes anything. */
+  function take(reading: Point): boolean {
+    const { at, probe } = reading;
+    if (last !== null && at - last > (reading.hand || lastHand ? handGapMs : loggedGapMs)) {
+      gaps.push({ from: last, to: at });
+      if (satisfiedAt !== null) return false;
       // The fish may have thawed unseen: the core has to arrive again from here.
-      coldSince = reading.at;
+      restartArrival(at);
+      warmAir = null;
       holdFrom = null;
       held = 0;
-      if (satisfiedAt === null && cycle.solidAt) solid = airAtSolid = false;
+      warm = null;
+      if (cycle.solidAt) solid = airAtSolid = false;
     }
-    last = reading.at;
-    const proven = reading.probe === 'core' || options.clock === 'air' || reading.at - coldSince >= slowMs;
+    last = at;
+    lastHand = reading.hand;
+    if (probe === 'air') {
+      if (warmAir !== null) paused += at - Math.max(warmAir, coldSince);
+      warmAir = reading.celsius > tooWarmForPlan ? at : null;
+    }
+    const proven = probe === 'core' || options.clock === 'air' || at - coldSince - paused >= slowMs;
     if (!solid && cycle.solidAt) {
       // Solid alone is not enough: the rule wants it frozen solid at this temperature, so the air must be proven there
       // (a core that cold proves it too).
-      if (reading.probe === 'air') {
+      if (probe === 'air') {
         airAtSolid = atOrBelow(reading, cycle.solidAt, added);
-        if (!airAtSolid) coldSince = reading.at;
+        if (!airAtSolid) restartArrival(at);
       } else if (atOrBelow(reading, cycle.solidAt, added)) airAtSolid = true;
-      const coreSolid =
-        reading.probe === 'core' ? atOrBelow(reading, SOLID_CORE, added) : reading.at - coldSince >= slowMs;
+      const coreSolid = probe === 'core' ? atOrBelow(reading, SOLID_CORE, added) : at - coldSince - paused >= slowMs;
       solid = airAtSolid && coreSolid;
-      if (!solid) continue;
+      if (!solid) return true;
     }
     if (!atOrBelow(reading, cycle.hold, added)) {
       // Warmth before the hold has begun is the fish still cooling, not an excursion.
-      if (holdFrom !== null) excursions.push({ at: reading.at, celsius: reading.celsius, seq: reading.seq });
-      if (satisfiedAt !== null) break;
+      if (holdFrom !== null) {
+        warm = { at, celsius: reading.celsius, seq: reading.seq, until: at, peak: reading.celsius, over: false };
+        excursions.push(warm);
+      } else if (warm) {
+        warm.until = at;
+        warm.over = false;
+        warm.peak = Math.max(warm.peak, reading.celsius);
+      }
+      if (satisfiedAt !== null) return false;
       holdFrom = null;
       held = 0;
-      if (reading.probe === 'air' || evidence.length > 0) coldSince = reading.at;
+      if (probe === 'air' || evidence.size > 0) restartArrival(at);
       if (cycle.solidAt && excursions.length > 0) solid = airAtSolid = false;
-      continue;
+      return true;
     }
+    if (warm) warm.over = true;
     if (holdFrom === null) {
-      if (!proven) continue;
-      holdFrom = reading.at;
+      if (!proven) return true;
+      holdFrom = at;
+      warm = null;
     }
-    evidence.push(reading.seq);
-    held = (reading.at - holdFrom) / 1000;
+    // What a logger just sent has no entry of its own yet.
+    if (reading.seq > 0) evidence.add(reading.seq);
+    held = (at - holdFrom) / 1000;
     if (satisfiedAt === null && held >= cycle.holdSeconds) satisfiedAt = holdFrom + cycle.holdSeconds * 1000;
+    return true;
   }
-  return {
+
+  const result = (): CycleResult => ({
     cycle,
     clock: options.clock,
     accuracy: options.accuracy,
     satisfiedAt,
     holdFrom,
-    promisedFrom: Number.isFinite(slowMs) ? Math.max(coldSince + slowMs, last ?? options.startedAt) : null,
+    promisedFrom: Number.isFinite(slowMs) ? Math.max(coldSince + paused + slowMs, last ?? options.startedAt) : null,
     heldSeconds: satisfiedAt !== null ? Math.max(held, cycle.holdSeconds) : held,
     gaps,
     excursions,
-    evidence
-  };
+    evidence: [...evidence]
+  });
+  return { take, result };
+}
+
+/** What loggers say of a run: the air of its freezer, and a probe in its core where one was put there. */
+export interface LoggedEvidence {
+  readonly air: Series;
+  readonly core: Series;
+  /** Entry of the ledger that keeps them, for the evidence. */
+  readonly seq: number;
+}
+
+/** Walks three lists in order of time, so that none has to be copied into one; of one instant the warmer comes last. */
+function walk(hand: readonly FreezeReading[], logged: LoggedEvidence, take: (point: Point) => boolean, until: number) {
+  const { air, core } = logged;
+  let [h, a, c] = [0, 0, 0];
+  const point: Point = { at: 0, celsius: 0, unit: 'C', probe: 'air', seq: logged.seq, hand: false };
+  for (;;) {
+    const handAt = h < hand.length ? hand[h]!.at : Infinity;
+    const airAt = a < air.length ? air.at[a]! : Infinity;
+    const coreAt = c < core.length ? core.at[c]! : Infinity;
+    const at = Math.min(handAt, airAt, coreAt);
+    if (at === Infinity || at > until) return;
+    const handIs = handAt === at ? hand[h]!.celsius : Infinity;
+    const airIs = airAt === at ? air.celsius[a]! : Infinity;
+    const coreIs = coreAt === at ? core.celsius[c]! : Infinity;
+    const least = Math.min(handIs, airIs, coreIs);
+    point.at = at;
+    point.celsius = least;
+    if (handIs === least) {
+      const reading = hand[h++]!;
+      point.unit = reading.unit;
+      point.probe = reading.probe;
+      point.seq = reading.seq;
+      point.hand = true;
+    } else {
+      const fromAir = airIs === least;
+      const series = fromAir ? air : core;
+      point.unit = series.fahrenheit[fromAir ? a++ : c++] ? 'F' : 'C';
+      point.probe = fromAir ? 'air' : 'core';
+      point.seq = logged.seq;
+      point.hand = false;
+    }
+    if (!take(point)) return;
+  }
+}
+
+/**
+ * Judges freezer readings against one cycle: those written by hand, and those of loggers. The hold is continuous: a reading
+ * above the threshold, or a silence longer than the gap limit, starts it anew. The boundary is inclusive.
+ *
+ * Core readings outrank air readings. Counting from the core, an air reading opens the hold only after the model's slow
+ * bound has passed since the piece went in (or since the last excursion); once open, either kind keeps it open.
+ *
+ * @param readings any order; duplicates are harmless
+ * @param logged what loggers say of it, if any does
+ * @returns one result; heldSeconds grows only as far as the last reading proves
+ */
+export function judgeCycle(
+  readings: readonly FreezeReading[],
+  cycle: FreezeCycle,
+  options: ComplianceOptions,
+  logged?: LoggedEvidence
+): CycleResult {
+  const sorted = inOrder(readings, options.startedAt);
+  const judge = holdJudge(cycle, options);
+  const until = options.endedAt ?? Infinity;
+  if (logged && logged.air.length + logged.core.length > 0) {
+    const { air, core, seq } = logged;
+    const since = (series: Series) => between(series, options.startedAt, until);
+    walk(sorted, { air: since(air), core: since(core), seq }, judge.take, until);
+    return judge.result();
+  }
+  const point: Point = { at: 0, celsius: 0, unit: 'C', probe: 'core', seq: 0, hand: true };
+  for (const { at, celsius, unit, probe, seq } of sorted) {
+    if (at > until) break;
+    Object.assign(point, { at, celsius, unit, probe, seq });
+    if (!judge.take(point)) break;
+  }
+  return judge.result();
 }
 
 /**

@@ -1,11 +1,15 @@
 import { EmberError, inRange } from '../../errors.ts';
 import { bandOf, seededChance, type Band } from '../../random.ts';
+import { fishThermal } from './thermal.ts';
+import type { Shape } from './simulate.ts';
 
 /** How the air moves, and its surface heat transfer coefficient in W/(m² K): typical engineering ranges. */
 export const AIR_CLASSES = {
   still: { low: 5, likely: 7, high: 10 },
   fan: { low: 15, likely: 20, high: 30 },
-  blast: { low: 25, likely: 35, high: 50 }
+  blast: { low: 25, likely: 35, high: 50 },
+  plate: { low: 100, likely: 250, high: 500 },
+  bath: { low: 100, likely: 200, high: 400 }
 } as const;
 
 /** Thermal resistance of what is round the fish, m² K/W: film alone, or film and a board box with trapped air. */
@@ -15,12 +19,16 @@ export const PACKINGS = {
   boxed: { low: 0.03, likely: 0.05, high: 0.08 }
 } as const;
 
-/** Fish at 76 % water: densities kg/m³, heat capacities J/(kg K), latent heat J/kg, conductivity frozen W/(m K). */
-const FISH = { densityUnfrozen: 1055, densityFrozen: 1000, cu: 3600, cf: 1900, latent: 228e3, kFrozen: 1.5 };
+/** Pham's factor for the shape: how many faces' worth of heat leaves for each half thickness. */
+const SHAPE_FACTOR: Record<Shape, number> = { slab: 1, cylinder: 2, sphere: 3 };
 
 export interface FreezeInput {
-  /** Full thickness of the thickest piece, mm. Taken as a slab frozen from both faces. */
+  /** Full thickness of the thickest piece, or its diameter, mm. Frozen from all round. */
   readonly thicknessMm: number;
+  /** A slab where nobody says otherwise. */
+  readonly shape?: Shape;
+  /** Share of water in the flesh; 0.76 where nobody says otherwise. */
+  readonly water?: number;
   readonly startCelsius: number;
   readonly airCelsius: number;
   /** Core temperature wanted. */
@@ -30,7 +38,7 @@ export interface FreezeInput {
 }
 
 /**
- * Freezing time of a slab by Pham's method.
+ * Freezing time by Pham's method.
  *
  * t = (dc / (Ef h)) (ΔH1/ΔT1 + ΔH2/ΔT2) (1 + Bi/2), Tfm = 1.8 + 0.263 Tc + 0.105 Ta.
  * Source: Pham, Q. T. (1986), International Journal of Refrigeration 9(5), 281-286.
@@ -53,14 +61,15 @@ export function phamSeconds(input: FreezeInput, h: number, resistance: number): 
   const surface = 1 / (1 / h + resistance);
   const half = thickness / 2;
   const meanFreezing = 1.8 + 0.263 * target + 0.105 * air;
-  const heat1 = FISH.densityUnfrozen * FISH.cu * (start - meanFreezing);
-  const heat2 = FISH.densityFrozen * (FISH.latent + FISH.cf * (meanFreezing - target));
+  const fish = fishThermal(input.water);
+  const heat1 = fish.unfrozen * (start - meanFreezing);
+  const heat2 = fish.latent + fish.frozen * (meanFreezing - target);
   const drive1 = (start + meanFreezing) / 2 - air;
   const drive2 = meanFreezing - air;
   if (drive1 <= 0 || drive2 <= 0)
     throw new EmberError('quantity.out-of-range', { field: 'air', unit: '°C', seen: air });
-  const biot = (surface * half) / FISH.kFrozen;
-  return (half / surface) * (heat1 / drive1 + heat2 / drive2) * (1 + biot / 2);
+  const biot = (surface * half) / fish.kFrozen;
+  return (half / (SHAPE_FACTOR[input.shape ?? 'slab'] * surface)) * (heat1 / drive1 + heat2 / drive2) * (1 + biot / 2);
 }
 
 /**

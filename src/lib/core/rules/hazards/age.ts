@@ -18,6 +18,7 @@ import {
 } from '../context.ts';
 import { RAW_ROUTES, type Reason, type Route } from '../window.ts';
 import { readInstant } from '../../service/day.ts';
+import { loggedRates } from '../stays.ts';
 
 /** Whole and gutted fish are not yet ready to eat: their date mark begins when the knife opens them. */
 const UNOPENED = new Set(['whole', 'gutted', 'live']);
@@ -102,12 +103,14 @@ export function freshnessClock(context: JudgeContext): FreshnessClock | null {
   const share = alive ? 1 : house.rawShareOfIceDays;
   const { core, at: arrived } = lot.received;
   const readings = core ? [{ at: arrived, celsius: core.si }, ...context.readings] : context.readings;
+  const logged = context.stays.length > 0 ? loggedRates(context.stays, species.climate) : [];
   const trackFrom = (from: number, spentBefore: number): SpoilageTrack => ({
     from,
     spentBefore,
     climate: species.climate,
     assumedCelsius: ASSUMED_HOLDING_CELSIUS,
     readings,
+    ...(logged.length > 0 ? { logged } : {}),
     pauses: freezerPauses(context, from)
   });
   // Without a day of catch the days are counted from the door, which is late: raw service asks for one or the other.

@@ -1,4 +1,5 @@
-import { judgeCycle, statementMeets, type CycleResult } from '../../bench/freeze/compliance.ts';
+import { judgeCycle, statementMeets, type ComplianceOptions, type CycleResult } from '../../bench/freeze/compliance.ts';
+import type { LogBook, RunLog } from '../../log/holding.ts';
 import type { FreezeRun } from '../../record/state.ts';
 import { papers, reason, type Hazard, type JudgeContext } from '../context.ts';
 import type { FreezeCycle } from '../profile.ts';
@@ -7,31 +8,61 @@ import type { Reason } from '../window.ts';
 const HAZARD = 'parasites';
 
 /** A cycle that wants it solid at a temperature no reading came near, and that nobody is running, need not be followed. */
-function isHopeless(cycle: FreezeCycle, run: FreezeRun): boolean {
+function isHopeless(cycle: FreezeCycle, run: FreezeRun, log: RunLog | null): boolean {
   const { solidAt } = cycle;
   if (!solidAt || run.plan.cycle === cycle.id) return false;
-  return run.readings.every((reading) => reading.celsius > solidAt.c + 0.5);
+  const near = (celsius: number) => celsius <= solidAt.c + 0.5;
+  return !(
+    run.readings.some((reading) => near(reading.celsius)) ||
+    log?.air.celsius.some(near) ||
+    log?.core.celsius.some(near)
+  );
 }
 
-/** Judges one freezer run against the cycles of the profile, by the clock the house counts from. */
+/** A run that readings prove is proven within weeks: what a freezer did afterwards, for months, need not be read. */
+const FIRST_LOOK_MS = 21 * 86_400_000;
+
+/** What loggers say of a run, up to a moment. */
+export const logOfRun = (logs: LogBook, run: FreezeRun, at: number): RunLog | null =>
+  logs.run(run.plan.place, run.plan.coreSensor, run.at, Math.min(run.ended?.at ?? at, at));
+
+/** Judges one freezer run against the cycles of the profile, by the clock the house counts from, or by another one. */
 export function judgeRun(
-  context: Pick<JudgeContext, 'profile' | 'house'>,
+  context: Pick<JudgeContext, 'profile' | 'house' | 'logs' | 'at'>,
   run: FreezeRun,
-  cycles: readonly FreezeCycle[] = context.profile.parasites.cycles
+  cycles: readonly FreezeCycle[] = context.profile.parasites.cycles,
+  by: Partial<Pick<ComplianceOptions, 'clock' | 'accuracy'>> = {}
 ): CycleResult[] {
   const { parasites } = context.profile;
   // The house may be stricter than the code (count from the core), never looser.
-  const clock = parasites.clock === 'core' || context.house.countFromCore ? 'core' : 'air';
-  const accuracy = parasites.accuracy === 'strict' || context.house.strictAccuracy ? 'strict' : 'plain';
-  return cycles.map((cycle) =>
-    judgeCycle(run.readings, cycle, {
-      clock,
-      accuracy,
-      handGapShare: parasites.handGapShare,
-      startedAt: run.at,
-      slowArrivalSeconds: run.plan.coreArrival?.high ?? null
-    })
-  );
+  const clock = by.clock ?? (parasites.clock === 'core' || context.house.countFromCore ? 'core' : 'air');
+  const accuracy =
+    by.accuracy ?? (parasites.accuracy === 'strict' || context.house.strictAccuracy ? 'strict' : 'plain');
+  const end = Math.min(run.ended?.at ?? context.at, context.at);
+  const judged = (until: number) => {
+    const log = context.logs.run(run.plan.place, run.plan.coreSensor, run.at, until);
+    const readings = log && log.hand.length > 0 ? [...run.readings, ...log.hand] : run.readings;
+    return cycles.map((cycle) =>
+      judgeCycle(
+        readings,
+        cycle,
+        {
+          clock,
+          accuracy,
+          accuracyCelsius: log?.accuracy ?? undefined,
+          handGapShare: parasites.handGapShare,
+          loggedGapSeconds: parasites.loggedGapSeconds,
+          startedAt: run.at,
+          slowArrivalSeconds: (run.replan ?? run.plan).coreArrival?.high ?? null,
+          plannedAirCelsius: (run.replan ?? run.plan).air.si
+        },
+        log ?? undefined
+      )
+    );
+  };
+  const soon = Math.min(end, run.at + FIRST_LOOK_MS);
+  const first = judged(soon);
+  return soon < end && first.some(({ satisfiedAt }) => satisfiedAt === null) ? judged(end) : first;
 }
 
 /** Species-list, group and farm exemptions. */
@@ -86,14 +117,11 @@ function frozen(context: JudgeContext): Reason | null {
     }
   }
   const results = context.chain.flatMap((piece) =>
-    piece.freezes.map((run) => ({
-      run,
-      results: judgeRun(
-        context,
-        run,
-        parasites.cycles.filter((cycle) => !isHopeless(cycle, run))
-      )
-    }))
+    piece.freezes.map((run) => {
+      const log = logOfRun(context.logs, run, Math.min(context.at, run.at + FIRST_LOOK_MS));
+      const cycles = parasites.cycles.filter((cycle) => !isHopeless(cycle, run, log));
+      return { run, results: judgeRun(context, run, cycles) };
+    })
   );
   const done = results
     .flatMap(({ run, results: cycles }) => cycles.map((result) => ({ run, result })))

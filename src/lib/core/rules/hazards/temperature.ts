@@ -1,6 +1,8 @@
-import { secondsAbove, warmLoss } from '../../service/clocks.ts';
-import { ALL_ROUTES, papers, reason, wasFrozenBefore, type Hazard } from '../context.ts';
-import { atOrBelow } from '../profile.ts';
+import { clipped, secondsIn, union, type Interval } from '../../log/holding.ts';
+import { pointsAbove, WARM_READING_GRACE_SECONDS, warmLoss } from '../../service/clocks.ts';
+import { ALL_ROUTES, papers, reason, wasFrozenBefore, type Hazard, type JudgeContext } from '../context.ts';
+import { atOrBelow, type ScaleLimit } from '../profile.ts';
+import { warmAir } from '../stays.ts';
 import type { Reason } from '../window.ts';
 
 /** Temperature at the door. */
@@ -40,24 +42,60 @@ export const arrival: Hazard = (context) => {
   ];
 };
 
-/** Cold holding: warm readings that no cold one answered in time. */
+/** Cold holding: warm readings, or a warm log, that nothing cold answered in time. */
 export const holding: Hazard = (context) => {
-  const { profile } = context;
-  const { readings } = context;
+  const { profile, readings } = context;
+  const limit = profile.coldHold;
+  const out: Reason[] = [];
   // A reading in the other scale may lie a rounding away from the limit, no more.
-  if (context.warmest < profile.coldHold.c - 0.5) return [];
-  const loss = warmLoss(readings, profile.coldHold);
-  if (!loss) return [];
-  const warm = readings.find((reading) => reading.at === loss.warmAt)!;
-  return [
-    reason(context, 'temperature', 'temperature.held-warm', { kind: 'closes', at: loss.closes }, profile.coldHold, {
-      routes: ALL_ROUTES,
-      evidence: [warm.seq],
-      seen: { celsius: warm.celsius, typed: warm.typed, limitC: profile.coldHold.c, warmAt: loss.warmAt },
-      wouldChange: 'cold-reading-in-time'
-    })
-  ];
+  const loss = context.warmest < limit.c - 0.5 ? null : warmLoss(readings, limit);
+  if (loss) {
+    const warm = readings.find((reading) => reading.at === loss.warmAt)!;
+    out.push(
+      reason(context, 'temperature', 'temperature.held-warm', { kind: 'closes', at: loss.closes }, limit, {
+        routes: ALL_ROUTES,
+        evidence: [warm.seq],
+        seen: { celsius: warm.celsius, typed: warm.typed, limitC: limit.c, warmAt: loss.warmAt },
+        wouldChange: 'cold-reading-in-time'
+      })
+    );
+  }
+  const air = context.stays.length === 0 ? null : warmAirLoss(context, limit);
+  if (air) {
+    out.push(
+      reason(context, 'temperature', 'temperature.log-warm', { kind: 'closes', at: air.closes }, limit, {
+        routes: ALL_ROUTES,
+        evidence: [air.stay.stay.seq, ...air.stay.log.seqs.slice(-1)],
+        seen: { place: air.stay.stay.place, limitC: limit.c, warmAt: air.from, ongoing: air.ongoing },
+        wouldChange: 'cold-reading-in-time'
+      })
+    );
+  }
+  return out;
 };
+
+/** The first stretch of warm air that lasted longer than is forgiven, with no cold core read in between; null for none. */
+function warmAirLoss(context: JudgeContext, limit: ScaleLimit) {
+  const grace = WARM_READING_GRACE_SECONDS * 1000;
+  const cold = context.readings.filter((reading) => atOrBelow(reading, limit)).map(({ at }) => at);
+  for (const stay of context.stays) {
+    const { series } = stay.log;
+    const last = series.at[series.length - 1]!;
+    for (const { from, to } of clipped(stay.log.above(limit), stay.from, stay.to)) {
+      // Warm to its last word, and the piece is still there: it is warm until somebody says otherwise.
+      const ongoing = to >= last && (stay.stay.to === null || stay.stay.to > last);
+      const answers = cold.filter((at) => at > from && at <= (ongoing ? Infinity : to));
+      let since = from;
+      for (const answer of [...answers, Infinity]) {
+        const end = Math.min(answer, ongoing ? Infinity : to);
+        if (end - since > grace) return { closes: since + grace, from: since, stay, ongoing };
+        if (answer >= to) break;
+        since = answer;
+      }
+    }
+  }
+  return null;
+}
 
 /** Histamine families: a chill record from the boat, and a budget of warm hours that nothing gives back. */
 export const histamine: Hazard = (context) => {
@@ -78,7 +116,10 @@ export const histamine: Hazard = (context) => {
   const points = core ? [{ at: lot.received.at, celsius: core.si }, ...context.readings] : context.readings;
   const holds = context.chain.flatMap((piece) => piece.holds);
   const warmest = Math.max(context.warmest, core?.si ?? -Infinity);
-  const hot = warmest > rule.hot.c;
+  const thawed = context.chain
+    .flatMap((piece) => piece.thaws)
+    .reduce((sum, run) => sum + (run.ended?.warmSeconds ?? 0), 0);
+  const hot = warmest > rule.hot.c || (context.stays.length > 0 && warmAir(context.stays, rule.hot).length > 0);
   const wasFrozen = wasFrozenBefore(context);
   const budget = wasFrozen
     ? hot
@@ -87,31 +128,44 @@ export const histamine: Hazard = (context) => {
     : hot
       ? rule.secondsIfHot
       : rule.seconds;
-  const logged = warmest > rule.above.c ? secondsAbove(points, rule.above.c) : 0;
+  const byHand = warmest > rule.above.c ? pointsAbove(points, rule.above.c) : [];
+  // A minute that a log and a probe both call warm is one minute.
+  const warm = context.stays.length === 0 ? byHand : union([...byHand, ...warmAir(context.stays, rule.above)]);
   // On a tray the fish is taken as warm from its first minute out of the cold, for all the time it may stay there.
   const onTrays = holds.reduce((sum, hold) => sum + (hold.plan.discardAt - hold.at) / 1000, 0);
-  const spent = logged + onTrays;
+  const spent = secondsIn(warm) + onTrays + thawed;
   const evidence = [chilled.seq, ...context.readings.map(({ seq }) => seq)];
   const seen = { spentSeconds: spent, budgetSeconds: budget, aboveC: rule.above.c };
   if (spent <= budget) {
-    const out: Reason[] = [
+    return [
       reason(context, 'histamine', 'histamine.within-budget', { kind: 'pass' }, rule, {
         routes: ALL_ROUTES,
         evidence,
         seen
       })
     ];
-    return out;
   }
-  const closes = points.find((_, index) => secondsAbove(points.slice(0, index + 1), rule.above.c) > budget)?.at;
   return [
-    reason(context, 'histamine', 'histamine.budget-spent', { kind: 'closes', at: closes ?? lot.received.at }, rule, {
-      routes: ALL_ROUTES,
-      evidence,
-      seen
-    })
+    reason(
+      context,
+      'histamine',
+      'histamine.budget-spent',
+      { kind: 'closes', at: spentAt(warm, budget) ?? lot.received.at },
+      rule,
+      { routes: ALL_ROUTES, evidence, seen }
+    )
   ];
 };
+
+/** When warm stretches had used a budget up, ms; null where they alone did not. */
+function spentAt(warm: readonly Interval[], budget: number): number | null {
+  let left = budget * 1000;
+  for (const { from, to } of warm) {
+    if (to - from > left) return from + left;
+    left -= to - from;
+  }
+  return null;
+}
 
 /** Time as the control: a tray once out is discarded at its time, and does not go back. */
 export const timeControl: Hazard = (context) => {

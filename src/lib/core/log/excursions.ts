@@ -1,0 +1,67 @@
+import type { ScaleLimit } from '../rules/profile.ts';
+import type { PlaceLog } from './holding.ts';
+import { indexAt, silences } from './series.ts';
+
+/** Something a place's log shows that somebody has to answer. */
+export interface Excursion {
+  readonly kind: 'warm' | 'silent';
+  readonly from: number;
+  /** Null while it lasts. */
+  readonly to: number | null;
+  /** Warmest reading of it, °C; null for a silence. */
+  readonly peak: number | null;
+}
+
+export interface Watch {
+  /** Above this the air is too warm. */
+  readonly limit: ScaleLimit;
+  /** Doors and defrosts: shorter than this is no excursion. ms */
+  readonly graceMs: number;
+  /** Now; ms. A log that has not spoken for longer than is believed is silent. */
+  readonly until: number;
+}
+
+/**
+ * Excursions of a place: above its limit for longer than the grace, or its loggers silent for longer than is believed. Warmth that
+ * the last reading still showed lasts until something says otherwise.
+ *
+ * @returns in order of their beginning
+ */
+export function excursionsOf({ series, logged, gapMs, above }: PlaceLog, watch: Watch): Excursion[] {
+  if (series.length === 0) return [];
+  const { limit, graceMs, until } = watch;
+  const last = series.at[series.length - 1]!;
+  const warm = above(limit)
+    .filter(({ from, to }) => to - from > graceMs || (to === last && until - from > graceMs))
+    .map(({ from, to }): Excursion => {
+      let peak = -Infinity;
+      for (let index = indexAt(series, from); index < series.length && series.at[index]! <= to; index++) {
+        peak = Math.max(peak, series.celsius[index]!);
+      }
+      return { kind: 'warm', from, to: to === last ? null : to, peak };
+    });
+  const quiet: Excursion[] = silences(logged, gapMs).map(({ from, to }) => ({ kind: 'silent', from, to, peak: null }));
+  const spoke = logged.length > 0 ? logged.at[logged.length - 1]! : Infinity;
+  if (until - spoke > gapMs) quiet.push({ kind: 'silent', from: spoke, to: null, peak: null });
+  return [...warm, ...quiet].sort((a, b) => a.from - b.from);
+}
+
+/** What cannot be a temperature of a cold place, or of a probe that works. */
+export const PLAUSIBLE = { min: -90, max: 60 };
+/** A common one-wire probe shows exactly this while it has not measured since power came back. °C */
+export const POWER_ON_CELSIUS = 85;
+
+export type Quarantine = 'future' | 'broken-probe' | 'before-sensor';
+/** Why a reading is kept apart; null for one that is taken. */
+export function quarantineOf(
+  reading: { readonly at: number; readonly celsius: number },
+  now: number,
+  toleranceMs: number
+): Quarantine | null {
+  if (reading.celsius === POWER_ON_CELSIUS || reading.celsius < PLAUSIBLE.min || reading.celsius > PLAUSIBLE.max) {
+    return 'broken-probe';
+  }
+  if (reading.at > now + toleranceMs) return 'future';
+  if (reading.at < Date.UTC(2000, 0, 1)) return 'before-sensor';
+  return null;
+}

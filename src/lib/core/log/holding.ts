@@ -1,0 +1,165 @@
+import { atOrBelow, type ScaleLimit } from '../rules/profile.ts';
+import { rateAt, type Stretch } from '../fish/freshness.ts';
+import type { Species } from '../fish/species.ts';
+import type { FreezeReading } from '../record/state.ts';
+import { patience, type Series } from './series.ts';
+
+export interface Interval {
+  readonly from: number;
+  readonly to: number;
+}
+
+const isAbove = (series: Series, index: number, limit: ScaleLimit) =>
+  !atOrBelow({ celsius: series.celsius[index]!, unit: series.fahrenheit[index] ? 'F' : 'C' }, limit);
+
+/**
+ * When a log stands above a limit, each crossing on the straight line between two readings. Warmth that a silence longer than is
+ * believed follows lasts until the next reading, since unknown is not cold; after a silence it begins with the warm reading.
+ *
+ * @param gapMs longest believable silence, ms
+ * @returns ascending, not touching; ms
+ */
+export function intervalsAbove(series: Series, limit: ScaleLimit, gapMs: number): Interval[] {
+  const out: { from: number; to: number }[] = [];
+  const add = (from: number, to: number) => {
+    const last = out.at(-1);
+    if (last && last.to >= from) last.to = Math.max(last.to, to);
+    else out.push({ from, to });
+  };
+  for (let index = 0; index < series.length; index++) {
+    const above = isAbove(series, index, limit);
+    const moment = series.at[index]!;
+    if (index > 0) {
+      const before = isAbove(series, index - 1, limit);
+      const start = series.at[index - 1]!;
+      const isSilence = moment - start > patience(series, index, gapMs);
+      if (before && (above || isSilence)) add(start, moment);
+      else if (above !== before && !isSilence) {
+        const [low, high] = [series.celsius[index - 1]!, series.celsius[index]!];
+        const share = Math.min(1, Math.max(0, (limit.c - low) / (high - low)));
+        const crossing = start + share * (moment - start);
+        if (above) add(crossing, moment);
+        else add(start, crossing);
+        continue;
+      }
+    }
+    if (above) add(moment, moment);
+  }
+  return out;
+}
+
+/** Both lists in one, overlaps once. */
+export function union(intervals: readonly Interval[]): Interval[] {
+  const out: { from: number; to: number }[] = [];
+  for (const { from, to } of [...intervals].sort((a, b) => a.from - b.from)) {
+    const last = out.at(-1);
+    if (last && last.to >= from) last.to = Math.max(last.to, to);
+    else out.push({ from, to });
+  }
+  return out;
+}
+
+/** The parts of intervals inside a span. */
+export const clipped = (intervals: readonly Interval[], from: number, to: number): Interval[] =>
+  intervals
+    .filter((each) => each.to >= from && each.from <= to)
+    .map((each) => ({ from: Math.max(each.from, from), to: Math.min(each.to, to) }));
+
+export const secondsIn = (intervals: readonly Interval[]): number =>
+  intervals.reduce((sum, { from, to }) => sum + (to - from) / 1000, 0);
+
+/** A log is told to the spoilage clock in pieces this long: its integral is exact, its hundreds of readings are not carried about. */
+const BUCKET_MS = 3 * 3600_000;
+
+/**
+ * The rate of spoilage a log speaks for, a few hours at a time: each stretch carries the mean of the rate over the readings in it, so
+ * that its integral is that of the log (trapezoid on the rate). Silences are left out. Below -3 °C the rate is that of -3 °C,
+ * the end of the model's range. Source of the rate: Huss (1995), FAO Fisheries Technical Paper 348.
+ *
+ * @returns ascending, not overlapping
+ */
+export function rateStretches(series: Series, climate: Species['climate'], gapMs: number): Stretch[] {
+  const out: Stretch[] = [];
+  const rate = (index: number) => rateAt(Math.max(-3, series.celsius[index]!), climate);
+  let from = 0;
+  let end = 0;
+  let integral = 0;
+  const close = () => {
+    if (end > from) out.push({ from, to: end, rate: integral / (end - from) });
+    integral = 0;
+  };
+  for (let index = 1; index < series.length; index++) {
+    const [start, to] = [series.at[index - 1]!, series.at[index]!];
+    if (to - start > patience(series, index, gapMs)) {
+      close();
+      from = end = to;
+      continue;
+    }
+    if (index === 1 || end !== start || start - from >= BUCKET_MS) {
+      close();
+      from = start;
+    }
+    integral += ((rate(index - 1) + rate(index)) / 2) * (to - start);
+    end = to;
+  }
+  close();
+  return out;
+}
+
+/** What is known of the air of a place, ready to be asked by everything that lay in it. Answers are worked out once. */
+export interface PlaceLog {
+  /** What loggers say, and what was read and written down. */
+  readonly series: Series;
+  /** What loggers say alone: whether they are silent is a question of its own. */
+  readonly logged: Series;
+  /** Entries of the ledger that keep these readings; none for what is not yet sealed. */
+  readonly seqs: readonly number[];
+  readonly gapMs: number;
+  above(limit: ScaleLimit): readonly Interval[];
+  rates(climate: Species['climate']): readonly Stretch[];
+}
+
+export function placeLog(
+  series: Series,
+  gapMs: number,
+  seqs: readonly number[] = [],
+  logged: Series = series
+): PlaceLog {
+  const above = new Map<string, readonly Interval[]>();
+  const rates = new Map<string, readonly Stretch[]>();
+  const kept = <Value>(book: Map<string, Value>, key: string, work: () => Value): Value => {
+    const known = book.get(key);
+    if (known !== undefined) return known;
+    const made = work();
+    book.set(key, made);
+    return made;
+  };
+  return {
+    series,
+    logged,
+    seqs,
+    gapMs,
+    above: (limit) => kept(above, `${limit.c} ${limit.f}`, () => intervalsAbove(series, limit, gapMs)),
+    rates: (climate) => kept(rates, climate, () => rateStretches(series, climate, gapMs))
+  };
+}
+
+/** What loggers and hands say of one freezer run. */
+export interface RunLog {
+  readonly air: Series;
+  readonly core: Series;
+  /** The place's own thermometer, read and written down while the run lasted. */
+  readonly hand: readonly FreezeReading[];
+  /** Accuracy of the worst of its sensors, ± °C; null where none is on record. */
+  readonly accuracy: number | null;
+  readonly seq: number;
+}
+
+/** Where logs are asked for. The record answers in the house, a table in tests. */
+export interface LogBook {
+  /** The air of a place in the last weeks, by its name; null where no sensor ever spoke of it. */
+  place(name: string): PlaceLog | null;
+  /** What was read of a place, and of a probe in a core, in a span of time; null for nothing. ms */
+  run(place: string, coreSensor: string, from: number, to: number): RunLog | null;
+}
+export const NO_LOGS: LogBook = { place: () => null, run: () => null };

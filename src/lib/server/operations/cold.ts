@@ -1,0 +1,205 @@
+import { z } from 'zod';
+import { EmberError } from '../../core/errors.ts';
+import { AIR_CLASS_IDS, CORRECTIVE, EXCURSION_KINDS, PLACE_KINDS } from '../../core/record/bodies.ts';
+import type { HouseState, Place } from '../../core/record/state.ts';
+import { excursionsIn } from '../cold/excursions.ts';
+import { chunksOf } from '../store/readings.ts';
+import { sha256 } from '../store/open.ts';
+import { draft, type Draft } from '../store/record.ts';
+import type { Store } from '../store/store.ts';
+import {
+  bookId,
+  choice,
+  neededText,
+  numeric,
+  optionalDay,
+  optionalNumeric,
+  optionalQuantity,
+  quantity,
+  shortText,
+  TEMPERATURE,
+  ticked,
+  when
+} from './fields.ts';
+import { operation } from './operation.ts';
+
+/** How the air of a kind of place moves where nobody says otherwise. */
+const USUAL_AIR: Partial<Record<Place['kind'], (typeof AIR_CLASS_IDS)[number]>> = {
+  blast: 'blast',
+  cabinet: 'fan',
+  display: 'fan',
+  fridge: 'fan'
+};
+
+/** A place of the house by its name. @throws EmberError `place.unknown` */
+export function placeNamed(house: Pick<HouseState, 'places'>, name: string): Place {
+  const wanted = name.trim().toLowerCase();
+  const found = Object.values(house.places).find((place) => place.name.toLowerCase() === wanted);
+  if (!found) throw new EmberError('place.unknown', { field: 'place', seen: name });
+  return found;
+}
+
+export const setPlace = operation({
+  name: 'set-place',
+  place: '/freeze/places',
+  summary: 'Name a place where pieces lie: its kind, set point, air, room and machine. Or take it off the list.',
+  input: z.object({
+    name: neededText(60),
+    kind: z.enum(PLACE_KINDS).default('drawer'),
+    setPoint: optionalQuantity('temperature', { min: -90, max: 30 }),
+    airClass: z.union([z.literal(''), z.enum(AIR_CLASS_IDS)]).default(''),
+    litres: optionalNumeric(1, 100_000).describe('room of it, litres'),
+    watts: optionalNumeric(1, 100_000).describe('heat its machine carries off, W'),
+    warnAbove: optionalQuantity('temperature', { min: -90, max: 30 }),
+    graceMinutes: numeric(0, 720).default(30),
+    withdraw: ticked
+  }),
+  subject: () => 'house',
+  run({ house, now }, input) {
+    const id = bookId(input.name);
+    if (input.withdraw && !house.places[id]) throw new EmberError('place.unknown', { field: 'name', seen: input.name });
+    const { name, kind, setPoint, litres, watts, warnAbove, graceMinutes } = input;
+    const own = {
+      id,
+      name: house.places[id]?.name ?? name,
+      kind,
+      cold: kind !== 'bench',
+      setPoint,
+      airClass: input.airClass || (USUAL_AIR[kind] ?? 'still'),
+      litres,
+      watts,
+      warnAbove,
+      graceMinutes
+    };
+    const body = input.withdraw ? house.places[id]! : own;
+    return {
+      events: [draft('place.set', 'house', now, { ...body, withdrawn: input.withdraw })],
+      result: { place: id }
+    };
+  }
+});
+
+export const setSensor = operation({
+  name: 'set-sensor',
+  place: '/freeze/places',
+  summary: 'Name a sensor: where it stands, air or core, how accurate, calibrated when. Or take it off the list.',
+  input: z.object({
+    name: neededText(60),
+    place: shortText(60).describe('name of a place; empty for none yet'),
+    probe: choice(['air', 'core'], 'air'),
+    accuracy: numeric(0, 5).default(0.5).describe('± °C'),
+    calibratedOn: optionalDay,
+    withdraw: ticked
+  }),
+  subject: () => 'house',
+  run({ house, now }, input) {
+    const id = bookId(input.name);
+    const known = house.sensors[id];
+    if (input.withdraw && !known) throw new EmberError('sensor.unknown', { field: 'name', seen: input.name });
+    const place = input.place === '' ? '' : placeNamed(house, input.place).name;
+    const { probe, accuracy, calibratedOn } = input;
+    const own = { id, name: known?.name ?? input.name, place, probe, accuracy, calibratedOn };
+    return {
+      events: [draft('sensor.set', 'house', now, { ...(input.withdraw ? known! : own), withdrawn: input.withdraw })],
+      result: { sensor: id }
+    };
+  }
+});
+
+export const keyDevice = operation({
+  name: 'key-device',
+  place: '/freeze/places',
+  summary: 'Let a logger send readings, with a key. The key itself is kept nowhere: only its hash.',
+  input: z.object({ name: neededText(60), key: z.string().trim().min(20).max(200) }),
+  subject: () => 'house',
+  isPrivate: true,
+  run({ house, now }, input) {
+    const id = bookId(input.name);
+    const keyHash = sha256(input.key);
+    const taken = Object.values(house.devices).find((device) => device.keyHash === keyHash && device.id !== id);
+    if (taken) throw new EmberError('sensor.taken', { field: 'key', seen: taken.name });
+    return {
+      events: [draft('device.keyed', 'house', now, { id, name: input.name, keyHash })],
+      result: { device: id }
+    };
+  }
+});
+
+export const revokeDevice = operation({
+  name: 'revoke-device',
+  place: '/freeze/places',
+  summary: "Take a logger's key back: from now on its readings are refused.",
+  input: z.object({ device: neededText(60), reason: neededText(200) }),
+  subject: () => 'house',
+  run({ house, now }, input) {
+    if (!house.devices[input.device])
+      throw new EmberError('device.key-unknown', { field: 'device', seen: input.device });
+    return {
+      events: [draft('device.revoked', 'house', now, { id: input.device, reason: input.reason })],
+      result: { device: input.device }
+    };
+  }
+});
+
+export const readPlace = operation({
+  name: 'read-place',
+  place: '/freeze/places',
+  summary: 'Write down what the thermometer of a place shows; your name stands for your initials.',
+  input: z.object({ place: neededText(60), reading: quantity('temperature', TEMPERATURE), at: when }),
+  run({ house, instant }, input) {
+    const place = placeNamed(house, input.place);
+    const at = instant(input.at, 'at');
+    return {
+      events: [draft('place.read', `place:${place.id}`, at, { place: place.name, reading: input.reading })],
+      places: [place.name],
+      result: { place: place.id }
+    };
+  }
+});
+
+export const closeExcursion = operation({
+  name: 'close-excursion',
+  place: '/freeze/places',
+  summary: 'Close an excursion: what was done about it, by whom. One that still lasts cannot be closed.',
+  input: z.object({
+    place: neededText(60),
+    kind: z.enum(EXCURSION_KINDS),
+    from: z.coerce.number().describe('when it began, ms'),
+    action: z.enum(CORRECTIVE),
+    note: neededText(300).describe('what was found and done')
+  }),
+  run({ store, now }, input) {
+    const found = excursionsIn(store, now).find(
+      (each) =>
+        each.place === input.place && each.kind === input.kind && Math.round(each.from) === Math.round(input.from)
+    );
+    if (!found || found.closed) throw new EmberError('excursion.unknown', { field: 'place', seen: input.place });
+    if (found.to === null) throw new EmberError('record.not-allowed-now', { field: 'place', seen: 'it still lasts' });
+    const { place, kind, from, to, peak, pieces } = found;
+    const { action, note } = input;
+    return {
+      events: [
+        draft('excursion.closed', found.subject, now, {
+          place,
+          kind,
+          from,
+          to,
+          peak,
+          pieces: [...pieces],
+          action,
+          note
+        })
+      ],
+      result: { place, kind, from }
+    };
+  }
+});
+
+/** Seals what loggers sent and is not yet in the chain: before something is decided by it. */
+export function sealed(store: Store, sensors: readonly string[], house: HouseState, now: number): Draft[] {
+  return sensors.flatMap((sensor) => {
+    const { series, came, origin } = store.readings.takeTail(sensor);
+    const chunks = chunksOf(sensor, series, house, { source: 'live', origin, clockOffsetSeconds: 0 }, came);
+    return chunks.map((chunk) => draft('readings.stored', `sensor:${sensor}`, now, store.readings.keep(chunk, now)));
+  });
+}

@@ -1,0 +1,208 @@
+import { placeLog, type LogBook, type PlaceLog, type RunLog } from '../../core/log/holding.ts';
+import { NO_READINGS, between, seriesOf, warmest, withHand, type Series } from '../../core/log/series.ts';
+import { DEFAULT_LOGGED_GAP_SECONDS } from '../../core/bench/freeze/compliance.ts';
+import { effectiveEvents } from '../../core/record/amend.ts';
+import type { RecordEvent } from '../../core/record/events.ts';
+import type { FreezeReading, HouseState, Sensor } from '../../core/record/state.ts';
+import { profileById } from '../../core/rules/profiles/index.ts';
+import type { RecordStore } from './record.ts';
+import type { Readings } from './readings.ts';
+
+/** How far back the air of a place is kept ready for what lies in it: longer than any fish keeps unfrozen. */
+export const READY_MS = 35 * 86_400_000;
+
+interface Asked {
+  readonly at: number;
+  readonly known: number;
+}
+
+/** A sensor at a place, from when to when. */
+interface Post {
+  readonly sensor: string;
+  readonly probe: Sensor['probe'];
+  /** ± °C, as it was known of it there. */
+  readonly accuracy: number;
+  readonly place: string;
+  readonly from: number;
+  to: number;
+}
+
+/**
+ * Where every sensor the house ever had stood. One that was taken off the list still read what it read. What it read before
+ * anybody said where it stood is taken as read where it was first put.
+ */
+function postsOf(events: readonly RecordEvent[]): Post[] {
+  const last = new Map<string, Post>();
+  const out: Post[] = [];
+  for (const event of effectiveEvents(events)) {
+    if (event.kind !== 'sensor.set') continue;
+    const { id, probe, accuracy, withdrawn, place } = event.body;
+    const before = last.get(id);
+    if (before) before.to = event.happened;
+    const from = before ? event.happened : -Infinity;
+    const post = { sensor: id, probe, accuracy, place: withdrawn ? '' : place, from, to: Infinity };
+    last.set(id, post);
+    out.push(post);
+  }
+  return out;
+}
+
+/** What sensors and hands say of places, for judging: read from the packed days, put together once, kept until it changes. */
+export function openLogs(record: RecordStore, readings: Readings, houseNow: () => HouseState) {
+  const gapOf = (house: HouseState) =>
+    (profileById(house.profile, house.profiles).parasites.loggedGapSeconds ?? DEFAULT_LOGGED_GAP_SECONDS) * 1000;
+
+  let books: { seq: number; posts: readonly Post[]; ids: ReadonlyMap<string, string> } | null = null;
+  /** What the books of the house ever said of sensors and places. */
+  function everSaid() {
+    const seq = record.versionOf('house');
+    if (books?.seq !== seq) {
+      const events = record.eventsOf('house');
+      const ids = events.flatMap((each) =>
+        each.kind === 'place.set' ? [[each.body.name, each.body.id] as const] : []
+      );
+      books = { seq, posts: postsOf(events), ids: new Map(ids) };
+    }
+    return books;
+  }
+
+  /** Every sensor that ever stood there, with its time there. */
+  const postsAt = (place: string, probe: Sensor['probe']) =>
+    everSaid().posts.filter((post) => post.probe === probe && post.place === place);
+
+  function airBetween(place: string, from: number, to: number, house: HouseState, { known }: Asked): Series {
+    const parts = postsAt(place, 'air').map((post) =>
+      readings.between(post.sensor, Math.max(from, post.from), Math.min(to, post.to), known)
+    );
+    return warmest(parts, gapOf(house));
+  }
+
+  /** The thermometer of the place itself, read and written down. */
+  function handBetween(place: string, from: number, to: number, { known }: Asked): FreezeReading[] {
+    const id = everSaid().ids.get(place);
+    if (!id) return [];
+    return effectiveEvents(record.eventsOf(`place:${id}`), known).flatMap((event) =>
+      event.kind === 'place.read' && event.happened >= from && event.happened <= to
+        ? [
+            {
+              seq: event.seq,
+              by: event.actor,
+              at: event.happened,
+              celsius: event.body.reading.si,
+              unit: event.body.reading.unit,
+              typed: event.body.reading.typed,
+              probe: 'air' as const
+            }
+          ]
+        : []
+    );
+  }
+
+  /** The newest entry that keeps readings of one of them; 0 where none is kept yet. */
+  const seqOf = (sensors: readonly string[], { known }: Asked) =>
+    Math.max(
+      0,
+      ...sensors.map((sensor) => {
+        if (known === Infinity) return record.versionOf(`sensor:${sensor}`);
+        return record.eventsOf(`sensor:${sensor}`).findLast(({ recorded }) => recorded <= known)?.seq ?? 0;
+      })
+    );
+
+  function makePlace(place: string, asked: Asked): PlaceLog | null {
+    const house = houseNow();
+    const from = asked.at - READY_MS;
+    const air = airBetween(place, from, asked.at, house, asked);
+    const hand = handBetween(place, from, asked.at, asked);
+    if (air.length + hand.length === 0) return null;
+    const sensors = postsAt(place, 'air').map(({ sensor }) => sensor);
+    const seqs = [seqOf(sensors, asked), ...hand.slice(-1).map(({ seq }) => seq)];
+    return placeLog(
+      withHand(air, seriesOf(hand)),
+      gapOf(house),
+      seqs.filter((seq) => seq > 0),
+      air
+    );
+  }
+
+  function makeRun(
+    place: string,
+    core: string,
+    from: number,
+    to: number,
+    asked: Asked,
+    ready: PlaceLog | null
+  ): RunLog | null {
+    const house = houseNow();
+    const posts = postsAt(place, 'air').filter((post) => post.from < to && post.to > from);
+    const hand = handBetween(place, from, to, asked);
+    const air =
+      ready && from >= asked.at - READY_MS
+        ? between(ready.logged, from, to)
+        : airBetween(place, from, to, house, asked);
+    const inCore = core === '' ? NO_READINGS : readings.between(core, from, to, asked.known);
+    if (air.length + inCore.length + hand.length === 0) return null;
+    const probes = core === '' ? [] : everSaid().posts.filter((post) => post.sensor === core && post.from < to);
+    const spoken = [...posts, ...probes.slice(-1)];
+    return {
+      air,
+      core: inCore,
+      hand,
+      accuracy: spoken.length > 0 ? Math.max(...spoken.map(({ accuracy }) => accuracy)) : null,
+      seq: seqOf(
+        spoken.map(({ sensor }) => sensor),
+        asked
+      )
+    };
+  }
+
+  /** A book that remembers what it was asked. */
+  function makeBook(asked: Asked): LogBook {
+    const places = new Map<string, PlaceLog | null>();
+    const runs = new Map<string, RunLog | null>();
+    const kept = <Value>(book: Map<string, Value>, key: string, make: () => Value): Value => {
+      if (!book.has(key)) book.set(key, make());
+      return book.get(key)!;
+    };
+    const place = (name: string) => kept(places, name, () => makePlace(name, asked));
+    return {
+      place,
+      run: (name, core, from, to) =>
+        kept(runs, `${name}|${core}|${from}|${to}`, () => makeRun(name, core, from, to, asked, place(name)))
+    };
+  }
+
+  let current: { book: LogBook; version: string } | null = null;
+  /** Changes with anything a log could be made of. */
+  const version = (): string => {
+    const { seq, posts, ids } = everSaid();
+    const sensors = new Set(posts.map(({ sensor }) => sensor));
+    const parts = [...sensors].map((sensor) => readings.versionOf(sensor));
+    const hands = [...ids.values()].map((id) => record.versionOf(`place:${id}`));
+    return [seq, ...parts, ...hands].join(' ');
+  };
+
+  return {
+    /**
+     * What was read by a moment and known by another.
+     *
+     * @param at ms; the present where it lies at or after the newest entry
+     */
+    book(at: number, known: number): LogBook {
+      const newest = record.head().recorded;
+      if (at < newest || known < newest) return makeBook({ at, known });
+      const now = `${version()} ${Math.floor(at / 3600_000)}`;
+      if (current?.version !== now) current = { book: makeBook({ at, known: Infinity }), version: now };
+      return current.book;
+    },
+    gapMs: () => gapOf(houseNow()),
+    /** Sensors that stand there now. */
+    sensorsAt: (place: string, probe: Sensor['probe'] = 'air') =>
+      Object.values(houseNow().sensors).filter((sensor) => sensor.place === place && sensor.probe === probe),
+    /** The air of a place over any span, for a chart. */
+    air: (place: string, from: number, to: number): Series =>
+      airBetween(place, from, to, houseNow(), { at: to, known: Infinity }),
+    hand: (place: string, from: number, to: number): FreezeReading[] =>
+      handBetween(place, from, to, { at: to, known: Infinity })
+  };
+}
+export type Logs = ReturnType<typeof openLogs>;

@@ -1,0 +1,94 @@
+<script lang="ts">
+  import { AIR_CLASS_IDS, PLACE_KINDS } from '$lib/core/record/bodies.ts';
+  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+  import type { Place } from '$lib/core/record/state.ts';
+  import { AIR_WORDS } from '$lib/words/cold.ts';
+  import { PLACE_KIND_WORDS } from '$lib/words/cuts.ts';
+  import Field from '../controls/Field.svelte';
+  import OperationForm from '../controls/OperationForm.svelte';
+  import { startWith, temperatureUnits } from '../units.ts';
+
+  /** A place set up, or a new one. */
+  let { place = null, units }: { place?: Place | null; units: UnitPreferences } = $props();
+  const degrees = (value: { si: number } | null | undefined) =>
+    value ? startWith('temperature', value.si, units) : ['', undefined];
+  const [setPoint, setUnit] = $derived(degrees(place?.setPoint));
+  const [warn, warnUnit] = $derived(degrees(place?.warnAbove));
+</script>
+
+<OperationForm
+  operation="set-place"
+  subject={place?.id ?? 'new-place'}
+  submit={place ? 'Set it so' : 'Name this place'}
+>
+  <div class="row">
+    {#if place}<input type="hidden" name="name" value={place.name} />
+    {:else}<Field name="name" label="Name" placeholder="Drawer 2, left" />{/if}
+    <Field
+      name="kind"
+      label="Kind"
+      kind="choice"
+      value={place?.kind ?? 'drawer'}
+      options={PLACE_KINDS.map((value) => ({ value, name: PLACE_KIND_WORDS[value] ?? value }))}
+    />
+    <Field
+      name="setPoint"
+      label="Set point"
+      kind="quantity"
+      optional
+      units={temperatureUnits(units)}
+      value={setPoint}
+      unit={setUnit}
+    />
+    <Field
+      name="airClass"
+      label="What moves the air"
+      kind="choice"
+      value={place?.airClass ?? ''}
+      options={[
+        ...(place ? [] : [{ value: '', name: 'as usual for its kind' }]),
+        ...AIR_CLASS_IDS.map((value) => ({ value, name: AIR_WORDS[value]! }))
+      ]}
+    />
+    <Field
+      name="litres"
+      label="Room, litres"
+      kind="number"
+      optional
+      value={place?.litres ? String(place.litres) : ''}
+    />
+    <Field
+      name="watts"
+      label="Cooling power, W"
+      kind="number"
+      optional
+      hint="Heat it carries off, not what it draws."
+      value={place?.watts ? String(place.watts) : ''}
+    />
+    <Field
+      name="warnAbove"
+      label="Too warm above"
+      kind="quantity"
+      optional
+      hint="Empty: the rule book’s limit for its kind."
+      units={temperatureUnits(units)}
+      value={warn}
+      unit={warnUnit}
+    />
+    <Field
+      name="graceMinutes"
+      label="Longer than, min"
+      kind="number"
+      hint="Doors and defrosts shorter than this are let pass."
+      value={String(place?.graceMinutes ?? 30)}
+    />
+  </div>
+</OperationForm>
+
+<style>
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
+    gap: 0.8rem;
+  }
+</style>

@@ -1,0 +1,46 @@
+<script lang="ts">
+  import type { Sensor } from '$lib/core/record/state.ts';
+  import Field from '../controls/Field.svelte';
+  import OperationForm from '../controls/OperationForm.svelte';
+
+  /** A sensor set up, or a new one. */
+  let { sensor = null, places }: { sensor?: Sensor | null; places: readonly { name: string }[] } = $props();
+</script>
+
+<OperationForm
+  operation="set-sensor"
+  subject={sensor?.id ?? 'new-sensor'}
+  submit={sensor ? 'Set it so' : 'Name this sensor'}
+>
+  <div class="row">
+    {#if sensor}<input type="hidden" name="name" value={sensor.name} />
+    {:else}<Field name="name" label="Sensor" placeholder="Chest air" hint="As its logger calls it." />{/if}
+    <Field
+      name="place"
+      label="Stands in"
+      kind="choice"
+      value={sensor?.place ?? ''}
+      options={[{ value: '', name: 'nowhere yet' }, ...places.map(({ name }) => ({ value: name, name }))]}
+    />
+    <Field
+      name="probe"
+      label="Reads"
+      kind="choice"
+      value={sensor?.probe ?? 'air'}
+      options={[
+        { value: 'air', name: 'the air' },
+        { value: 'core', name: 'a core: its probe stands in fish' }
+      ]}
+    />
+    <Field name="accuracy" label="Accurate to ± °C" kind="number" value={String(sensor?.accuracy ?? 0.5)} />
+    <Field name="calibratedOn" label="Calibrated on" kind="date" optional value={sensor?.calibratedOn ?? ''} />
+  </div>
+</OperationForm>
+
+<style>
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
+    gap: 0.8rem;
+  }
+</style>

@@ -1,0 +1,109 @@
+import type { LoadWarning } from '../core/bench/freeze/forecast.ts';
+import type { CORRECTIVE, EXCURSION_KINDS } from '../core/record/bodies.ts';
+
+/** How the air moves, as a cook would say it. */
+export const AIR_WORDS: Record<string, string> = {
+  still: 'still air (chest, upright)',
+  fan: 'a fan',
+  blast: 'a blast of air',
+  plate: 'between plates',
+  bath: 'a bath of brine or spirit'
+};
+export const PACKING_WORDS: Record<string, string> = { bare: 'bare on a rack', film: 'in film', boxed: 'in a box' };
+export const SHAPE_WORDS: Record<string, string> = {
+  slab: 'flat: fillet, side, block',
+  cylinder: 'round and long: loin, gutted fish',
+  sphere: 'as thick as long: head piece, ball'
+};
+export const PACK_WORDS: Record<string, string> = {
+  none: 'air reaches it',
+  opened: 'packed without oxygen, opened now',
+  closed: 'packed without oxygen, left closed'
+};
+
+export const CORRECTIVE_WORDS: Record<(typeof CORRECTIVE)[number], string> = {
+  moved: 'moved to another place',
+  'core-checked': 'core read again, and cold',
+  discarded: 'discarded',
+  'hold-restarted': 'hold counted anew',
+  'door-closed': 'door shut',
+  defrost: 'a defrost, and the core read',
+  'sensor-mended': 'sensor mended or replaced',
+  'machine-mended': 'machine mended',
+  cooked: 'cooked instead',
+  other: 'something else'
+};
+
+interface Shown {
+  readonly kind: (typeof EXCURSION_KINDS)[number];
+  readonly place: string;
+  readonly to: number | null;
+  readonly cause: string;
+  readonly limit: number | null;
+}
+const CAUSES: Record<string, string> = {
+  future: 'dated in the future',
+  'broken-probe': 'of a probe that cannot be right (85 °C, or past any cold place)',
+  'before-sensor': 'dated before there was a sensor',
+  'sensor-unknown': 'of a sensor nobody has named',
+  'no-value': 'without a figure',
+  'key-revoked': 'sent with a key that was taken back'
+};
+/** Why readings were not believed. */
+export const causeWords = (cause: string): string => CAUSES[cause] ?? cause;
+
+/** What is wrong at a place, in a few words. */
+export function excursionTitle({ kind, place, to, cause, limit }: Shown): string {
+  switch (kind) {
+    case 'warm':
+      return to === null ? `${place} is too warm` : `${place} was too warm`;
+    case 'silent':
+      return to === null ? `${place}: its sensor is silent` : `${place}: a gap in its log`;
+    case 'hold':
+      return `${place}: a reading broke the hold`;
+    case 'quarantine':
+      return `${place}: ${limit ?? 'some'} readings not believed, ${causeWords(cause)}`;
+  }
+}
+
+/** What may be done about it; the person decides. */
+export const WHAT_MAY_BE_DONE: Record<Shown['kind'], string> = {
+  warm: 'Move what lies there, read a core, and decide: what stood above the limit for more than 4 h is lost for raw service, a fish of the histamine families has spent warm hours.',
+  silent:
+    'Unknown is not cold. Read the thermometer and a core now, mend or replace the sensor; in a freezer the hold is counted anew from the next reading.',
+  hold: 'The hold is counted anew by itself. Read the core, keep it frozen, and expect the later hour; or freeze in another place.',
+  quarantine: 'Look at the probe, its wires and the logger’s clock. Until it is mended nothing of it counts.'
+};
+
+/** What is said of a load. */
+export function loadWords({ code, seen, limit }: LoadWarning): string {
+  const figure = (value: number) => (value < 10 ? value.toFixed(1) : String(Math.round(value)));
+  switch (code) {
+    case 'load.too-much-for-room':
+      return `${figure(seen)} kg for 100 l of room; a good freezer takes ${limit} kg a day (IEC 62552; check). The air will warm: freeze less at once.`;
+    case 'load.too-much-for-machine':
+      return `Its machine alone needs ${figure(seen)} h for this heat. The core waits for the machine, not for the air.`;
+    case 'load.unknown':
+      return 'Its room and its machine are not on record: how the load warms the air is not reckoned with.';
+  }
+}
+
+/** Words for what went wrong with a row of a logger's file. */
+export const ROW_WORDS: Record<string, string> = {
+  'time.unreadable': 'the time cannot be read',
+  'time.does-not-exist': 'a time the clocks went forward over',
+  'quantity.unreadable': 'the figure cannot be read',
+  'quantity.empty': 'no figure',
+  'log.zone-needed': 'the time names no zone',
+  future: 'dated in the future',
+  'broken-probe': 'cannot be right: a broken probe',
+  'before-sensor': 'dated before there was a sensor'
+};
+/** What a column of a logger's file may say of its times. */
+export const ORDER_WORDS: Record<string, string> = {
+  iso: 'year, month, day (2026-03-13)',
+  dmy: 'day first (13/03/2026)',
+  mdy: 'month first (03/13/2026)',
+  unix: 'seconds since 1970',
+  'unix-ms': 'milliseconds since 1970'
+};

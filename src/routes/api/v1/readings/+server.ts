@@ -1,0 +1,28 @@
+import { EmberError } from '$lib/core/errors.ts';
+import { problem } from '$lib/server/api.ts';
+import { theApp } from '$lib/server/app.ts';
+import { liveBody, takeReadings } from '$lib/server/cold/live.ts';
+import { presentOf } from '$lib/server/views.ts';
+import type { RequestHandler } from './$types';
+
+/** What the house's clock shows: a logger sets its own by it. */
+export const GET: RequestHandler = () => Response.json({ now: new Date(presentOf(theApp())).toISOString() });
+
+/** Readings of a logger, with its key. */
+export const POST: RequestHandler = async ({ request }) => {
+  const key = /^Bearer\s+(\S+)$/i.exec(request.headers.get('authorization') ?? '')?.[1] ?? '';
+  const body: unknown = await request.json().catch(() => null);
+  if (body === null) return problem(400, new EmberError('request.not-json', {}));
+  const parsed = liveBody.safeParse(body);
+  if (!parsed.success) {
+    const issue = parsed.error.issues[0]!;
+    return problem(422, new EmberError('form.value-unknown', { field: issue.path.join('.'), seen: issue.message }));
+  }
+  try {
+    return Response.json(takeReadings(theApp(), key, parsed.data));
+  } catch (error) {
+    if (!(error instanceof EmberError)) throw error;
+    const status = error.code === 'device.key-unknown' ? 401 : error.code === 'device.key-revoked' ? 403 : 503;
+    return problem(status, error);
+  }
+};

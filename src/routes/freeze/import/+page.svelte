@@ -1,0 +1,444 @@
+<script lang="ts">
+  import { invalidateAll } from '$app/navigation';
+  import { DELIMITERS } from '$lib/core/log/csv.ts';
+  import { TIME_ORDERS, type TimeOrder } from '$lib/core/log/times.ts';
+  import ColdTabs from '$lib/ui/cold/ColdTabs.svelte';
+  import { importing } from '$lib/ui/cold/import.svelte.ts';
+  import Field from '$lib/ui/controls/Field.svelte';
+  import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import { dayAndTime, formatTemperature } from '$lib/ui/format.ts';
+  import { ORDER_WORDS, ROW_WORDS } from '$lib/words/cold.ts';
+  import { errorSentence } from '$lib/words/errors.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+  const units = $derived(data.house.units);
+  const zone = $derived(data.house.zone);
+  const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name ?? 'forgotten'])));
+  const run = importing();
+  let pasted = $state('');
+  let behind = $state('');
+  const MARKS: Record<string, string> = { ',': 'a comma', ';': 'a semicolon', '\t': 'a tab', '|': 'an upright line' };
+  const taking = $derived(run.job?.state === 'reading' || run.job?.state === 'keeping');
+  const over = $derived(run.job && !taking ? run.job : null);
+  $effect(() => {
+    if (over) void invalidateAll();
+  });
+  const count = (value: number) => value.toLocaleString('en-GB');
+  const headings = $derived(run.file?.headings ?? []);
+  const unsaid = $derived(
+    run.file && run.mapping
+      ? [
+          ...(run.mapping.values.filter(({ sensor }) => sensor !== '').length === 0
+            ? ['which sensor a column is of']
+            : []),
+          ...(run.file.asks.includes('zone') && run.mapping.zone === ''
+            ? ['in which zone the logger keeps its clock']
+            : [])
+        ]
+      : []
+  );
+  const zones = $derived([
+    ...new Set([zone, 'UTC', 'Europe/Berlin', 'Europe/London', 'America/New_York', 'Asia/Tokyo'])
+  ]);
+  const bad = $derived(run.rows.filter(({ troubles }) => troubles.length > 0).length);
+
+  function setValue(column: number, next: { sensor?: string; unit?: 'C' | 'F' }) {
+    if (!run.mapping) return;
+    const { values } = run.mapping;
+    const known = values.find((each) => each.column === column) ?? { column, sensor: '', unit: 'C' as const };
+    run.set({
+      values: [...values.filter((each) => each.column !== column), { ...known, ...next }].sort(
+        (a, b) => a.column - b.column
+      )
+    });
+  }
+  const valueOf = (column: number) => run.mapping?.values.find((each) => each.column === column);
+  /** Columns nobody names a sensor for stay out. */
+  async function start() {
+    if (!run.mapping) return;
+    const values = run.mapping.values.filter(({ sensor }) => sensor !== '');
+    run.set({ values, clockOffsetSeconds: Math.round(Number(behind.replace(',', '.')) * 60) || 0 });
+    await run.start();
+  }
+  const take = (event: Event & { currentTarget: HTMLInputElement }) => {
+    const file = event.currentTarget.files?.[0];
+    if (file) void run.take(file, file.name);
+  };
+</script>
+
+<svelte:head><title>Logger files · Ember Tide</title></svelte:head>
+<h1>Logger files</h1>
+<ColdTabs />
+{#if !run.file}
+  <div class="two">
+    <section class="sheet">
+      <h2>A file of readings</h2>
+      <p>
+        CSV as a logger writes it: any delimiter, comma or point, °C or °F, with or without a zone, unsorted or with
+        gaps. It is read here first; nothing is kept until you say so.
+      </p>
+      {#if data.sensors.length === 0}
+        <p class="trouble">
+          No sensor is named yet. <a class="link" href="/freeze/places">Name one under Cold places</a> first.
+        </p>
+      {/if}
+      <label class="file">
+        <span>File, to 200 MB</span>
+        <input type="file" accept=".csv,.txt,.tsv,text/csv,text/plain" onchange={take} disabled={run.busy} />
+      </label>
+      <label class="paste">
+        <span>Or paste its lines</span>
+        <textarea rows="5" bind:value={pasted} placeholder="time;air °C&#10;2026-03-12 18:00;-22,4"></textarea>
+      </label>
+      <button
+        type="button"
+        class="big"
+        disabled={pasted.trim() === '' || run.busy}
+        onclick={() => run.take(new Blob([pasted], { type: 'text/csv' }), 'pasted.csv')}>Look at it</button
+      >
+      {#if run.busy}<p role="status">Handing it over…</p>{/if}
+      {#if run.trouble}<p class="trouble" role="alert">{run.trouble}</p>{/if}
+    </section>
+    <section class="sheet">
+      <h2>Taken in before</h2>
+      <table class="plain">
+        <tbody>
+          {#each data.past as each (each.seq)}
+            <tr>
+              <td
+                >{each.file}<br /><span class="soft">{dayAndTime(each.at, zone)}, {names[each.by] ?? each.by}</span></td
+              >
+              <td
+                >{count(each.taken)} of {count(each.rows)} rows{each.stopped ? ', stopped' : ''}{each.troubles > 0
+                  ? `; ${count(each.troubles)} not believed or not read`
+                  : ''}</td
+              >
+            </tr>
+          {:else}<tr><td class="soft">No file yet.</td></tr>{/each}
+        </tbody>
+      </table>
+      <details>
+        <summary>A few readings, typed</summary>
+        <OperationForm operation="store-readings" submit="Keep them">
+          <Field
+            name="sensor"
+            label="Sensor"
+            kind="choice"
+            options={data.sensors.map(({ id, name }) => ({ value: id, name }))}
+          />
+          <Field
+            name="log"
+            label="Readings: a line each, time then °C"
+            kind="long"
+            placeholder="2026-03-12T18:00, -22.4"
+          />
+        </OperationForm>
+      </details>
+    </section>
+  </div>
+{:else if run.mapping && !run.job}
+  <section class="sheet">
+    <div class="title">
+      <h2>{run.file.job.name}</h2>
+      <p class="soft">
+        {(run.file.job.size / 1024).toLocaleString('en-GB', { maximumFractionDigits: 0 })} kB{run.file.remembered
+          ? '; read as the last file with these headings'
+          : '; columns guessed'}
+      </p>
+    </div>
+    <div class="row">
+      <label
+        >Columns parted by
+        <select
+          value={run.mapping.delimiter}
+          onchange={(event) => run.set({ delimiter: event.currentTarget.value as ',' })}
+        >
+          {#each DELIMITERS as mark (mark)}<option value={mark}>{MARKS[mark]}</option>{/each}
+        </select></label
+      >
+      <label
+        >Lines above the readings
+        <input
+          type="number"
+          min="0"
+          max="200"
+          value={run.mapping.skip}
+          onchange={(event) => run.set({ skip: Number(event.currentTarget.value) })}
+        /></label
+      >
+      <label
+        >Times are written
+        <select
+          value={run.mapping.order}
+          onchange={(event) => run.set({ order: event.currentTarget.value as TimeOrder })}
+        >
+          {#each TIME_ORDERS as order (order)}<option value={order}>{ORDER_WORDS[order]}</option>{/each}
+        </select>
+        {#if run.file.asks.includes('order')}<span class="hint">Day or month first: both fit. Say which.</span
+          >{/if}</label
+      >
+      {#if run.file.asks.includes('zone')}
+        <label
+          >The logger’s clock keeps
+          <select value={run.mapping.zone} onchange={(event) => run.set({ zone: event.currentTarget.value })}>
+            <option value="">say which zone…</option>
+            {#each zones as each (each)}<option value={each}>{each === zone ? `${each}, as the house` : each}</option
+              >{/each}
+          </select>
+          <span class="hint">Its times name no zone.</span></label
+        >
+      {/if}
+      <label
+        >Decimal mark
+        <select
+          value={run.mapping.decimal}
+          onchange={(event) => run.set({ decimal: event.currentTarget.value as '.' })}
+        >
+          <option value=".">point</option><option value=",">comma</option>
+        </select></label
+      >
+      <label
+        >Its clock was behind by, min
+        <input inputmode="decimal" placeholder="0" bind:value={behind} />
+        <span class="hint">Ahead: a minus. Empty: it was right.</span></label
+      >
+    </div>
+    <div class="wide">
+      <table class="plain">
+        <thead>
+          <tr>
+            <th>Row</th>
+            {#each headings as heading, column (column)}
+              <th class="heading">
+                <span>{heading}</span>
+                {#if column === run.mapping.time || column === run.mapping.day}
+                  <span class="soft">{column === run.mapping.day ? 'day' : 'time'}</span>
+                {:else}
+                  <select
+                    aria-label="Sensor of {heading}"
+                    value={valueOf(column)?.sensor ?? ''}
+                    onchange={(event) => setValue(column, { sensor: event.currentTarget.value })}
+                  >
+                    <option value="">leave out</option>
+                    {#each data.sensors as sensor (sensor.id)}<option value={sensor.id}>{sensor.name}</option>{/each}
+                  </select>
+                  {#if valueOf(column)?.sensor}
+                    <select
+                      aria-label="Unit of {heading}"
+                      value={valueOf(column)?.unit ?? 'C'}
+                      onchange={(event) => setValue(column, { unit: event.currentTarget.value as 'C' })}
+                    >
+                      <option value="C">°C</option><option value="F">°F</option>
+                    </select>
+                  {/if}
+                {/if}
+              </th>
+            {/each}
+            <th>Understood as</th>
+          </tr>
+        </thead>
+        <tbody>
+          {#each run.rows.slice(0, 12) as row (row.row)}
+            <tr class:bad={row.troubles.length > 0}>
+              <td class="soft">{row.row}</td>
+              {#each headings as _, column (column)}<td>{row.cells[column] ?? ''}</td>{/each}
+              <td>
+                {#if row.at !== null}{dayAndTime(row.at, zone)}: {row.values
+                    .map((value) => (value === null ? '–' : formatTemperature(value, units)))
+                    .join(', ')}{/if}
+                {#each row.troubles as trouble (trouble.code + trouble.seen)}<span class="say"
+                    >{ROW_WORDS[trouble.code] ?? trouble.code}</span
+                  >
+                {/each}
+              </td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    </div>
+    {#if bad > 0}<p class="soft">{bad} of the first {run.rows.length} rows cannot be taken as it stands.</p>{/if}
+    {#if run.trouble}<p class="trouble" role="alert">{run.trouble}</p>{/if}
+    {#if unsaid.length > 0}<p class="caution">Still to say: {unsaid.join('; ')}.</p>{/if}
+    <p class="buttons">
+      <button type="button" class="big" disabled={unsaid.length > 0 || run.busy} onclick={start}>Take it in</button>
+      <button type="button" onclick={() => run.again()}>Another file</button>
+    </p>
+  </section>
+{:else if run.job}
+  <section class="sheet" aria-live="polite">
+    <h2>{run.job.name}</h2>
+    {#if taking}
+      <p class="figure">
+        {count(run.job.state === 'reading' ? run.job.rows : run.job.kept + run.job.known)}
+        <small>{run.job.state === 'reading' ? 'rows read' : 'readings kept'}</small>
+      </p>
+      <progress max={run.job.size} value={run.job.bytes} aria-label="How much of the file is read"></progress>
+      <p><button type="button" onclick={() => run.stop()}>Stop</button></p>
+    {:else}
+      {#if run.job.state === 'failed' && run.job.trouble}
+        <p class="trouble" role="alert">{errorSentence(run.job.trouble.code, run.job.trouble.details)}</p>
+      {:else if run.job.state === 'stopped'}
+        <p class="trouble" role="alert">{errorSentence('log.stopped')}</p>
+      {/if}
+      {#if run.job.report}
+        {@const report = run.job.report}
+        <p class="figure" data-kept={run.job.kept}>
+          {count(run.job.kept)} <small>readings kept of {count(report.rows)} rows</small>
+        </p>
+        <table class="plain">
+          <tbody>
+            {#each report.sensors as sensor (sensor.sensor)}
+              <tr>
+                <td>{data.sensors.find(({ id }) => id === sensor.sensor)?.name ?? sensor.sensor}</td>
+                <td>
+                  {sensor.from === null
+                    ? 'nothing'
+                    : `${dayAndTime(sensor.from, zone)} to ${dayAndTime(sensor.to!, zone)}`}; {count(sensor.duplicates)} twice
+                  over, {count(sensor.conflicts)} of one instant with another figure (the warmer kept), {count(
+                    sensor.gaps
+                  )}
+                  gaps
+                </td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+        <p class="soft">
+          {run.job.known > 0 ? `${count(run.job.known)} were known already. ` : ''}{report.unsorted > 0
+            ? `${count(report.unsorted)} rows stood before their time. `
+            : ''}{report.repeatedHour > 0
+            ? `${count(report.repeatedHour)} rows lie in the hour that autumn repeats: taken in the file’s order.`
+            : ''}
+        </p>
+        {#if Object.keys(report.counts).length > 0}
+          <h3>Not taken</h3>
+          <table class="plain" data-refused>
+            <tbody>
+              {#each Object.entries(report.counts) as [code, number] (code)}
+                <tr>
+                  <td>{count(number)}</td>
+                  <td>
+                    {ROW_WORDS[code] ?? code}: {report.troubles
+                      .filter((each) => each.code === code)
+                      .slice(0, 6)
+                      .map(({ row, seen }) => `row ${row}${seen ? ` “${seen}”` : ''}`)
+                      .join(', ')}{number > 6 ? ', …' : ''}
+                  </td>
+                </tr>
+              {/each}
+            </tbody>
+          </table>
+        {/if}
+      {/if}
+      <p class="buttons">
+        <button type="button" class="big" onclick={() => run.again()}>Another file</button>
+        <a class="link" href="/freeze/places">Cold places</a>
+      </p>
+    {/if}
+  </section>
+{/if}
+
+<style>
+  .two {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 360px), 1fr));
+    gap: 1rem;
+    align-items: start;
+  }
+  section {
+    display: grid;
+    gap: 0.7rem;
+    min-width: 0;
+  }
+  .title {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 1rem;
+    align-items: baseline;
+    overflow-wrap: anywhere;
+  }
+  label {
+    display: grid;
+    gap: 0.2rem;
+    font-weight: 600;
+  }
+  input,
+  select,
+  textarea {
+    min-height: 48px;
+    background: var(--surface);
+    color: var(--ink);
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+    font-weight: 400;
+    width: 100%;
+  }
+  input[type='file'] {
+    padding: 0.6rem;
+  }
+  .hint {
+    font-weight: 400;
+    font-size: 0.9rem;
+    color: var(--soft);
+  }
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
+    gap: 0.8rem;
+    align-items: start;
+  }
+  .wide {
+    overflow-x: auto;
+  }
+  .heading {
+    min-width: 9rem;
+  }
+  .heading select {
+    margin-top: 0.2rem;
+  }
+  .bad td {
+    background: var(--ember-wash);
+    color: var(--ink);
+  }
+  .say {
+    display: block;
+  }
+  .big,
+  .buttons button,
+  p > button {
+    min-height: 48px;
+    padding: 0 1.2rem;
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+    background: var(--surface);
+    font-weight: 600;
+    justify-self: start;
+  }
+  .buttons button.big,
+  button.big {
+    background: var(--ember);
+    color: var(--on-ember);
+    border-color: var(--ember);
+  }
+  .big:disabled,
+  .buttons button.big:disabled {
+    background: var(--sunk);
+    color: var(--soft);
+    border: 1px dashed var(--strong-line);
+  }
+  .buttons {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.8rem;
+    align-items: center;
+  }
+  progress {
+    width: 100%;
+    height: 18px;
+    accent-color: var(--water-deep);
+  }
+  h3 {
+    font-weight: 700;
+  }
+</style>

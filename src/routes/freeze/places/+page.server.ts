@@ -1,0 +1,17 @@
+import { randomBytes } from 'node:crypto';
+import { theApp } from '$lib/server/app.ts';
+import { coldPlaces } from '$lib/server/cold/views.ts';
+import { actionsFor } from '$lib/server/forms.ts';
+import type { PageServerLoad } from './$types';
+
+export const actions = actionsFor('/freeze/places');
+
+export const load = (() => {
+  const app = theApp();
+  return {
+    view: coldPlaces(app),
+    pieceNames: Object.fromEntries(app.store.projections.livePieces().map(({ state }) => [state.id, state.made.name])),
+    /** A key to give to a logger: made anew each time, kept nowhere. */
+    newKey: randomBytes(20).toString('base64url')
+  };
+}) satisfies PageServerLoad;

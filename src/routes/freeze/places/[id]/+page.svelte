@@ -1,0 +1,112 @@
+<script lang="ts">
+  import ColdLog from '$lib/ui/charts/ColdLog.svelte';
+  import type { Track } from '$lib/ui/charts/cold-log.ts';
+  import { houseNow } from '$lib/ui/clock.svelte.ts';
+  import ColdTabs from '$lib/ui/cold/ColdTabs.svelte';
+  import ExcursionCard from '$lib/ui/cold/ExcursionCard.svelte';
+  import { dayAndTime, formatTemperature } from '$lib/ui/format.ts';
+  import { PLACE_KIND_WORDS } from '$lib/words/cuts.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+  const view = $derived(data.view);
+  const units = $derived(data.house.units);
+  const zone = $derived(data.house.zone);
+  const now = $derived(houseNow());
+  const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name ?? 'forgotten'])));
+  type Log = typeof view.overview;
+  const several = $derived(view.overview.sensors.filter(({ probe }) => probe === 'air').length > 1);
+  const tracksOf = (log: Pick<Log, 'bins' | 'sensors'>): Track[] => [
+    { name: several ? 'air, the warmest sensor' : 'air', kind: 'air', bins: log.bins },
+    ...log.sensors
+      .filter(({ probe }) => probe === 'core')
+      .map(({ name, bins }) => ({ name, kind: 'core' as const, bins }))
+  ];
+  const tracks = $derived(tracksOf(view.overview).filter(({ bins }) => bins.length > 0));
+  async function load(from: number, to: number): Promise<readonly Track[]> {
+    const answer = await fetch(`/api/v1/places/${view.place.id}/log?from=${from}&to=${to}&points=700`);
+    return answer.ok ? tracksOf((await answer.json()) as Log) : tracks;
+  }
+</script>
+
+<svelte:head><title>{view.place.name} · Ember Tide</title></svelte:head>
+<h1>{view.place.name}</h1>
+<ColdTabs />
+<p class="soft">
+  {PLACE_KIND_WORDS[view.place.kind]}{view.place.setPoint
+    ? `, set to ${formatTemperature(view.place.setPoint.si, units)}`
+    : ''}; too warm above {formatTemperature(view.place.limit, units)} for more than {view.place.graceMinutes} min.
+  <a class="link" href="/freeze/places#place-{view.place.id}">Set it up</a>
+</p>
+<section class="sheet">
+  <h2>Its log</h2>
+  {#if tracks.length > 0 || view.overview.hand.length > 0}
+    <ColdLog
+      name="Log of {view.place.name}"
+      {tracks}
+      dots={view.overview.hand.map(({ at, celsius }) => ({ at, celsius, probe: 'air' as const }))}
+      limit={view.place.limit}
+      wrong={view.excursions
+        .filter(({ kind }) => kind === 'warm' || kind === 'silent')
+        .map(({ from, to }) => ({ from, to: to ?? view.at }))}
+      from={view.overview.from}
+      to={view.overview.to}
+      {now}
+      {zone}
+      {units}
+      {load}
+    />
+    <p class="soft">
+      {view.overview.readings.toLocaleString('en-GB')} readings; every extreme is in the drawing, however far out.
+    </p>
+  {:else}
+    <p class="soft">
+      Nothing has read it yet. <a class="link" href="/freeze/places">Name a sensor</a>, then
+      <a class="link" href="/freeze/import">take in its file</a>, or let it send.
+    </p>
+  {/if}
+</section>
+<div class="two">
+  <section class="sheet">
+    <h2>What was wrong</h2>
+    {#each view.excursions as excursion (excursion.kind + excursion.from + excursion.cause)}
+      <ExcursionCard {excursion} pieces={data.pieceNames} {names} {units} {zone} {now} closable={false} />
+      {#if !excursion.closed && excursion.to !== null}
+        <p><a class="link" href="/freeze/places">Close it under Cold places</a></p>
+      {/if}
+    {:else}<p class="soft">Nothing in the last five weeks.</p>{/each}
+  </section>
+  <section class="sheet">
+    <h2>Who lay here</h2>
+    <table class="plain">
+      <tbody>
+        {#each view.stays.slice(0, 60) as stay (stay.piece + stay.from)}
+          <tr>
+            <td><a class="link" href="/piece/{stay.piece}">{stay.name}</a></td>
+            <td class="soft">{dayAndTime(stay.from, zone)} to {stay.to === null ? 'now' : dayAndTime(stay.to, zone)}</td
+            >
+          </tr>
+        {:else}<tr><td class="soft">Nobody has said of anything that it lies here.</td></tr>{/each}
+      </tbody>
+    </table>
+  </section>
+</div>
+
+<style>
+  .two {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(330px, 1fr));
+    gap: 1rem;
+    margin-top: 1rem;
+    align-items: start;
+  }
+  .two section {
+    display: grid;
+    gap: 0.6rem;
+    min-width: 0;
+  }
+  .sheet + .sheet,
+  .soft + .sheet {
+    margin-top: 0.6rem;
+  }
+</style>

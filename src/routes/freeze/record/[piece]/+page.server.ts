@@ -1,0 +1,16 @@
+import { error } from '@sveltejs/kit';
+import { EmberError } from '$lib/core/errors.ts';
+import { theApp } from '$lib/server/app.ts';
+import { freezingRecord, freezeRunView } from '$lib/server/cold/views.ts';
+import { errorSentence } from '$lib/words/errors.ts';
+import type { PageServerLoad } from './$types';
+
+export const load = (({ params }) => {
+  const app = theApp();
+  try {
+    return { record: freezingRecord(app, params.piece), last: freezeRunView(app, params.piece, 300) };
+  } catch (trouble) {
+    if (!(trouble instanceof EmberError)) throw trouble;
+    error(404, errorSentence(trouble.code, trouble.details));
+  }
+}) satisfies PageServerLoad;

@@ -1,0 +1,306 @@
+<script lang="ts">
+  import { thickest } from '$lib/core/bench/breakdown/depth.ts';
+  import { PACK_STATES, PACKING_IDS, SHAPE_IDS } from '$lib/core/record/bodies.ts';
+  import type { forecastThaw } from '$lib/server/operations/thaw.ts';
+  import ColdLog from '$lib/ui/charts/ColdLog.svelte';
+  import { houseNow } from '$lib/ui/clock.svelte.ts';
+  import ColdTabs from '$lib/ui/cold/ColdTabs.svelte';
+  import Field from '$lib/ui/controls/Field.svelte';
+  import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import PiecePick from '$lib/ui/controls/PiecePick.svelte';
+  import { dayAndTime, formatDuration, formatMass, formatTemperature, until } from '$lib/ui/format.ts';
+  import { lengthUnits, massUnits, startWith, temperatureUnits } from '$lib/ui/units.ts';
+  import { PACK_WORDS, PACKING_WORDS, SHAPE_WORDS } from '$lib/words/cold.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+  const view = $derived(data.view);
+  const units = $derived(data.house.units);
+  const zone = $derived(data.house.zone);
+  const now = $derived(Math.floor(houseNow() / 30_000) * 30_000);
+  const run = $derived(view?.piece.thaws.at(-1)?.ended === null ? view.piece.thaws.at(-1)! : null);
+  const options = (ids: readonly string[], words: Record<string, string>) =>
+    ids.map((value) => ({ value, name: words[value] ?? value }));
+
+  // svelte-ignore state_referenced_locally
+  const [firstMedium, firstUnit] = startWith('temperature', 3, data.house.units);
+  // svelte-ignore state_referenced_locally
+  const [firstCore] = startWith('temperature', -20, data.house.units);
+  let method = $state('cold');
+  let medium = $state(firstMedium);
+  let mediumUnit = $state(firstUnit);
+  let packing = $state('film');
+  let shape = $state('slab');
+  let pack = $state('none');
+  let thickness = $state('');
+  let thicknessUnit = $state<string>();
+  let startCore = $state(firstCore);
+  let startUnit = $state(firstUnit);
+  type Forecast = ReturnType<typeof forecastThaw>;
+  let forecast = $state.raw<Forecast | null>(null);
+  let trouble = $state('');
+  $effect(() => {
+    const mm = thickest(view?.piece.depth ?? null) ?? view?.piece.made.thicknessMm;
+    if (mm) [thickness, thicknessUnit] = startWith('length', mm, units);
+    else thickness = '';
+  });
+  $effect(() => {
+    [medium, mediumUnit] = startWith('temperature', method === 'water' ? 12 : 3, units);
+  });
+  $effect(() => {
+    if (!view || run || thickness === '') return void (forecast = null);
+    const with_ = (text: string, unit: string | undefined) => (/[a-z°]/i.test(text) ? text : `${text} ${unit}`);
+    const asked = new URLSearchParams({
+      piece: view.piece.id,
+      method,
+      medium: with_(medium, mediumUnit ?? '°C'),
+      packing,
+      shape,
+      thickness: with_(thickness, thicknessUnit ?? 'mm'),
+      startCore: with_(startCore, startUnit ?? '°C')
+    });
+    const timer = setTimeout(async () => {
+      const answer = await fetch(`/api/v1/preview/thaw?${asked}`);
+      const body = await answer.json();
+      forecast = answer.ok ? body : null;
+      trouble = answer.ok ? '' : body.detail;
+    }, 150);
+    return () => clearTimeout(timer);
+  });
+  const mark = $derived(view?.verdict.reasons.find(({ code }) => code.startsWith('date-mark.')) ?? null);
+</script>
+
+<svelte:head><title>Thaw · Ember Tide</title></svelte:head>
+<h1>Thaw</h1>
+<ColdTabs />
+<PiecePick pieces={data.pieces} chosen={data.chosen} empty="Nothing frozen lies here to be thawed." />
+{#if view && run}
+  <div class="two">
+    <section class="sheet">
+      <h2>{view.piece.made.name} thaws in {run.plan.place}</h2>
+      <p class="figure">
+        {formatDuration(Math.max(0, (now - run.at) / 1000))} <small>so far, since {dayAndTime(run.at, zone)}</small>
+      </p>
+      {#if run.plan.forecast}
+        <p>
+          Likely through {until(run.at + run.plan.forecast.likely * 1000, now)}, between {dayAndTime(
+            run.at + run.plan.forecast.low * 1000,
+            zone
+          )} and {dayAndTime(run.at + run.plan.forecast.high * 1000, zone)}. A probe in the middle decides.
+        </p>
+      {:else}<p class="trouble">By the forecast this never thaws: the medium is too cold.</p>{/if}
+      {#if run.plan.method === 'water' && run.plan.surfaceWarmFrom !== null}
+        <p class="trouble">
+          From {dayAndTime(run.at + run.plan.surfaceWarmFrom * 1000, zone)} its surface is warm by the forecast: that time
+          is spent from its warm hours. Dry it and put it in the cold as soon as it is through.
+        </p>
+      {/if}
+      {#if run.plan.pack === 'closed'}
+        <p class="trouble">
+          It lies in a closed pack without oxygen. Open it {run.plan.method === 'water' ? 'at once afterwards' : 'now'}.
+        </p>
+      {/if}
+      {#if view.clocks.histamine}
+        <p>
+          Warm hours: {formatDuration(view.clocks.histamine.spentSeconds)} of {formatDuration(
+            view.clocks.histamine.budgetSeconds
+          )} spent before this thaw is closed.
+        </p>
+      {/if}
+      {#if mark && mark.effect.kind === 'closes'}<p>Date mark: until {dayAndTime(mark.effect.at, zone)}.</p>{/if}
+    </section>
+    <section class="sheet">
+      <h2>It is through</h2>
+      <OperationForm
+        operation="end-thaw"
+        subject={view.piece.id}
+        seen={view.piece.lastSeq}
+        submit="Thawed"
+        tone="ember"
+      >
+        <input type="hidden" name="piece" value={view.piece.id} />
+        <Field name="core" label="Core" kind="quantity" optional units={temperatureUnits(units)} />
+        <Field
+          name="massAfter"
+          label="Weight after"
+          kind="quantity"
+          optional
+          units={massUnits(units)}
+          hint="{formatMass(run.plan.grams, units)} before; what is missing is drip, usually 1 to 5 %."
+        />
+        <Field name="sure" label="It weighs that, however odd" kind="tick" />
+        <Field name="note" label="Note" optional />
+        <Field name="at" label="When" kind="time" optional hint="Empty means now." />
+      </OperationForm>
+    </section>
+  </div>
+{:else if view}
+  {#key view.piece.id}
+    <div class="two">
+      <section class="sheet">
+        <h2>Thaw {view.piece.made.name}</h2>
+        <OperationForm
+          operation="start-thaw"
+          subject={view.piece.id}
+          seen={view.piece.lastSeq}
+          submit="Begin the thaw"
+          tone="ember"
+        >
+          <input type="hidden" name="piece" value={view.piece.id} />
+          <div class="row">
+            <Field
+              name="method"
+              label="How"
+              kind="choice"
+              bind:value={method}
+              options={[
+                { value: 'cold', name: 'in the cold, slowly' },
+                { value: 'water', name: 'under running water' }
+              ]}
+            />
+            <Field
+              name="place"
+              label="Where"
+              list="thaw-places"
+              placeholder={method === 'water' ? 'Fish sink' : 'Drawer 1'}
+            />
+            <Field
+              name="medium"
+              label={method === 'water' ? 'Water' : 'Air of the drawer'}
+              kind="quantity"
+              units={temperatureUnits(units)}
+              bind:value={medium}
+              bind:unit={mediumUnit}
+            />
+            <Field
+              name="packing"
+              label="Packed"
+              kind="choice"
+              options={options(PACKING_IDS, PACKING_WORDS)}
+              bind:value={packing}
+            />
+            <Field
+              name="pack"
+              label="Oxygen"
+              kind="choice"
+              options={options(PACK_STATES, PACK_WORDS)}
+              bind:value={pack}
+            />
+            <Field
+              name="shape"
+              label="Shape"
+              kind="choice"
+              options={options(SHAPE_IDS, SHAPE_WORDS)}
+              bind:value={shape}
+            />
+            <Field
+              name="thickness"
+              label="Thickest point"
+              kind="quantity"
+              units={lengthUnits(units)}
+              bind:value={thickness}
+              bind:unit={thicknessUnit}
+            />
+            <Field
+              name="startCore"
+              label="Core now"
+              kind="quantity"
+              units={temperatureUnits(units)}
+              bind:value={startCore}
+              bind:unit={startUnit}
+            />
+          </div>
+          {#if pack === 'closed'}
+            <p class="trouble" data-pack>
+              {#if method === 'cold'}
+                Open it first: without oxygen botulinum grows from 3.3 °C, and fish packed so and labelled to be kept
+                frozen leaves its pack before a cold thaw (FDA Food Code 3-501.13(E)). Left closed it is not cleared for
+                any route.
+              {:else}
+                Under running water it may stay closed only until it is through: open it at once then.
+              {/if}
+            </p>
+            {#if method === 'cold'}<Field
+                name="own"
+                label="It thaws closed all the same, and I answer for it"
+                kind="tick"
+              />{/if}
+          {/if}
+          <datalist id="thaw-places"
+            >{#each data.places as place (place.id)}<option value={place.name}></option>{/each}</datalist
+          >
+        </OperationForm>
+      </section>
+      <section class="sheet" aria-live="polite">
+        <h2>When it is through</h2>
+        {#if forecast?.arrival}
+          <p class="figure">{formatDuration(forecast.arrival.likely)} <small>likely</small></p>
+          <p>
+            {dayAndTime(now + forecast.arrival.low * 1000, zone)} to {dayAndTime(
+              now + forecast.arrival.high * 1000,
+              zone
+            )}. Drip about {(forecast.drip.low * 100).toFixed(0)} to {(forecast.drip.high * 100).toFixed(0)} %, {formatMass(
+              view.piece.grams * forecast.drip.low,
+              units
+            )} to {formatMass(view.piece.grams * forecast.drip.high, units)}.
+          </p>
+          <ColdLog
+            name="Forecast of the thaw"
+            tracks={[]}
+            curves={[
+              {
+                name: 'core',
+                kind: 'read',
+                points: forecast.points.map(({ seconds, core }) => ({ at: now + seconds * 1000, core }))
+              },
+              {
+                name: 'surface',
+                kind: 'planned',
+                points: forecast.points.map(({ seconds, surface }) => ({ at: now + seconds * 1000, core: surface }))
+              }
+            ]}
+            limit={forecast.limit}
+            from={now}
+            to={now + forecast.points.at(-1)!.seconds * 1000}
+            {now}
+            {zone}
+            {units}
+          />
+          {#if forecast.surfaceAbove}
+            <p class="trouble" data-surface>
+              Its surface passes {formatTemperature(forecast.limit, units)} after {formatDuration(
+                forecast.surfaceAbove.from
+              )}, while the middle still thaws: {formatDuration(forecast.surfaceAbove.seconds)} of warm time. Ready-to-eat
+              portions may not pass 5 °C under water (FDA Food Code 3-501.13(B)): colder water, or thinner pieces.
+            </p>
+          {/if}
+        {:else if forecast}
+          <p class="trouble">At that temperature it does not thaw in any useful time.</p>
+        {:else}<p class="soft">{trouble || 'Give the thickness, and the forecast stands here.'}</p>{/if}
+        <p class="caution">
+          Cold and slow keeps water in the flesh. Thawed fish for raw service is dated from the day it is opened or
+          thawed; frozen days do not count. Guidance only: your local code decides.
+        </p>
+      </section>
+    </div>
+  {/key}
+{/if}
+
+<style>
+  .two {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 420px), 1fr));
+    gap: 1.2rem;
+    align-items: start;
+  }
+  .two section {
+    display: grid;
+    gap: 0.5rem;
+    min-width: 0;
+  }
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
+    gap: 0.8rem;
+  }
+</style>
