@@ -5,6 +5,8 @@ import {
   type EventKind,
   type RecordEvent
 } from '../../src/lib/core/record/events.ts';
+import { placeLog, type LogBook } from '../../src/lib/core/log/holding.ts';
+import { between, NO_READINGS, seriesOf, type LogReading } from '../../src/lib/core/log/series.ts';
 import { NO_CUT } from '../../src/lib/core/record/bodies.ts';
 import { NEW_HOUSE, type HouseState } from '../../src/lib/core/record/state.ts';
 import { verdict, type Lineage, type Verdict } from '../../src/lib/core/rules/verdict.ts';
@@ -203,7 +205,39 @@ export const owns = (
   }: Partial<BodyOf<'exception.owned'>> & { hours?: number } = {}
 ) => event('exception.owned', hours, { code, routes, reason: 'because I looked', until, pins });
 
+/** Readings by hour after the start, every so many minutes from one hour to another. */
+export const logged = (from: number, to: number, figure: number | ((hours: number) => number), everyMinutes = 10) => {
+  const out: LogReading[] = [];
+  for (let minute = from * 60; minute <= to * 60 + 1e-9; minute += everyMinutes) {
+    const hours = minute / 60;
+    out.push({ at: START + minute * 60_000, celsius: typeof figure === 'number' ? figure : figure(hours) });
+  }
+  return out;
+};
+const LOG_GAP = 2 * HOUR;
+/** What sensors say: the air of places, and of a probe called core. */
+export const logsOf =
+  (air: Readonly<Record<string, readonly LogReading[]>>, core: readonly LogReading[] = []) =>
+  (until: number): LogBook => {
+    const of = (name: string) => (air[name] ? between(seriesOf(air[name]), -Infinity, until) : NO_READINGS);
+    return {
+      place: (name) => (air[name] ? placeLog(of(name), LOG_GAP, [901]) : null),
+      run: (name, probe, from, to) => ({
+        air: between(of(name), from, to),
+        core: probe === '' ? NO_READINGS : between(seriesOf(core), from, to),
+        hand: [],
+        accuracy: 0.5,
+        seq: 902
+      })
+    };
+  };
+/** Put somewhere. */
+export const moved = (hours: number, place: string) =>
+  event('piece.moved', hours, { place, cold: true, core: null, secondsOut: 0 });
+
 export interface Case {
+  /** What sensors had said by a moment. */
+  readonly logs?: (until: number) => LogBook;
   lot?: Partial<LotBody>;
   papers?: readonly RecordEvent[];
   events?: readonly RecordEvent[];
@@ -226,7 +260,7 @@ export function lineageOf({ lot = {}, papers = [], events = [] }: Case): Lineage
 }
 /** The verdict some hours after the start. */
 export const ask = (of: Case, hours: number, profile = 'us-fc', house = HOUSE): Verdict =>
-  verdict(lineageOf(of), house, START + hours * HOUR, START + 10_000 * HOUR, profile);
+  verdict(lineageOf(of), house, START + hours * HOUR, START + 10_000 * HOUR, profile, of.logs?.(START + hours * HOUR));
 export const stateOf = (of: Verdict, route: Route): WindowState =>
   of.windows.find((window) => window.route === route)!.state;
 export const codes = (of: Verdict): string[] => of.reasons.map(({ code }) => code);

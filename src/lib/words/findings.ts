@@ -110,6 +110,8 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
     'Not cleared: a histamine fish without a record that it was chilled aboard. Neither freezing nor cooking undoes histamine.',
   'histamine.within-budget': (seen) =>
     `Warm time spent: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} above ${degrees(seen.aboveC)}.`,
+  'histamine.budget-running': (seen) =>
+    `It lies in warm air: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} above ${degrees(seen.aboveC)} are spent, and the rest runs out while nothing says that it is cold.`,
   'histamine.budget-spent': (seen) =>
     `Its warm hours are used up: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} above ${degrees(seen.aboveC)}.`,
   'time-control.tray': (seen) =>

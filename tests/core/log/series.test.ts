@@ -98,13 +98,14 @@ describe('how long the air was too warm', () => {
     );
     expect(intervalsAbove(fahrenheit, FIVE, GAP)).to.deep.equal([]);
   });
-  it('warmth that a silence follows lasts until the next reading; a silence before it is not warmth', () => {
+  it('warmth that a silence follows lasts until the next reading, and before a warm one two hours are not believed', () => {
     expect(minutes(intervalsAbove(at([0, 2], [30, 8], [300, 2]), FIVE, GAP))).to.deep.equal([[15, 300]]);
-    expect(minutes(intervalsAbove(at([0, 2], [300, 8], [330, 2]), FIVE, GAP))).to.deep.equal([[300, 315]]);
+    expect(minutes(intervalsAbove(at([0, 2], [300, 8], [330, 2]), FIVE, GAP))).to.deep.equal([[180, 315]]);
+    expect(minutes(intervalsAbove(at([0, 2], [30, 8]), FIVE, GAP))).to.deep.equal([[15, Infinity]]);
   });
-  it('between hand-written readings half a day is believed', () => {
+  it('a hand-written reading stands until the next, and half a day between such is believed', () => {
     const hand = withHand(at(), at([0, 3], [600, 7], [660, 3]));
-    expect(minutes(intervalsAbove(hand, FIVE, GAP))).to.deep.equal([[300, 630]]);
+    expect(minutes(intervalsAbove(hand, FIVE, GAP))).to.deep.equal([[600, 660]]);
     expect(silences(hand, GAP)).to.deep.equal([]);
     expect(silences(withHand(at(), at([0, 3], [721, 3])), GAP)).to.have.length(1);
   });
@@ -134,7 +135,8 @@ describe('the rate of spoilage a log speaks for', () => {
   it('has the integral of the log itself, and leaves silences out', () => {
     fc.assert(
       fc.property(anyReadings, fc.constantFrom('temperate' as const, 'tropical' as const), (readings, climate) => {
-        const series = seriesOf(readings);
+        // Nothing warmer than is assumed at either side of a silence: warmth reaches into it.
+        const series = seriesOf(readings.map((each) => ({ ...each, celsius: Math.min(each.celsius, 2) })));
         const rate = (index: number) => rateAt(Math.max(-3, series.celsius[index]!), climate);
         let whole = 0;
         let spoken = 0;
@@ -151,11 +153,33 @@ describe('the rate of spoilage a log speaks for', () => {
       })
     );
   });
+  it('warmth stands for half a day after its last word and for the two hours before its first', () => {
+    const told = rateStretches(at([0, 1], [300, 7], [1500, 1]), 'temperate', GAP);
+    expect(told.map(({ from, to, rate }) => [from / MINUTE, to / MINUTE, Math.round(rate * 100) / 100])).to.deep.equal([
+      [180, 300, 2.89],
+      [300, 1020, 2.89]
+    ]);
+    const last = rateStretches(at([0, 7]), 'temperate', GAP);
+    expect(last.map(({ from, to }) => [from / MINUTE, to / MINUTE])).to.deep.equal([
+      [-120, 0],
+      [0, 720]
+    ]);
+    const both = rateStretches(at([0, 7], [240, 14]), 'temperate', GAP);
+    expect(
+      both.map(({ from, to, rate }) => [from / MINUTE, to / MINUTE, Math.round(rate * 100) / 100]).slice(1, 3)
+    ).to.deep.equal([
+      [0, 120, 2.89],
+      [120, 240, 5.76]
+    ]);
+  });
   it('worked by hand: an hour at 0 °C and an hour at 10 °C in cold water', () => {
     // (1 + 0.1·0)² = 1 and (1 + 0.1·10)² = 4: in steps 1·1 h + (1 + 4)/2·(1 min) + 4·1 h.
-    const series = at([0, 0], [60, 0], [61, 10], [121, 10]);
-    const [stretch] = rateStretches(series, 'temperate', GAP);
-    expect(stretch!.rate * (stretch!.to - stretch!.from)).to.be.closeTo((60 + 2.5 + 240) * MINUTE, 1);
+    const told = rateStretches(at([0, 0], [60, 0], [61, 10], [121, 10], [122, 0]), 'temperate', GAP);
+    const until = told.filter(({ to }) => to <= 121 * MINUTE);
+    expect(until.reduce((sum, { from, to, rate }) => sum + rate * (to - from), 0)).to.be.closeTo(
+      (60 + 2.5 + 240) * MINUTE,
+      1
+    );
   });
 });
 

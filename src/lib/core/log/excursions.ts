@@ -30,15 +30,14 @@ export interface Watch {
 export function excursionsOf({ series, logged, gapMs, above }: PlaceLog, watch: Watch): Excursion[] {
   if (series.length === 0) return [];
   const { limit, graceMs, until } = watch;
-  const last = series.at[series.length - 1]!;
   const warm = above(limit)
-    .filter(({ from, to }) => to - from > graceMs || (to === last && until - from > graceMs))
+    .filter(({ from, to }) => Math.min(to, until) - from > graceMs)
     .map(({ from, to }): Excursion => {
       let peak = -Infinity;
       for (let index = indexAt(series, from); index < series.length && series.at[index]! <= to; index++) {
         peak = Math.max(peak, series.celsius[index]!);
       }
-      return { kind: 'warm', from, to: to === last ? null : to, peak };
+      return { kind: 'warm', from, to: to === Infinity ? null : to, peak };
     });
   const quiet: Excursion[] = silences(logged, gapMs).map(({ from, to }) => ({ kind: 'silent', from, to, peak: null }));
   const spoke = logged.length > 0 ? logged.at[logged.length - 1]! : Infinity;

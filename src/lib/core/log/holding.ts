@@ -1,8 +1,8 @@
 import { atOrBelow, type ScaleLimit } from '../rules/profile.ts';
-import { rateAt, type Stretch } from '../fish/freshness.ts';
+import { ASSUMED_HOLDING_CELSIUS, rateAt, type Stretch } from '../fish/freshness.ts';
 import type { Species } from '../fish/species.ts';
 import type { FreezeReading } from '../record/state.ts';
-import { patience, type Series } from './series.ts';
+import { HAND_SILENCE_MS, isByHand, patience, type Series } from './series.ts';
 
 export interface Interval {
   readonly from: number;
@@ -13,11 +13,12 @@ const isAbove = (series: Series, index: number, limit: ScaleLimit) =>
   !atOrBelow({ celsius: series.celsius[index]!, unit: series.fahrenheit[index] ? 'F' : 'C' }, limit);
 
 /**
- * When a log stands above a limit, each crossing on the straight line between two readings. Warmth that a silence longer than is
- * believed follows lasts until the next reading, since unknown is not cold; after a silence it begins with the warm reading.
+ * When a log stands above a limit. Between two logged readings each crossing lies on the straight line; a reading written by hand
+ * stands until the next one. Unknown is not cold: warmth that a silence follows lasts until the next reading, and without one
+ * for ever; a warm reading after a silence counts for as long before it as a silence would have been believed.
  *
  * @param gapMs longest believable silence, ms
- * @returns ascending, not touching; ms
+ * @returns ascending, not touching; ms, an end that nothing has said yet as Infinity
  */
 export function intervalsAbove(series: Series, limit: ScaleLimit, gapMs: number): Interval[] {
   const out: { from: number; to: number }[] = [];
@@ -26,25 +27,24 @@ export function intervalsAbove(series: Series, limit: ScaleLimit, gapMs: number)
     if (last && last.to >= from) last.to = Math.max(last.to, to);
     else out.push({ from, to });
   };
+  let before = false;
   for (let index = 0; index < series.length; index++) {
     const above = isAbove(series, index, limit);
     const moment = series.at[index]!;
-    if (index > 0) {
-      const before = isAbove(series, index - 1, limit);
-      const start = series.at[index - 1]!;
-      const isSilence = moment - start > patience(series, index, gapMs);
-      if (before && (above || isSilence)) add(start, moment);
-      else if (above !== before && !isSilence) {
-        const [low, high] = [series.celsius[index - 1]!, series.celsius[index]!];
-        const share = Math.min(1, Math.max(0, (limit.c - low) / (high - low)));
-        const crossing = start + share * (moment - start);
-        if (above) add(crossing, moment);
-        else add(start, crossing);
-        continue;
-      }
-    }
-    if (above) add(moment, moment);
+    const start = index > 0 ? series.at[index - 1]! : -Infinity;
+    const isStep = isByHand(series, index) || isByHand(series, index - 1);
+    const isSilence = moment - start > patience(series, index, gapMs);
+    if (before && (above || isSilence || isStep)) add(start, moment);
+    else if (above && isSilence && !isByHand(series, index)) add(Math.max(start, moment - gapMs), moment);
+    else if (above !== before && !isSilence && !isStep) {
+      const [low, high] = [series.celsius[index - 1]!, series.celsius[index]!];
+      const share = Math.min(1, Math.max(0, (limit.c - low) / (high - low)));
+      const crossing = start + share * (moment - start);
+      add(above ? crossing : start, above ? moment : crossing);
+    } else if (above) add(moment, moment);
+    before = above;
   }
+  if (before) add(series.at[series.length - 1]!, Infinity);
   return out;
 }
 
@@ -70,39 +70,71 @@ export const secondsIn = (intervals: readonly Interval[]): number =>
 
 /** A log is told to the spoilage clock in pieces this long: its integral is exact, its hundreds of readings are not carried about. */
 const BUCKET_MS = 3 * 3600_000;
+/** A piece ends sooner where the rate has moved by more than this share: what is said of its middle is then as near as that. */
+const BUCKET_SHARE = 0.1;
+
+/** What a silence leaves standing: the warmth before it for half a day, the warmth after it for as long as silence is believed. */
+function silentStretches(from: number, to: number, before: number, after: number, assumed: number, gapMs: number) {
+  const out: Stretch[] = [];
+  const add = (start: number, end: number, rate: number) => {
+    if (end > start && rate > assumed) out.push({ from: start, to: end, rate });
+  };
+  const stands = before > assumed ? Math.min(to, from + HAND_SILENCE_MS) : from;
+  const back = after > assumed ? Math.max(from, to - gapMs) : to;
+  add(from, Math.min(stands, back), before);
+  add(back, stands, Math.max(before, after));
+  add(Math.max(stands, back), to, after);
+  return out;
+}
 
 /**
  * The rate of spoilage a log speaks for, a few hours at a time: each stretch carries the mean of the rate over the readings in it, so
- * that its integral is that of the log (trapezoid on the rate). Silences are left out. Below -3 °C the rate is that of -3 °C,
- * the end of the model's range. Source of the rate: Huss (1995), FAO Fisheries Technical Paper 348.
+ * that its integral is that of the log (trapezoid on the rate; the warmer of two where one was written by hand). Into silences only
+ * warmth reaches. Below -3 °C the rate is that of -3 °C, the end of the model's range.
+ * Source of the rate: Huss (1995), FAO Fisheries Technical Paper 348.
  *
  * @returns ascending, not overlapping
  */
 export function rateStretches(series: Series, climate: Species['climate'], gapMs: number): Stretch[] {
   const out: Stretch[] = [];
+  const assumed = rateAt(ASSUMED_HOLDING_CELSIUS, climate);
   const rate = (index: number) => rateAt(Math.max(-3, series.celsius[index]!), climate);
   let from = 0;
   let end = 0;
+  let first = 0;
   let integral = 0;
   const close = () => {
     if (end > from) out.push({ from, to: end, rate: integral / (end - from) });
     integral = 0;
   };
+  if (series.length > 0) {
+    from = end = series.at[0]!;
+    first = rate(0);
+    out.push(...silentStretches(-Infinity, from, 0, rate(0), assumed, gapMs));
+  }
   for (let index = 1; index < series.length; index++) {
     const [start, to] = [series.at[index - 1]!, series.at[index]!];
+    const [before, after] = [rate(index - 1), rate(index)];
     if (to - start > patience(series, index, gapMs)) {
       close();
+      out.push(...silentStretches(start, to, before, after, assumed, gapMs));
       from = end = to;
+      first = after;
       continue;
     }
-    if (index === 1 || end !== start || start - from >= BUCKET_MS) {
+    if (start - from >= BUCKET_MS || Math.abs(after - first) > BUCKET_SHARE * first) {
       close();
       from = start;
+      first = before;
     }
-    integral += ((rate(index - 1) + rate(index)) / 2) * (to - start);
+    const isStep = isByHand(series, index) || isByHand(series, index - 1);
+    integral += (isStep ? Math.max(before, after) : (before + after) / 2) * (to - start);
     end = to;
   }
   close();
+  if (series.length > 0) {
+    out.push(...silentStretches(end, Infinity, rate(series.length - 1), 0, assumed, gapMs));
+  }
   return out;
 }
 

@@ -91,13 +91,15 @@ export function inOrder(at: Float64Array, celsius: Float64Array, fahrenheit: Uin
 /** Between a reading written by hand and the next one a longer silence is believed: half a day, as of a core reading. ms */
 export const HAND_SILENCE_MS = 12 * 3600_000;
 
+export const isByHand = ({ byHand }: Series, index: number): boolean => byHand?.[index] === 1;
+
 /**
  * How long a silence before a reading is believed, ms.
  *
  * @param gapMs longest believable silence of a logger, ms
  */
-export const patience = ({ byHand }: Series, index: number, gapMs: number): number =>
-  byHand && (byHand[index] || byHand[index - 1]) ? Math.max(gapMs, HAND_SILENCE_MS) : gapMs;
+export const patience = (series: Series, index: number, gapMs: number): number =>
+  isByHand(series, index) || isByHand(series, index - 1) ? Math.max(gapMs, HAND_SILENCE_MS) : gapMs;
 
 /** A logger's readings with those written by hand among them. Of one instant the warmer counts. */
 export function withHand(logged: Series, hand: Series): Series {

@@ -27,7 +27,7 @@ export const soonestClock = (inputs: readonly JudgeInput[]): FreshnessClock | nu
 export function warmBudget(reasons: readonly Reason[]): { spentSeconds: number; budgetSeconds: number } | null {
   return (
     reasons
-      .filter(({ code }) => code === 'histamine.within-budget' || code === 'histamine.budget-spent')
+      .filter(({ code }) => code.startsWith('histamine.') && code.includes('budget'))
       .map(({ seen }) => ({ spentSeconds: Number(seen.spentSeconds), budgetSeconds: Number(seen.budgetSeconds) }))
       .sort((a, b) => b.spentSeconds / b.budgetSeconds - a.spentSeconds / a.budgetSeconds)[0] ?? null
   );

@@ -29,7 +29,7 @@ export function staysOf(chain: readonly PieceState[]): Stay[] {
   return out;
 }
 
-/** A stay with what its place's log says of it; null where nothing does. */
+/** A stay with what its place's log says of it. One that lasts has no end: what the log's last word leaves standing goes on. */
 export interface LoggedStay {
   readonly stay: Stay;
   readonly from: number;
@@ -42,8 +42,8 @@ export function loggedStays(chain: readonly PieceState[], logs: LogBook, at: num
   if (logs === NO_LOGS || chain.every((piece) => piece.stays.length === 0)) return [];
   const out: LoggedStay[] = [];
   for (const stay of staysOf(chain)) {
-    const to = Math.min(stay.to ?? at, at);
-    if (to <= stay.from) continue;
+    const to = stay.to ?? Infinity;
+    if (Math.min(to, at) <= stay.from) continue;
     const log = logs.place(stay.place);
     if (log && log.series.length > 0) out.push({ stay, from: stay.from, to, log });
   }

@@ -139,9 +139,14 @@ export function takeReadings(app: App, key: string, body: z.infer<typeof liveBod
     const offset = Math.abs(skew) > FUTURE_TOLERANCE_MS ? skew : 0;
     const taken = new Map<string, LogReading[]>();
     const refused: Refused[] = [];
+    const sensors = new Map(
+      Object.values(house.sensors).flatMap((sensor) => [
+        [sensor.name.toLowerCase(), sensor] as const,
+        [sensor.id, sensor] as const
+      ])
+    );
     for (const each of body.readings) {
-      const named = each.sensor.trim().toLowerCase();
-      const sensor = Object.values(house.sensors).find(({ id, name }) => id === named || name.toLowerCase() === named);
+      const sensor = sensors.get(each.sensor.trim().toLowerCase());
       const unit = each.fahrenheit === undefined ? 'C' : 'F';
       const value = each.fahrenheit ?? each.celsius;
       const celsius = unit === 'F' ? ((value! - 32) * 5) / 9 : value;
@@ -154,7 +159,10 @@ export function takeReadings(app: App, key: string, body: z.infer<typeof liveBod
       else {
         const apart = quarantineOf({ at, celsius }, now, FUTURE_TOLERANCE_MS);
         if (apart) refuse(apart);
-        else taken.set(sensor.id, [...(taken.get(sensor.id) ?? []), { at: Math.min(at, now), celsius, unit }]);
+        else {
+          if (!taken.has(sensor.id)) taken.set(sensor.id, []);
+          taken.get(sensor.id)!.push({ at: Math.min(at, now), celsius, unit });
+        }
       }
     }
     const seals = sealed(store, dueForSeal(store, house, [...taken.keys()], now), house, now);

@@ -22,6 +22,8 @@ import type { ImportOrder } from './worker.ts';
 export const LOG_BYTES = 200_000_000;
 const HEAD_BYTES = 64 * 1024;
 const SAMPLE_ROWS = 40;
+/** A file nobody took in, or asked after, for this long is forgotten. */
+const LEFT_LYING_MS = 12 * 3600_000;
 
 export const logMapping = z.object({
   delimiter: z.enum(DELIMITERS),
@@ -40,7 +42,12 @@ export const logMapping = z.object({
     .max(400 * 86_400)
 });
 
-type Held = ImportJob & { readonly file: string; readonly lines: readonly string[]; worker: Worker | null };
+type Held = ImportJob & {
+  readonly file: string;
+  readonly lines: readonly string[];
+  readonly takenAt: number;
+  worker: Worker | null;
+};
 
 /** The worker as it was bundled beside the built server, or as it stands in the sources. */
 function workerFile(): { file: string; execArgv: string[] } {
@@ -87,7 +94,19 @@ export function openImports(app: () => ImportHouse) {
     if (!job) throw new EmberError('record.not-found', { field: 'import', seen: id });
     return job;
   }
-  const open = ({ file: _, lines: __, worker: ___, ...job }: Held): ImportJob => job;
+  const open = ({ file: _, lines: __, worker: ___, takenAt: ____, ...job }: Held): ImportJob => job;
+  let isSwept = false;
+  /** Files that were looked at and left lying go, and what a crash left behind. */
+  function tidy(): void {
+    if (!isSwept) rmSync(folder(), { recursive: true, force: true });
+    isSwept = true;
+    for (const [id, job] of jobs) {
+      if (app().clock.now() - job.takenAt < LEFT_LYING_MS || job.worker) continue;
+      rmSync(job.file, { force: true });
+      jobs.delete(id);
+      stops.delete(id);
+    }
+  }
 
   function remembered(house: HouseState, headings: readonly string[]): LogMapping | null {
     const last = app()
@@ -114,12 +133,12 @@ export function openImports(app: () => ImportHouse) {
   function sample(job: Held, mapping: LogMapping) {
     const { clock } = app();
     return job.lines
+      .map((line, index) => ({ line, row: index + 1 }))
       .slice(mapping.skip)
-      .filter((line) => line.trim() !== '')
+      .filter(({ line }) => line.trim() !== '')
       .slice(0, SAMPLE_ROWS)
-      .map((line, index) => {
+      .map(({ line, row }) => {
         const cells = line.split(mapping.delimiter).map(bare);
-        const row = mapping.skip + index + 1;
         try {
           const reader = logReader(mapping, clock.now());
           reader.take(cells, row);
@@ -298,6 +317,7 @@ export function openImports(app: () => ImportHouse) {
     /** Takes a file in and looks at its first lines. */
     async take(name: string, body: ReadableStream<Uint8Array> | null) {
       if (!body) throw new EmberError('file.empty', { field: 'file' });
+      tidy();
       mkdirSync(folder(), { recursive: true });
       const id = randomUUID();
       const file = join(folder(), `${id}.csv`);
@@ -319,6 +339,7 @@ export function openImports(app: () => ImportHouse) {
           file,
           lines,
           worker: null,
+          takenAt: app().clock.now(),
           state: 'ready',
           bytes: 0,
           rows: 0,

@@ -41,7 +41,6 @@ async function read(): Promise<void> {
       bom: true,
       relax_column_count: true,
       relax_quotes: true,
-      skip_empty_lines: true,
       from_line: mapping.skip + 1
     })
   );
@@ -49,7 +48,8 @@ async function read(): Promise<void> {
   let row = mapping.skip;
   for await (const cells of rows as AsyncIterable<string[]>) {
     row++;
-    reader.take(cells.map(bare), row);
+    // Empty lines are counted, so that a row is found again in the file.
+    if (cells.length > 1 || cells[0]!.trim() !== '') reader.take(cells.map(bare), row);
     if (row % SAY_EVERY_ROWS === 0) port.postMessage({ kind: 'progress', rows: row, bytes: source.bytesRead });
   }
   const { sensors, ...report } = reader.done();

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { THAW_METHODS, thaw, type ThawInput } from '../../core/bench/freeze/thaw.ts';
+import { THAW_DRIP, THAW_METHODS, thaw, type ThawInput } from '../../core/bench/freeze/thaw.ts';
 import { PACK_STATES, PACKING_IDS, SHAPE_IDS } from '../../core/record/bodies.ts';
 import type { HouseState, LotState, PieceState } from '../../core/record/state.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
@@ -32,6 +32,9 @@ const plan = {
   startCore: quantity('temperature', { min: -60, max: 0 })
 };
 export const thawPlan = z.object({ ...plan, piece: pieceId.optional() });
+
+/** More drip than this is asked about: three times what is usual at the most. Share of the weight; check. */
+const ODD_DRIP = 3 * THAW_DRIP.high;
 
 /** A piece that is frozen now: in a freezer, out of it and never thawed, or come frozen and not thawed yet. */
 export function isFrozen(state: PieceState, lot: LotState): boolean {
@@ -129,7 +132,19 @@ export const endThaw = operation({
     const at = instant(input.at, 'at');
     if (at < run.at) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
     const { massAfter, core } = input;
-    if (massAfter) checkMass(massAfter, state.grams * 1.02, state.grams * 0.7, input.sure, state.grams * 0.02);
+    if (massAfter) {
+      checkMass(massAfter, state.grams * 1.02, state.grams * 0.7, input.sure, state.grams * 0.02);
+      const least = state.grams * (1 - ODD_DRIP);
+      if (massAfter.si < least && !input.sure) {
+        throw new EmberError('quantity.out-of-range', {
+          field: 'massAfter',
+          unit: 'g',
+          min: Math.round(least),
+          max: Math.round(state.grams),
+          seen: massAfter.typed
+        });
+      }
+    }
     // Under water the surface is warm by the forecast; in the cold the place's own log says what it was.
     const { method, surfaceWarmFrom } = run.plan;
     const seconds = (at - run.at) / 1000;

@@ -72,7 +72,8 @@ export function openLogs(record: RecordStore, readings: Readings, houseNow: () =
 
   function airBetween(place: string, from: number, to: number, house: HouseState, { known }: Asked): Series {
     const parts = postsAt(place, 'air').map((post) =>
-      readings.between(post.sensor, Math.max(from, post.from), Math.min(to, post.to), known)
+      // A reading of the very moment it was moved is one of the place it left.
+      readings.between(post.sensor, Math.max(from, post.from + 1), Math.min(to, post.to), known)
     );
     return warmest(parts, gapOf(house));
   }

@@ -110,6 +110,8 @@ function holdJudge(cycle: FreezeCycle, options: ComplianceOptions) {
   /** Time since then in which the air was warmer than the forecast took it to be, ms. */
   let paused = 0;
   let warmAir: number | null = null;
+  /** When the air last read above the hold, while it has not read cold since; ms. */
+  let airAbove: number | null = null;
   let holdFrom: number | null = null;
   let last: number | null = null;
   let lastHand = false;
@@ -141,6 +143,7 @@ function holdJudge(cycle: FreezeCycle, options: ComplianceOptions) {
     if (probe === 'air') {
       if (warmAir !== null) paused += at - Math.max(warmAir, coldSince);
       warmAir = reading.celsius > tooWarmForPlan ? at : null;
+      airAbove = atOrBelow(reading, cycle.hold, added) ? null : at;
     }
     const proven = probe === 'core' || options.clock === 'air' || at - coldSince - paused >= slowMs;
     if (!solid && cycle.solidAt) {
@@ -171,6 +174,8 @@ function holdJudge(cycle: FreezeCycle, options: ComplianceOptions) {
       if (cycle.solidAt && excursions.length > 0) solid = airAtSolid = false;
       return true;
     }
+    // A core still cold in air that is too warm begins no hold: the rest of the piece is warming.
+    if (airAbove !== null && at - airAbove <= loggedGapMs) return true;
     if (warm) warm.over = true;
     if (holdFrom === null) {
       if (!proven) return true;

@@ -79,16 +79,13 @@ function warmAirLoss(context: JudgeContext, limit: ScaleLimit) {
   const grace = WARM_READING_GRACE_SECONDS * 1000;
   const cold = context.readings.filter((reading) => atOrBelow(reading, limit)).map(({ at }) => at);
   for (const stay of context.stays) {
-    const { series } = stay.log;
-    const last = series.at[series.length - 1]!;
     for (const { from, to } of clipped(stay.log.above(limit), stay.from, stay.to)) {
-      // Warm to its last word, and the piece is still there: it is warm until somebody says otherwise.
-      const ongoing = to >= last && (stay.stay.to === null || stay.stay.to > last);
-      const answers = cold.filter((at) => at > from && at <= (ongoing ? Infinity : to));
+      const answers = cold.filter((at) => at > from && at <= to);
       let since = from;
       for (const answer of [...answers, Infinity]) {
-        const end = Math.min(answer, ongoing ? Infinity : to);
-        if (end - since > grace) return { closes: since + grace, from: since, stay, ongoing };
+        const end = Math.min(answer, to);
+        // Warm to its last word, and the piece is still there: it is warm until somebody says otherwise.
+        if (end - since > grace) return { closes: since + grace, from: since, stay, ongoing: to === Infinity };
         if (answer >= to) break;
         since = answer;
       }
@@ -133,10 +130,11 @@ export const histamine: Hazard = (context) => {
   const warm = context.stays.length === 0 ? byHand : union([...byHand, ...warmAir(context.stays, rule.above)]);
   // On a tray the fish is taken as warm from its first minute out of the cold, for all the time it may stay there.
   const onTrays = holds.reduce((sum, hold) => sum + (hold.plan.discardAt - hold.at) / 1000, 0);
-  const spent = secondsIn(warm) + onTrays + thawed;
+  const spent = secondsIn(clipped(warm, -Infinity, context.at)) + onTrays + thawed;
+  const runsOut = spentAt(warm, budget - onTrays - thawed);
   const evidence = [chilled.seq, ...context.readings.map(({ seq }) => seq)];
   const seen = { spentSeconds: spent, budgetSeconds: budget, aboveC: rule.above.c };
-  if (spent <= budget) {
+  if (spent <= budget && runsOut === null) {
     return [
       reason(context, 'histamine', 'histamine.within-budget', { kind: 'pass' }, rule, {
         routes: ALL_ROUTES,
@@ -149,16 +147,21 @@ export const histamine: Hazard = (context) => {
     reason(
       context,
       'histamine',
-      'histamine.budget-spent',
-      { kind: 'closes', at: spentAt(warm, budget) ?? lot.received.at },
+      spent <= budget ? 'histamine.budget-running' : 'histamine.budget-spent',
+      { kind: 'closes', at: runsOut ?? lot.received.at },
       rule,
-      { routes: ALL_ROUTES, evidence, seen }
+      {
+        routes: ALL_ROUTES,
+        evidence,
+        seen
+      }
     )
   ];
 };
 
 /** When warm stretches had used a budget up, ms; null where they alone did not. */
 function spentAt(warm: readonly Interval[], budget: number): number | null {
+  if (budget < 0) return null;
   let left = budget * 1000;
   for (const { from, to } of warm) {
     if (to - from > left) return from + left;
