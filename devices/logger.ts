@@ -16,6 +16,10 @@ export interface LoggerSetting {
   air: string;
   core: string;
   paused: boolean;
+  /** Other sensors it sends for, each steady at a temperature, °C. */
+  also: Readonly<Record<string, number>>;
+  /** Counts the loads: at each one the fish with the probe goes in. */
+  loads: number;
 }
 export interface LoggerHouse {
   readonly url: string;
@@ -46,6 +50,9 @@ export function tellLogger(setting: LoggerSetting, line: string): string {
     case 'CORE':
       setting.core = value;
       return 'OK';
+    case 'LOAD':
+      setting.loads++;
+      return 'OK';
     case 'PAUSE':
       setting.paused = true;
       return 'OK';
@@ -53,7 +60,7 @@ export function tellLogger(setting: LoggerSetting, line: string): string {
       setting.paused = false;
       return 'OK';
     default:
-      return 'NO known are SCENARIO name, SPEED n, SETPOINT c, AIR sensor, CORE sensor, PAUSE, GO';
+      return 'NO known are SCENARIO name, SPEED n, SETPOINT c, AIR sensor, CORE sensor, LOAD, PAUSE, GO';
   }
 }
 
@@ -63,14 +70,19 @@ export interface Sent {
   readonly celsius: number;
 }
 /** What it sends for a stretch of time: a reading a minute of each sensor, in its own clock. */
-export function readingsFor(setting: LoggerSetting, began: number, from: number, to: number): Sent[] {
+export function readingsFor(setting: LoggerSetting, began: number, from: number, to: number, loaded = began): Sent[] {
   const out: Sent[] = [];
   const minute = 60_000;
   for (let at = Math.ceil((from + 1) / minute) * minute; at <= to; at += minute) {
-    const said = loggerSays(setting.scenario, Math.max(0, at - began) / 1000, setting.setPoint);
+    const since = (moment: number) => Math.max(0, at - moment) / 1000;
+    const said = loggerSays(setting.scenario, since(began), setting.setPoint, 0.5, since(loaded));
     const shown = new Date(at - said.behindSeconds * 1000).toISOString();
     if (said.air !== null && setting.air !== '') out.push({ sensor: setting.air, at: shown, celsius: said.air });
     if (said.core !== null && setting.core !== '') out.push({ sensor: setting.core, at: shown, celsius: said.core });
+    for (const [sensor, celsius] of Object.entries(setting.also)) {
+      const steady = loggerSays('steady', since(began), 0, sensor.length / 100);
+      out.push({ sensor, at: shown, celsius: Math.round((celsius + steady.air! * 0.6) * 10) / 10 });
+    }
   }
   return out;
 }
@@ -92,6 +104,8 @@ export async function runLogger(
     air: 'Chest air',
     core: '',
     paused: false,
+    also: {},
+    loads: 0,
     ...first
   };
   const call = (path: string, body?: unknown) =>
@@ -103,6 +117,8 @@ export async function runLogger(
   let began: number | null = null;
   let sentTo = 0;
   let scenario = setting.scenario;
+  let loads = setting.loads;
+  let loaded = 0;
   let busy = false;
   let lost = false;
   async function beat(): Promise<void> {
@@ -112,9 +128,14 @@ export async function runLogger(
       const { now } = (await (await call('readings')).json()) as { now: string };
       const clock = Date.parse(now);
       if (began === null || scenario !== setting.scenario) {
+        if (began === null) loaded = clock;
         began = clock;
         sentTo = clock;
         ({ scenario } = setting);
+      }
+      if (loads !== setting.loads) {
+        loaded = clock;
+        ({ loads } = setting);
       }
       let to = clock;
       if (setting.speed > 1) {
@@ -126,7 +147,7 @@ export async function runLogger(
           return;
         }
       }
-      const readings = readingsFor(setting, began, sentTo, to);
+      const readings = readingsFor(setting, began, sentTo, to, loaded);
       if (readings.length > 0) {
         const { behindSeconds } = loggerSays(setting.scenario, (to - began) / 1000, setting.setPoint);
         const answer = await call('readings', { clock: new Date(to - behindSeconds * 1000).toISOString(), readings });

@@ -61,15 +61,23 @@ function lift(scenario: LoggerScenario, seconds: number, setPoint: number): numb
  * it. The same seed says the same.
  *
  * @param seconds since the scenario began
+ * @param loadedSeconds since the fish with the probe went in, if not with the scenario
  * @param setPoint of the cabinet, °C
  * @throws EmberError `form.value-unknown`, `quantity.out-of-range`
  * @example
  * loggerSays('dead-battery', 20 * 3600, -24).air // => null
  */
-export function loggerSays(scenario: LoggerScenario, seconds: number, setPoint: number, seed = 0.5): LoggerSay {
+export function loggerSays(
+  scenario: LoggerScenario,
+  seconds: number,
+  setPoint: number,
+  seed = 0.5,
+  loadedSeconds = seconds
+): LoggerSay {
   if (!LOGGER_SCENARIOS.includes(scenario))
     throw new EmberError('form.value-unknown', { field: 'scenario', seen: scenario });
   inRange(seconds, { field: 'seconds', unit: 's', min: 0, max: 4e8 });
+  inRange(loadedSeconds, { field: 'loadedSeconds', unit: 's', min: 0, max: 4e8 });
   inRange(setPoint, { field: 'setPoint', unit: '°C', min: -90, max: 20 });
   const chance = seededChance((seed + seconds * 0.000_137) % 1);
   const machine = 0.5 * Math.sin((2 * Math.PI * seconds) / 1500);
@@ -79,7 +87,7 @@ export function loggerSays(scenario: LoggerScenario, seconds: number, setPoint: 
     (scenario === 'power-cut' && seconds > POWER.from && seconds < POWER.to);
   // The fish follows the air slowly: a short lift hardly reaches its middle.
   const slow = scenario === 'drift' || scenario === 'power-cut' ? lift(scenario, seconds, setPoint) * 0.8 : 0;
-  const core = setPoint + 0.3 + slow + (2 - setPoint) * Math.exp(-seconds / (CORE_HOURS * HOUR));
+  const core = setPoint + 0.3 + slow + (2 - setPoint) * Math.exp(-loadedSeconds / (CORE_HOURS * HOUR));
   const round = (value: number) => Math.round(value * 10) / 10;
   return {
     air: silent ? null : round(air),

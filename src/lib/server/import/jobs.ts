@@ -3,6 +3,7 @@ import { createWriteStream, existsSync, mkdirSync, openSync, readSync, closeSync
 import { join } from 'node:path';
 import { Readable, Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import { pathToFileURL } from 'node:url';
 import { Worker } from 'node:worker_threads';
 import { z } from 'zod';
 import { EmberError, type ErrorCode, type ErrorDetails } from '../../core/errors.ts';
@@ -50,13 +51,16 @@ type Held = ImportJob & {
 };
 
 /** The worker as it was bundled beside the built server, or as it stands in the sources. */
-function workerFile(): { file: string; execArgv: string[] } {
+function startWorker(workerData: ImportOrder): Worker {
+  const resourceLimits = { maxOldGenerationSizeMb: 384 };
   const source = join(import.meta.dirname, 'worker.ts');
-  if (existsSync(source)) return { file: source, execArgv: ['--import', 'tsx'] };
-  return {
-    file: process.env.EMBER_TIDE_IMPORT_WORKER ?? join(process.cwd(), 'build', 'workers', 'import.js'),
-    execArgv: []
-  };
+  if (!existsSync(source)) {
+    const built = process.env.EMBER_TIDE_IMPORT_WORKER ?? join(process.cwd(), 'build', 'workers', 'import.js');
+    return new Worker(built, { workerData, resourceLimits });
+  }
+  // A thread does not take the loader of its parent along: it is told of TypeScript first.
+  const script = `import('tsx/esm/api').then(({ register }) => (register(), import(${JSON.stringify(pathToFileURL(source).href)})))`;
+  return new Worker(script, { eval: true, workerData, resourceLimits });
 }
 
 /** The subject under which a mapping for these headings is found again. */
@@ -225,7 +229,6 @@ export function openImports(app: () => ImportHouse) {
     const { store, clock } = app();
     const house = store.projections.currentHouse();
     const mapping = settled(house, asked, guessLog(job.lines));
-    const { file, execArgv } = workerFile();
     const workerData: ImportOrder = {
       file: job.file,
       mapping,
@@ -234,7 +237,7 @@ export function openImports(app: () => ImportHouse) {
       gapMs: store.projections.logs.gapMs(),
       origin: { source: 'import', origin: job.name, clockOffsetSeconds: mapping.clockOffsetSeconds }
     };
-    const worker = new Worker(file, { workerData, execArgv, resourceLimits: { maxOldGenerationSizeMb: 384 } });
+    const worker = startWorker(workerData);
     job.worker = worker;
     job.state = 'reading';
     let contentHash = '';
