@@ -49,7 +49,13 @@ describe('every place of the demo house', () => {
     '/lot/TUR-0309-1?by=money',
     '/lot/RAI-0312-1',
     '/house/knife',
-    '/labels?piece=MIX-0313-1&size=a4-24'
+    '/labels?piece=MIX-0313-1&size=a4-24',
+    '/freeze?piece=ATL-0304-1-A',
+    '/freeze/places',
+    '/freeze/places/chest-freezer',
+    '/freeze/import',
+    '/freeze/thaw?piece=SAB-0310-1-A',
+    '/freeze/record/ATL-0304-1-A'
   ];
 
   for (const theme of ['light', 'dim'] as const) {

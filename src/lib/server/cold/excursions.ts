@@ -5,6 +5,7 @@ import { judgeRun } from '../../core/rules/hazards/parasites.ts';
 import type { RuleProfile, ScaleLimit } from '../../core/rules/profile.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import type { ProjectedPiece } from '../../core/service/hands.ts';
+import { READY_MS } from '../store/logs.ts';
 import type { Store } from '../store/store.ts';
 
 type Closed = BodyOf<'excursion.closed'> & { readonly by: string; readonly at: number; readonly seq: number };
@@ -51,7 +52,8 @@ function brokenHolds(
   const logs = store.projections.logs.book(now, now);
   for (const { state } of live) {
     const run = state.freezes.at(-1);
-    if (!run || run.ended) continue;
+    // What was taken out unanswered is still to be answered.
+    if (!run || (run.ended && now - run.ended.at > READY_MS)) continue;
     const cycles = profile.parasites.cycles.filter(({ id }) => id === run.plan.cycle);
     for (const result of judgeRun({ profile, house, logs, at: now }, run, cycles)) {
       for (const each of result.excursions) {
@@ -67,7 +69,7 @@ function brokenHolds(
           place: run.plan.place,
           kind: 'hold',
           from: each.at,
-          to: each.over ? each.until : null,
+          to: each.over || run.ended ? each.until : null,
           peak: each.peak,
           limit: result.cycle.hold.c,
           pieces: [state.id],

@@ -1,0 +1,233 @@
+import { expect } from 'chai';
+import type { Browser } from 'playwright-core';
+import { runLogger, type LoggerSetting } from '../../devices/logger.ts';
+import { openBrowser, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
+import { send, shown, watch } from './watch.ts';
+
+const NOON = '2026-03-09T12:00:00Z';
+const KEY = 'the-key-of-the-test-logger';
+
+describe('cold places, freezers and their logs', () => {
+  let house: RunningHouse;
+  let browser: Browser;
+  let piece = '';
+  let keys = 0;
+  const call = async (name: string, input: unknown, actor = 'p1') => {
+    const answer = await fetch(`${house.url}/api/v1/operations/${name}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', 'x-ember-person': actor, 'idempotency-key': `k${++keys}` },
+      body: JSON.stringify(input)
+    });
+    const body = (await answer.json()) as { result: Record<string, string> };
+    expect(answer.status, JSON.stringify(body)).to.equal(200);
+    return body.result;
+  };
+  before(async () => {
+    house = await openHouse({ EMBER_TIDE_FROZEN_AT: NOON });
+    browser = await openBrowser();
+    await call('join-person', { name: 'Ada Skerry' }, '');
+    await call('set-house', {
+      name: 'The Test Counter',
+      profile: 'eu',
+      zone: 'Europe/Oslo',
+      dayEndsHour: 4,
+      currency: 'NOK',
+      warnMinutes: 60,
+      rawShareOfIceDays: 0.5,
+      dateMarkDays: 5
+    });
+    const lot = {
+      species: 'halibut',
+      form: 'block',
+      source: 'wild',
+      water: 'sea',
+      commercial: 'yes',
+      supplier: 'Kelda Bay Boats',
+      caughtOn: '2026-03-09',
+      mass: '900 g',
+      thickness: '30 mm',
+      core: '1 C'
+    };
+    piece = (await call('receive-lot', lot)).piece!;
+  });
+  after(async () => {
+    await browser.close();
+    await house.close();
+  });
+  const open = async (path: string) => {
+    const watched = await watch(browser);
+    await signIn(watched.page, house.url, 'p1');
+    await visit(watched.page, house.url + path);
+    return watched;
+  };
+  const DONE = 'text=Done, and in the ledger.';
+
+  it('a house without places says what they are for; a freezer, its sensors and a key are named', async () => {
+    const { page, quiet, close } = await open('/freeze/places');
+    expect(await page.textContent('main')).to.contain('No place is named yet');
+    await send(page, 'set-place', { name: 'Chest freezer', kind: 'freezer', setPoint: '-24', litres: '240' });
+    await page.waitForSelector('[data-place="chest-freezer"]');
+    const sensor = page.locator('section', { has: page.locator('summary:has-text("A new sensor")') });
+    await sensor.locator('summary').first().click();
+    const fill = async (fields: Record<string, string>) => {
+      for (const [name, value] of Object.entries(fields)) {
+        const field = sensor.locator(`form[data-operation="set-sensor"] [name="${name}"]`).first();
+        if ((await field.evaluate((node) => node.tagName)) === 'SELECT') await field.selectOption(value);
+        else await field.fill(value);
+      }
+      await sensor.locator('form[data-operation="set-sensor"] button[type="submit"]').first().click();
+    };
+    await fill({ name: 'Chest air', place: 'Chest freezer', probe: 'air' });
+    await page.waitForSelector('[data-place="chest-freezer"]:has-text("Chest air: air")');
+    await fill({ name: 'Core probe', place: 'Chest freezer', probe: 'core' });
+    await page.waitForSelector('[data-place="chest-freezer"]:has-text("Core probe: core")');
+    await send(page, 'key-device', { name: 'Chest logger', key: KEY });
+    await page.waitForSelector('.device:has-text("Chest logger")');
+    quiet();
+    await close();
+  });
+
+  it('a freeze runs with a sped-up logger through a defrost to its release', async () => {
+    const { page, quiet, close } = await open(`/freeze?piece=${piece}`);
+    // The freezer brings its set point along, and the forecast stands beside it.
+    expect(await page.inputValue('[name="air"]')).to.equal('-24');
+    await page.waitForSelector('[data-earliest]');
+    await send(page, 'start-freeze', { coreSensor: 'core-probe', startCore: '1', airClass: 'fan' });
+    await page.waitForSelector('h2:has-text("in Chest freezer")');
+
+    const first: Partial<LoggerSetting> = { scenario: 'defrost', core: 'Core probe', speed: 7200 };
+    const stop = await runLogger({ url: house.url, key: KEY }, 0, () => undefined, first);
+    // The defrost comes after five hours: a hold that was counting starts anew, on this screen, without a touch.
+    await page.waitForSelector('[data-excursion]');
+    await page.waitForSelector('text=The hold started anew');
+    stop();
+    const now = await open('/');
+    await now.page.waitForSelector('[data-excursion="hold"]');
+    await now.close();
+
+    const again = await runLogger({ url: house.url, key: KEY }, 0, () => undefined, { speed: 14_400 });
+    await page.waitForSelector('[data-proven]', { timeout: 120_000 });
+    again();
+    const ways = await page.textContent('[data-ways]');
+    expect(ways).to.contain('this counts');
+    await page.waitForSelector('button:has-text("Release it")');
+    await send(page, 'end-freeze', { place: 'Drawer 1' });
+    await page.waitForSelector('h2:has-text("in a freezer")');
+    quiet();
+    await visit(page, `${house.url}/piece/${piece}`);
+    expect(await shown(page, 'raw').getAttribute('data-state')).to.equal('open');
+
+    // The record the rule book asks for: what was proven, by whom, and until when it is kept.
+    await visit(page, `${house.url}/freeze/record/${piece}`);
+    const record = (await page.textContent('main'))!;
+    expect(record).to.contain('Ada Skerry');
+    expect(record).to.match(/excursion/i);
+    quiet();
+    await close();
+  });
+
+  it('the excursion is closed by name with what was done, and the ledger shows it', async () => {
+    const { page, quiet, close } = await open('/freeze/places');
+    const card = page.locator('article[data-excursion="hold"]', { hasText: 'Chest freezer' }).first();
+    await card.locator('summary').click();
+    await card.locator('[name="action"]').selectOption('defrost');
+    await card.locator('[name="note"]').fill('its own defrost, core stayed cold');
+    await card.locator('button[type="submit"]').click();
+    await page.waitForSelector(DONE);
+    await visit(page, `${house.url}/freeze/places/chest-freezer`);
+    expect(await page.textContent('main')).to.contain('its own defrost, core stayed cold');
+    await visit(page, `${house.url}/ledger`);
+    expect(await page.textContent('main')).to.contain('its own defrost');
+    quiet();
+    await close();
+  });
+
+  it('a messy file is looked at, asked about, taken in, and what was not taken is named by its row', async () => {
+    const { page, quiet, close } = await open('/freeze/import');
+    const rows = ['Logger 88-1203;;', 'Zeit;Luft °C;Tür', '01.03.2026 10:00;-24,1;zu', '01.03.2026 10:05;-24,0;zu'];
+    for (let minute = 10; minute < 60; minute += 5) rows.push(`01.03.2026 10:${minute};-23,${minute};zu`);
+    rows.push(
+      '01.03.2026 10:30;-23,30;zu',
+      'Batterie schwach;;',
+      '01.03.2026 11:00;85,0;zu',
+      '01.04.2026 11:00;-24,0;zu'
+    );
+    await page.setInputFiles('input[type="file"]', {
+      name: 'kühltruhe.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(rows.join('\n'))
+    });
+    await page.waitForSelector('h2:has-text("kühltruhe.csv")');
+    const take = page.locator('button:has-text("Take it in")');
+    expect(await take.isDisabled()).to.equal(true);
+    await page.locator('label:has-text("Times are written") select').selectOption('dmy');
+    await page.locator('label:has-text("The logger’s clock keeps") select').selectOption('Europe/Oslo');
+    await page.locator('select[aria-label="Sensor of Luft °C"]').selectOption('chest-air');
+    await page.waitForSelector('td:has-text("-24.1 °C")');
+    await take.click();
+    await page.waitForSelector('[data-kept="12"]');
+    const refused = (await page.textContent('[data-refused]'))!;
+    expect(refused).to.match(/row 16/);
+    expect(refused).to.match(/row 17/);
+    expect(refused).to.match(/row 18/);
+    expect(await page.textContent('main')).to.match(/1 twice\s+over/);
+    await page.click('button:has-text("Another file")');
+    await page.waitForSelector('td:has-text("kühltruhe.csv")');
+    quiet();
+    await close();
+  });
+
+  it('the log of a place is brushed by mouse and by keyboard, and a finer grain is fetched', async () => {
+    const { page, quiet, close } = await open('/freeze/places/chest-freezer');
+    const span = () => page.textContent('.windows .soft');
+    const whole = await span();
+    const box = (await page.locator('svg.strip').boundingBox())!;
+    const finer = page.waitForResponse((answer) => answer.url().includes('/log?from='));
+    await page.mouse.move(box.x + box.width * 0.7, box.y + 20);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width * 0.9, box.y + 20, { steps: 5 });
+    await page.mouse.up();
+    expect((await finer).status()).to.equal(200);
+    const brushed = await span();
+    expect(brushed).to.not.equal(whole);
+    await page.locator('svg[role="img"]').focus();
+    await page.keyboard.press('+');
+    const closer = await span();
+    expect(closer).to.not.equal(brushed);
+    await page.keyboard.press('ArrowLeft');
+    expect(await span()).to.not.equal(closer);
+    await page.click('button:has-text("All of it")');
+    expect(await span()).to.equal(whole);
+    quiet();
+    await close();
+  });
+
+  it('a thaw is forecast, begun in the cold, weighed and closed; a closed pack is stopped at the form', async () => {
+    const lot = await call('receive-lot', {
+      species: 'sablefish',
+      form: 'block',
+      source: 'wild',
+      water: 'sea',
+      commercial: 'yes',
+      supplier: 'Northholm Cold Store',
+      mass: '1400 g',
+      thickness: '45 mm',
+      core: '-20 C',
+      frozen: true
+    });
+    const { page, quiet, close } = await open(`/freeze/thaw?piece=${lot.piece}`);
+    await page.waitForSelector('section:has-text("When it is through") .figure');
+    await page.selectOption('[name="pack"]', 'closed');
+    await page.waitForSelector('[data-pack]');
+    await send(page, 'start-thaw', { place: 'Drawer 1' });
+    await page.waitForSelector('form[data-operation="start-thaw"] [role="alert"]');
+    expect(await page.inputValue('form[data-operation="start-thaw"] [name="place"]')).to.equal('Drawer 1');
+    await page.selectOption('[name="pack"]', 'opened');
+    await send(page, 'start-thaw', {});
+    await page.waitForSelector('h2:has-text("thaws in Drawer 1")');
+    await send(page, 'end-thaw', { core: '0.5', massAfter: '1.37', 'massAfter:unit': 'kg' });
+    await page.waitForSelector('h2:has-text("thaws in Drawer 1")', { state: 'detached' });
+    quiet();
+    await close();
+  });
+});
