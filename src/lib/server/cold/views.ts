@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { AIR_CLASSES, PACKINGS } from '../../core/bench/freeze/pham.ts';
 import { simulate } from '../../core/bench/freeze/simulate.ts';
-import { targetOf } from '../../core/bench/freeze/forecast.ts';
+import { PICTURES, targetOf } from '../../core/bench/freeze/forecast.ts';
 import { between, binned, indexAt, type Bin, type Series } from '../../core/log/series.ts';
 import type { FreezeRun, HouseState, PieceState } from '../../core/record/state.ts';
 import { judgeRun } from '../../core/rules/hazards/parasites.ts';
@@ -190,14 +190,15 @@ function coreCurve(
     until: Math.min(target - 0.5, -5),
     longestSeconds: Math.min(Math.max(6 * 3600, end), LONG_CURVE / 1000),
     longestStep: Math.min(600, Math.max(30, (run.plan.coreArrival?.likely ?? 86_400) / 150)),
-    cells: 20
+    cells: 20,
+    pictures: PICTURES
   });
   const arrival = simulated.points.find(({ core }) => core < target - 1e-6)?.seconds ?? null;
   const curve: Curve[] = thinned(simulated.points, 120).map(({ seconds, core }) => ({
     at: run.at + seconds * 1000,
     core
   }));
-  return { curve, arrival: arrival === null ? null : run.at + arrival * 1000 };
+  return { curve, arrival: arrival === null ? null : run.at + arrival * 1000, pictures: simulated.pictures };
 }
 
 /** A freezer run as the bench follows it: readings, forecast, forecast made anew with the air as read, and every way to judge it. */

@@ -97,6 +97,8 @@ export function forecastFreeze(store: Store, house: HouseState, input: z.infer<t
     simulated: made.simulated,
     load: made.load,
     points: thinned(made.run.points),
+    pictures: made.run.pictures,
+    thicknessMm: going.thicknessMm,
     chances: cycleChances(going, profile.parasites.cycles),
     /** Other freezers of the house, with what each cycle would make of the same load there. */
     elsewhere: places.map((place) => {

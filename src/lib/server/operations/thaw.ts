@@ -49,7 +49,7 @@ export function isFrozen(state: PieceState, lot: LotState): boolean {
 }
 
 /** The forecast of a thaw, and where the surface passes the limit for warm hours. */
-export function forecastThaw(house: HouseState, lot: LotState | null, input: z.infer<typeof thawPlan>) {
+export function forecastThaw(house: HouseState, lot: LotState | null, input: Omit<z.infer<typeof thawPlan>, 'piece'>) {
   const { histamine, coldHold } = profileById(house.profile, house.profiles);
   const asked: ThawInput = {
     method: input.method,
@@ -63,7 +63,7 @@ export function forecastThaw(house: HouseState, lot: LotState | null, input: z.i
   };
   const limit = Math.min(histamine.above.c, coldHold.c);
   const made = thaw(asked, limit);
-  return { ...made, points: thinned(made.points), limit };
+  return { ...made, points: thinned(made.points), limit, thicknessMm: asked.thicknessMm };
 }
 
 export const startThaw = operation({

@@ -1,5 +1,8 @@
 import { area, curveLinear, line, scaleLinear, scaleTime, type ScaleLinear, type ScaleTime } from 'd3';
+import { DEFAULT_LOGGED_GAP_SECONDS } from '../../core/bench/freeze/compliance.ts';
 import type { Bin } from '../../core/log/series.ts';
+
+const BELIEVED_MS = DEFAULT_LOGGED_GAP_SECONDS * 1000;
 
 export interface Track {
   readonly name: string;
@@ -52,13 +55,12 @@ export const scales = (
   y: scaleLinear([low, high], [frame.height - frame.bottom, 8])
 });
 
-/** Bins that follow each other without a gap: between two of these nothing is known, and nothing is drawn. */
+/** Bins that follow each other without a silence that is not believed: across such a one nothing is known, and nothing is drawn. */
 export function stretches(bins: readonly Bin[]): Bin[][] {
   const out: Bin[][] = [];
   for (const bin of bins) {
     const last = out.at(-1)?.at(-1);
-    // A bin or two without a reading is the grain of the log, not a gap in it.
-    if (last && bin.from - last.to <= 2.5 * (bin.to - bin.from)) out.at(-1)!.push(bin);
+    if (last && bin.from - last.to <= Math.max(BELIEVED_MS, bin.to - bin.from)) out.at(-1)!.push(bin);
     else out.push([bin]);
   }
   return out;

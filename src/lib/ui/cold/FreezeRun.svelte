@@ -4,6 +4,7 @@
   import type { FreezeRunView } from '$lib/server/cold/views.ts';
   import type { PieceView } from '$lib/server/piece-view.ts';
   import ColdLog from '../charts/ColdLog.svelte';
+  import ThermalSection from '../charts/ThermalSection.svelte';
   import type { Track } from '../charts/cold-log.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
@@ -131,6 +132,15 @@
         started anew.
       </p>
     {/each}
+    <h3>Cut through, {freeze.asRead ? 'in the air as it was read' : 'by the forecast'}</h3>
+    <ThermalSection
+      pictures={(freeze.asRead ?? freeze.planned).pictures}
+      shape={run.plan.shape}
+      thicknessMm={run.plan.thickness.si}
+      target={freeze.target}
+      {units}
+      at={(end - run.at) / 1000}
+    />
     <h3>What it proves, by either clock</h3>
     <div class="wide">
       <table class="plain" data-ways>

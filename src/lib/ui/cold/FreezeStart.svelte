@@ -7,6 +7,7 @@
   import type { PieceView } from '$lib/server/piece-view.ts';
   import { AIR_WORDS, loadWords, PACKING_WORDS, SHAPE_WORDS } from '$lib/words/cold.ts';
   import ColdLog from '../charts/ColdLog.svelte';
+  import ThermalSection from '../charts/ThermalSection.svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import PieceTicks from '../controls/PieceTicks.svelte';
@@ -227,6 +228,14 @@
         {now}
         {zone}
         {units}
+      />
+      <ThermalSection
+        pictures={forecast.pictures}
+        shape={shape as 'slab'}
+        thicknessMm={forecast.thicknessMm}
+        target={forecast.target}
+        {units}
+        at={forecast.arrival.likely / 2}
       />
       <p class="soft small">
         Pham (1986): {forecast.pham ? formatDuration(forecast.pham.likely) : 'no answer'}; simulated on the enthalpy: {forecast.simulated

@@ -2,7 +2,7 @@ import { profileById } from '$lib/core/rules/profiles/index.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { isFrozen } from '$lib/server/operations/thaw.ts';
+import { forecastThaw, isFrozen } from '$lib/server/operations/thaw.ts';
 import { pieceView } from '$lib/server/piece-view.ts';
 import type { PageServerLoad } from './$types';
 
@@ -24,10 +24,13 @@ export const load = (({ url }) => {
   const known = pieces.some(({ id }) => id === asked);
   const { profile, profiles, places } = app.store.projections.currentHouse();
   const rules = profileById(profile, profiles);
+  const view = known && asked ? pieceView(app, asked) : null;
+  const run = view?.piece.thaws.at(-1);
   return {
     pieces,
     chosen: known ? asked : null,
-    view: known && asked ? pieceView(app, asked) : null,
+    view,
+    running: view && run && !run.ended ? forecastThaw(app.store.projections.currentHouse(), view.lot, run.plan) : null,
     places: Object.values(places).filter(({ kind }) => kind !== 'freezer' && kind !== 'blast'),
     cold: rules.coldHold,
     warm: rules.histamine

@@ -3,6 +3,7 @@
   import { PACK_STATES, PACKING_IDS, SHAPE_IDS } from '$lib/core/record/bodies.ts';
   import type { forecastThaw } from '$lib/server/operations/thaw.ts';
   import ColdLog from '$lib/ui/charts/ColdLog.svelte';
+  import ThermalSection from '$lib/ui/charts/ThermalSection.svelte';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import ColdTabs from '$lib/ui/cold/ColdTabs.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
@@ -89,6 +90,16 @@
           )} and {dayAndTime(run.at + run.plan.forecast.high * 1000, zone)}. A probe in the middle decides.
         </p>
       {:else}<p class="trouble">By the forecast this never thaws: the medium is too cold.</p>{/if}
+      {#if data.running}
+        <ThermalSection
+          pictures={data.running.pictures}
+          shape={run.plan.shape}
+          thicknessMm={data.running.thicknessMm}
+          target={data.running.limit}
+          {units}
+          at={(now - run.at) / 1000}
+        />
+      {/if}
       {#if run.plan.method === 'water' && run.plan.surfaceWarmFrom !== null}
         <p class="trouble">
           From {dayAndTime(run.at + run.plan.surfaceWarmFrom * 1000, zone)} its surface is warm by the forecast: that time
@@ -265,6 +276,14 @@
             {now}
             {zone}
             {units}
+          />
+          <ThermalSection
+            pictures={forecast.pictures}
+            shape={shape as 'slab'}
+            thicknessMm={forecast.thicknessMm}
+            target={forecast.limit}
+            {units}
+            at={forecast.arrival.likely / 2}
           />
           {#if forecast.surfaceAbove}
             <p class="trouble" data-surface>

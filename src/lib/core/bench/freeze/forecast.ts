@@ -70,7 +70,7 @@ const faceArea = (grams: number, thicknessMm: number, shape: Shape) => {
 function runOf(
   plan: FreezerPlan,
   target: number,
-  more: { h: number; resistance: number; latent?: number; air?: (seconds: number) => number; cells?: number }
+  more: { h: number; resistance: number; air?: (seconds: number) => number; cells?: number; pictures?: number }
 ): ThermalRun {
   const guess = coreArrival({ ...plan, targetCelsius: target }, 0.5, 1)?.likely ?? 86_400;
   return simulate({
@@ -88,7 +88,8 @@ function runOf(
     until: target,
     longestSeconds: Math.min(Math.max(guess * 6, 12 * 3600), 3600 * 24 * 60),
     longestStep: Math.max(30, guess / 150),
-    cells: more.cells ?? 24
+    cells: more.cells ?? 24,
+    pictures: more.pictures
   });
 }
 
@@ -105,6 +106,8 @@ export interface Forecast {
   readonly load: readonly LoadWarning[];
 }
 
+/** Pictures of the cut piece that are kept of a run, to be scrubbed through. */
+export const PICTURES = 60;
 /** Draws of the simulation: each solves the whole freeze. */
 const DRAWS = 24;
 
@@ -117,7 +120,7 @@ export function forecast(plan: FreezerPlan, target: number, air?: (seconds: numb
   const flow = AIR_CLASSES[plan.airClass];
   const pack = PACKINGS[plan.packing];
   const pham = coreArrival({ ...plan, targetCelsius: target }, seed);
-  const run = runOf(plan, target, { h: flow.likely, resistance: pack.likely, air, cells: 32 });
+  const run = runOf(plan, target, { h: flow.likely, resistance: pack.likely, air, cells: 32, pictures: PICTURES });
   let simulated: Band | null = null;
   if (run.arrival !== null && pham !== null) {
     const chance = seededChance(seed);

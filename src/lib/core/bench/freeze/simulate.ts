@@ -28,6 +28,8 @@ export interface ThermalInput {
   readonly cells?: number;
   /** Longest step, s. */
   readonly longestStep?: number;
+  /** How many pictures of the cut piece to keep on the way; none where left out. */
+  readonly pictures?: number;
 }
 
 export interface ThermalPoint {
@@ -45,6 +47,13 @@ export interface ThermalRun {
   readonly lost: number;
   /** Temperatures from the middle outward at the end, °C. */
   readonly profile: readonly number[];
+  /** The same at moments on the way, where they were asked for. */
+  readonly pictures: readonly ThermalPicture[];
+}
+/** The piece cut through at a moment: a temperature a layer, from the middle outward, °C. */
+export interface ThermalPicture {
+  readonly seconds: number;
+  readonly layers: readonly number[];
 }
 
 /** In a medium of just the temperature wanted the middle creeps towards it and never passes it: by this much it has to, K. */
@@ -93,6 +102,9 @@ export function simulate(input: ThermalInput): ThermalRun {
   let step = Math.min(longestStep, 5);
   let carriedOff = 0;
   let arrival: number | null = null;
+  const pictures: ThermalPicture[] = [];
+  const keep = () => void (input.pictures && pictures.push({ seconds, layers: [...celsius] }));
+  keep();
   for (let count = 0; count < MOST_STEPS && seconds < longest; count++) {
     const size = Math.min(step, longest - seconds);
     const air = medium(input, seconds + size);
@@ -107,6 +119,7 @@ export function simulate(input: ThermalInput): ThermalRun {
     carriedOff += done.flux * size;
     const core = celsius[0]!;
     points.push({ seconds, core, surface: done.surface, medium: done.air });
+    keep();
     if (arrival === null && (falling ? core <= until - PASSED : core >= until + PASSED)) {
       const share = coreBefore === core ? 1 : (coreBefore - until) / (coreBefore - core);
       arrival = seconds - size * (1 - Math.min(1, Math.max(0, share)));
@@ -114,7 +127,28 @@ export function simulate(input: ThermalInput): ThermalRun {
     }
     step = Math.min(longestStep, done.iterations <= 4 ? size * 1.25 : done.iterations > 8 ? size / 1.5 : size);
   }
-  return { points, arrival, carriedOff, lost: before - total(), profile: [...celsius] };
+  return {
+    points,
+    arrival,
+    carriedOff,
+    lost: before - total(),
+    profile: [...celsius],
+    pictures: thinnedTo(pictures, input.pictures ?? 0)
+  };
+}
+
+/** A few of many, evenly in time: steps are short where little has happened yet. */
+function thinnedTo(pictures: readonly ThermalPicture[], most: number): ThermalPicture[] {
+  if (pictures.length <= most) return [...pictures];
+  const end = pictures.at(-1)!.seconds;
+  const out: ThermalPicture[] = [];
+  let next = 0;
+  for (const picture of pictures) {
+    if (picture.seconds < next - 1e-9 && picture.seconds < end) continue;
+    out.push(picture);
+    next = (end * out.length) / (most - 1);
+  }
+  return out;
 }
 
 function medium(input: ThermalInput, seconds: number): number {

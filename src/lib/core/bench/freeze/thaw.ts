@@ -1,7 +1,8 @@
 import { inRange } from '../../errors.ts';
 import { bandOf, seededChance, type Band } from '../../random.ts';
 import { AIR_CLASSES, PACKINGS } from './pham.ts';
-import { simulate, type Shape, type ThermalPoint } from './simulate.ts';
+import { PICTURES } from './forecast.ts';
+import { simulate, type Shape, type ThermalPicture, type ThermalPoint } from './simulate.ts';
 
 export const THAW_METHODS = ['cold', 'water'] as const;
 export type ThawMethod = (typeof THAW_METHODS)[number];
@@ -34,6 +35,7 @@ export interface ThawForecast {
   /** Until the core is thawed, s; null where the medium is too cold to thaw it in a month. */
   readonly arrival: Band | null;
   readonly points: readonly ThermalPoint[];
+  readonly pictures: readonly ThermalPicture[];
   /** When the surface passes a limit while the middle still thaws, s; null where it does not. */
   readonly surfaceAbove: { readonly celsius: number; readonly from: number; readonly seconds: number } | null;
   readonly drip: Band;
@@ -54,7 +56,7 @@ export function thaw(input: ThawInput, surfaceLimit = WATER_THAW_SURFACE_CELSIUS
   inRange(input.startCelsius, { field: 'startCore', unit: '°C', min: -60, max: -1.5 });
   const flow = input.method === 'water' ? RUNNING_WATER : AIR_CLASSES[input.airClass];
   const pack = PACKINGS[input.packing];
-  const run = (h: number, resistance: number, cells: number) =>
+  const run = (h: number, resistance: number, cells: number, pictures?: number) =>
     simulate({
       thicknessMm: input.thicknessMm,
       shape: input.shape,
@@ -66,9 +68,10 @@ export function thaw(input: ThawInput, surfaceLimit = WATER_THAW_SURFACE_CELSIUS
       until: THAWED_CORE_CELSIUS,
       longestSeconds: LONGEST,
       longestStep: input.method === 'water' ? 60 : 600,
-      cells
+      cells,
+      pictures
     });
-  const likely = run(flow.likely, pack.likely, 28);
+  const likely = run(flow.likely, pack.likely, 28, PICTURES);
   const chance = seededChance(seed);
   let arrival: Band | null = null;
   if (likely.arrival !== null) {
@@ -84,6 +87,7 @@ export function thaw(input: ThawInput, surfaceLimit = WATER_THAW_SURFACE_CELSIUS
   return {
     arrival,
     points: likely.points,
+    pictures: likely.pictures,
     surfaceAbove: first ? { celsius: surfaceLimit, from: first.seconds, seconds: end - first.seconds } : null,
     drip: THAW_DRIP
   };

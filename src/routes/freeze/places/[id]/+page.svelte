@@ -105,7 +105,6 @@
     gap: 0.6rem;
     min-width: 0;
   }
-  .sheet + .sheet,
   .soft + .sheet {
     margin-top: 0.6rem;
   }

@@ -10,6 +10,7 @@
   const zone = $derived(data.house.zone);
   const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name ?? 'forgotten'])));
   const who = (id: string) => names[id] ?? id;
+  const some = (count: number, what: string) => `${count} ${what}${count === 1 ? '' : 's'}`;
 </script>
 
 <svelte:head><title>Freezing record {record.piece.id} · Ember Tide</title></svelte:head>
@@ -31,7 +32,7 @@
         <tbody>
           <tr
             ><th scope="row">Went in</th><td
-              >{dayAndTime(run.at, zone)}, by {who(run.by)}, core {run.plan.startCore.typed}</td
+              >{dayAndTime(run.at, zone)}, by {who(run.by)}, core {formatTemperature(run.plan.startCore.si, units)}</td
             ></tr
           >
           <tr
@@ -77,7 +78,7 @@
                   ? `complete ${dayAndTime(counted.satisfiedAt, zone)}`
                   : 'not complete'}; by the {counted.clock} clock, readings taken {counted.accuracy === 'strict'
                   ? 'strictly'
-                  : 'plainly'}; {counted.gaps.length} gaps, {counted.excursions.length} excursions
+                  : 'plainly'}; {some(counted.gaps.length, 'gap')}, {some(counted.excursions.length, 'excursion')}
               </td>
             </tr>
           {/if}
