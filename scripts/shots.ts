@@ -40,6 +40,8 @@ try {
     piece: '/piece/ATL-0304-1-A',
     'piece-not-cleared': '/piece/ARC-0313-1-A',
     freeze: '/freeze?piece=ATL-0304-1-A',
+    places: '/freeze/places',
+    thaw: '/freeze/thaw?piece=SAB-0310-1-A',
     cure: '/cure?piece=ARC-0311-1-D',
     slice: '/slice?piece=HAL-0302-1-B',
     serve: '/serve',
@@ -48,8 +50,6 @@ try {
     identify: '/inspect/UNI-0313-1',
     delivery: '/receive?delivery=DEL-0313-1',
     species: '/house/species?id=skipjack',
-    rules: '/house/rules',
-    exception: '/piece/EUR-0313-1-A',
     house: '/house'
   };
   for (const [name, path] of Object.entries(views)) {

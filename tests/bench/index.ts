@@ -29,6 +29,7 @@ import {
 } from '../core/build.ts';
 import { CHAR, FEED, openTestHouse } from '../server/house.ts';
 import { breakdownRows } from './breakdown.ts';
+import { coldRows, importRows } from './cold.ts';
 
 interface Row {
   what: string;
@@ -229,6 +230,8 @@ function firstLoadKilobytes(): number {
   return bytes / 1000;
 }
 breakdownRows(add, times, at);
+coldRows(add, times, at);
+await importRows(add, at);
 
 if (existsSync('.svelte-kit/output/client/.vite/manifest.json'))
   add("Now's first load of scripts, gzipped", firstLoadKilobytes(), 200, 'kB');

@@ -139,7 +139,6 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'log.unreadable': ({ seen }) =>
     `This cannot be read as a log: no line holds a time and a temperature${seen ? ` (it begins "${seen}")` : ''}.`,
   'log.zone-needed': () => 'The times in this file name no zone. Say in which zone the logger keeps its clock.',
-  'log.order-needed': ({ seen }) => `"${seen}" may be a day or a month first. Say which.`,
   'log.nothing-taken': ({ seen }) => `None of the ${seen} rows could be taken. Look at the columns and the zone.`,
   'log.stopped': () => 'Stopped before all of it was kept. What was kept stays, and the ledger says so.',
   'sensor.unknown': ({ seen }) => `There is no sensor "${seen}" in this house. Name it under Cold places first.`,
@@ -147,7 +146,6 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'device.key-unknown': () => 'No logger of this house has that key. Nothing was taken.',
   'device.key-revoked': ({ seen }) => `The key of ${seen} was taken back. Nothing was taken.`,
   'excursion.unknown': ({ seen }) => `There is nothing open at ${seen} that began then; somebody may have closed it.`,
-  'freeze.air-too-warm': ({ seen }) => `Air of ${seen} cannot take a core there.`,
   'thaw.in-closed-pack': () =>
     'Fish packed without oxygen leaves its pack before a cold thaw: botulinum grows from 3.3 °C without air. Open the pack, or say that you answer for it.',
   'species.unknown': ({ seen, candidates }) =>

@@ -217,7 +217,7 @@ describe('what somebody has to answer', () => {
   });
   it('readings that cannot be true are kept apart, each with its cause', () => {
     const now = Date.UTC(2026, 2, 9);
-    const cause = (celsius: number, later = 0) => quarantineOf({ at: now + later, celsius }, now, 2 * MINUTE);
+    const cause = (celsius: number, later = 0) => quarantineOf(now + later, celsius, now, 2 * MINUTE);
     expect(cause(-20)).to.equal(null);
     expect(cause(85)).to.equal('broken-probe');
     expect(cause(60)).to.equal(null);
@@ -225,7 +225,7 @@ describe('what somebody has to answer', () => {
     expect(cause(-90.1)).to.equal('broken-probe');
     expect(cause(-20, 2 * MINUTE)).to.equal(null);
     expect(cause(-20, 2 * MINUTE + 1)).to.equal('future');
-    expect(quarantineOf({ at: 0, celsius: 2 }, now, 0)).to.equal('before-sensor');
+    expect(quarantineOf(0, 2, now, 0)).to.equal('before-sensor');
   });
 });
 

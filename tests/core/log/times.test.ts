@@ -38,11 +38,13 @@ describe('times as loggers write them', () => {
   it('the quick way and the long way read the same', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 4_000_000_000 }), fc.constantFrom('T', ' '), (seconds, mark) => {
-        const text = new Date(seconds * 1000).toISOString().slice(0, 19);
-        const quick = writtenTime(text.replace('T', mark), 'iso')!.wall;
-        // A fraction sends it the long way.
-        expect(writtenTime(`${text.replace('T', mark)}.000`, 'iso')!.wall).to.equal(quick);
-        expect(quick).to.equal(seconds * 1000);
+        const text = new Date(seconds * 1000 + (seconds % 1000)).toISOString().replace('T', mark);
+        for (const length of [16, 19, 23]) {
+          const quick = writtenTime(text.slice(0, length), 'iso')!.wall;
+          // Another mark between the figures of the day sends it the long way.
+          expect(writtenTime(text.slice(0, length).replaceAll('-', '/'), 'iso')!.wall).to.equal(quick);
+        }
+        expect(writtenTime(text, 'iso')).to.deep.equal({ wall: seconds * 1000 + (seconds % 1000), offsetMinutes: 0 });
       })
     );
   });

@@ -1,7 +1,7 @@
 import { EmberError, type ErrorCode } from '../errors.ts';
-import { quarantineOf, type Quarantine } from './excursions.ts';
+import { POWER_ON_CELSIUS, quarantineOf, type Quarantine } from './excursions.ts';
 import { inOrder, type Series } from './series.ts';
-import { ordersFitting, wallReader, writtenTime, type TimeOrder } from './times.ts';
+import { ordersFitting, quickIso, wallReader, writtenTime, type TimeOrder } from './times.ts';
 
 /** How the CSV of a logger is to be read. Columns are counted from 0. */
 export interface LogMapping {
@@ -112,12 +112,28 @@ export function guessLog(lines: readonly string[]): LogGuess {
   };
 }
 
-/** A cell without its quotes and blanks. */
-export const bare = (cell: string): string =>
-  cell
+const isPlain = (code: number) => code > 32 && code < 127 && code !== 34;
+/** A cell without its quotes and blanks. Most have neither, and are handed back as they are. */
+export function bare(cell: string): string {
+  if (cell === '' || (isPlain(cell.charCodeAt(0)) && isPlain(cell.charCodeAt(cell.length - 1)))) return cell;
+  return cell
     .trim()
     .replace(/^"(.*)"$/, '$1')
     .trim();
+}
+
+/** Nothing but a sign, figures and one point: the common case, read without taking it apart. */
+function isDigits(text: string): boolean {
+  let figures = 0;
+  let points = 0;
+  for (let index = 0; index < text.length; index++) {
+    const code = text.charCodeAt(index);
+    if (code >= 48 && code <= 57) figures++;
+    else if (code === 46) points++;
+    else if (code !== 45 || index > 0) return false;
+  }
+  return figures > 0 && points <= 1 && text.charCodeAt(text.length - 1) !== 46 && text.charCodeAt(0) !== 46;
+}
 
 /**
  * A figure of a logger: "-20,4", "-4.0 °F". Null where it is none.
@@ -126,6 +142,7 @@ export const bare = (cell: string): string =>
  * loggedFigure('-20,4 °C', ',') // => -20.4
  */
 export function loggedFigure(text: string, decimal: '.' | ','): number | null {
+  if (decimal === '.' && isDigits(text)) return Number(text);
   const plain = text
     .trim()
     .replace(/\u2212/g, '-')
@@ -207,7 +224,12 @@ export function logReader(mapping: LogMapping, now: number, toleranceMs = 120_00
     if (troubles.length < MOST_LISTED) troubles.push({ row, code, seen: seen.slice(0, 60) });
   };
 
+  const isIso = mapping.order === 'iso';
   function instant(text: string, row: number): number | null {
+    if (isIso && text.charCodeAt(text.length - 1) === 90) {
+      const quick = quickIso(text);
+      if (!Number.isNaN(quick)) return quick;
+    }
     const written = writtenTime(text, mapping.order);
     if (!written) {
       trouble(row, 'time.unreadable', text);
@@ -230,22 +252,26 @@ export function logReader(mapping: LogMapping, now: number, toleranceMs = 120_00
     /** @param row its number in the file, from 1 */
     take(cells: readonly string[], row: number): void {
       rows++;
-      const clock = cells[mapping.time] ?? '';
-      const text = mapping.day === null ? clock : `${cells[mapping.day] ?? ''} ${clock}`;
+      const clock = bare(cells[mapping.time] ?? '');
+      const text = mapping.day === null ? clock : `${bare(cells[mapping.day] ?? '')} ${clock}`;
       const read = instant(text, row);
       if (read === null) return;
       const at = read + shift;
       if (at < before) unsorted++;
       else before = at;
-      mapping.values.forEach(({ column: index, unit }, which) => {
-        const cell = cells[index] ?? '';
+      for (let which = 0; which < mapping.values.length; which++) {
+        const { column: index, unit } = mapping.values[which]!;
+        const cell = bare(cells[index] ?? '');
         const value = loggedFigure(cell, mapping.decimal);
-        if (value === null) return trouble(row, cell === '' ? 'quantity.empty' : 'quantity.unreadable', cell);
-        const celsius = toCelsius(value, unit);
-        const apart = quarantineOf({ at, celsius: unit === 'F' && value === 185 ? 85 : celsius }, now, toleranceMs);
-        if (apart) return trouble(row, apart, `${text} ${cell}`);
-        columns[which]!.push(at, celsius);
-      });
+        if (value === null) {
+          trouble(row, cell === '' ? 'quantity.empty' : 'quantity.unreadable', cell);
+          continue;
+        }
+        const celsius = unit === 'F' && value === 185 ? POWER_ON_CELSIUS : toCelsius(value, unit);
+        const apart = quarantineOf(at, celsius, now, toleranceMs);
+        if (apart) trouble(row, apart, `${text} ${cell}`);
+        else columns[which]!.push(at, celsius);
+      }
     },
     done(): LogReport {
       const sensors = mapping.values.map(({ sensor, unit }, which): SensorTake => {

@@ -51,16 +51,12 @@ export const PLAUSIBLE = { min: -90, max: 60 };
 export const POWER_ON_CELSIUS = 85;
 
 export type Quarantine = 'future' | 'broken-probe' | 'before-sensor';
+/** A logger that has lost its clock counts from 1970 or 2000. ms */
+const NO_LOGGER_BEFORE = Date.UTC(2001, 0, 1);
 /** Why a reading is kept apart; null for one that is taken. */
-export function quarantineOf(
-  reading: { readonly at: number; readonly celsius: number },
-  now: number,
-  toleranceMs: number
-): Quarantine | null {
-  if (reading.celsius === POWER_ON_CELSIUS || reading.celsius < PLAUSIBLE.min || reading.celsius > PLAUSIBLE.max) {
-    return 'broken-probe';
-  }
-  if (reading.at > now + toleranceMs) return 'future';
-  if (reading.at < Date.UTC(2000, 0, 1)) return 'before-sensor';
+export function quarantineOf(at: number, celsius: number, now: number, toleranceMs: number): Quarantine | null {
+  if (celsius === POWER_ON_CELSIUS || celsius < PLAUSIBLE.min || celsius > PLAUSIBLE.max) return 'broken-probe';
+  if (at > now + toleranceMs) return 'future';
+  if (at < NO_LOGGER_BEFORE) return 'before-sensor';
   return null;
 }

@@ -157,7 +157,7 @@ export function takeReadings(app: App, key: string, body: z.infer<typeof liveBod
       if (!sensor) refuse('sensor-unknown');
       else if (celsius === undefined || !Number.isFinite(celsius)) refuse('no-value');
       else {
-        const apart = quarantineOf({ at, celsius }, now, FUTURE_TOLERANCE_MS);
+        const apart = quarantineOf(at, celsius, now, FUTURE_TOLERANCE_MS);
         if (apart) refuse(apart);
         else {
           if (!taken.has(sensor.id)) taken.set(sensor.id, []);

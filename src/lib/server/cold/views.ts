@@ -11,7 +11,7 @@ import { addDays, businessDay } from '../../core/service/day.ts';
 import type { App } from '../app.ts';
 import { cycleOf, thinned, waterOf } from '../operations/freeze.ts';
 import { presentOf } from '../views.ts';
-import { excursionsIn, limitOf, type PlaceExcursion } from './excursions.ts';
+import { excursionsIn, limitOf } from './excursions.ts';
 import { waitingQuarantine } from './live.ts';
 
 const DAY = 86_400_000;
@@ -144,10 +144,6 @@ export function placeView(app: App, id: string) {
   };
 }
 export type PlaceView = ReturnType<typeof placeView>;
-
-/** Open excursions, for Now. */
-export const openExcursions = (app: App): PlaceExcursion[] =>
-  excursionsIn(app.store, presentOf(app)).filter(({ closed }) => !closed);
 
 const LONG_CURVE = 14 * DAY;
 

@@ -165,19 +165,19 @@ export function openImports(app: () => ImportHouse) {
   /** Keeps a few chunks in one short transaction; what was known before is left out. */
   function keep(job: Held, chunks: readonly Chunk[], actor: string): void {
     app().executor.note(actor, ({ store, house, now }) => {
-      const events = chunks.flatMap(({ body, packed }) => {
+      const events = chunks.flatMap(({ body, packed, came }) => {
+        const put = (chunk: Chunk) =>
+          draft('readings.stored', `sensor:${body.sensor}`, now, store.readings.keep(chunk, now));
+        if (!store.readings.hasAny(body.sensor, body.from!, body.to!)) {
+          job.kept += body.count;
+          return [put({ body, packed, came })];
+        }
         const series = unpack(packed);
         const news = store.readings.news(body.sensor, series);
         job.known += series.length - news.length;
         job.kept += news.length;
         const { source, origin, clockOffsetSeconds } = body;
-        const fresh =
-          news.length === series.length
-            ? [{ body, packed, came: null }]
-            : chunksOf(body.sensor, news, house, { source, origin, clockOffsetSeconds });
-        return fresh.map((chunk) =>
-          draft('readings.stored', `sensor:${body.sensor}`, now, store.readings.keep(chunk, now))
-        );
+        return chunksOf(body.sensor, news, house, { source, origin, clockOffsetSeconds }).map(put);
       });
       return { events, places: [], result: null };
     });

@@ -3,11 +3,12 @@
  * few at a time, each batch only when the last one is kept. The house goes on answering meanwhile.
  */
 import { createHash } from 'node:crypto';
+import { once } from 'node:events';
 import { createReadStream } from 'node:fs';
 import { parentPort, workerData } from 'node:worker_threads';
 import { parse } from 'csv-parse';
 import { EmberError } from '../../core/errors.ts';
-import { bare, logReader, type LogMapping } from '../../core/log/csv.ts';
+import { logReader, type LogMapping } from '../../core/log/csv.ts';
 import { silences } from '../../core/log/series.ts';
 import type { HouseTime } from '../../core/service/day.ts';
 import { chunksOf, type Origin } from '../store/readings.ts';
@@ -24,7 +25,7 @@ export interface ImportOrder {
 const port = parentPort!;
 const order = workerData as ImportOrder;
 /** Chunks handed over at once: a few milliseconds of the house's time. */
-const BATCH = 4;
+const BATCH = 8;
 const SAY_EVERY_ROWS = 20_000;
 
 const kept = () => new Promise<void>((resolve) => port.once('message', () => resolve()));
@@ -46,12 +47,18 @@ async function read(): Promise<void> {
   );
   source.on('error', (error) => rows.destroy(error));
   let row = mapping.skip;
-  for await (const cells of rows as AsyncIterable<string[]>) {
+  // Row by row as they come: to await each of a million would take a third as long again.
+  rows.on('data', (cells: string[]) => {
     row++;
-    // Empty lines are counted, so that a row is found again in the file.
-    if (cells.length > 1 || cells[0]!.trim() !== '') reader.take(cells.map(bare), row);
+    try {
+      // Empty lines are counted, so that a row is found again in the file.
+      if (cells.length > 1 || cells[0]!.trim() !== '') reader.take(cells, row);
+    } catch (error) {
+      rows.destroy(error as Error);
+    }
     if (row % SAY_EVERY_ROWS === 0) port.postMessage({ kind: 'progress', rows: row, bytes: source.bytesRead });
-  }
+  });
+  await once(rows, 'end');
   const { sensors, ...report } = reader.done();
   const said = sensors.map(({ sensor, series, duplicates, conflicts }) => ({
     sensor,

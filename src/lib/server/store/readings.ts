@@ -11,6 +11,10 @@ const MAGIC_CAME = 0x33525445;
 const HEAD = 16;
 const HEAD_CAME = 24;
 const OLD_BYTES = 12;
+/** A chunk is a business day at most; those of the first version say their span two days too wide on either side. ms */
+const LONGEST_CHUNK_MS = 5 * 86_400_000;
+const CELSIUS_RANGE = { field: 'celsius', unit: '°C', min: -200, max: 200 };
+const OFFSET_RANGE = { field: 'at', unit: 'ms', min: 0, max: 0xffffffff };
 
 /** Where the columns of a chunk lie in its bytes. */
 function columnsOf(bytes: ArrayBuffer, length: number, hasCame: boolean) {
@@ -44,8 +48,8 @@ export function pack(series: Series, came?: Float64Array): Buffer {
   if (came) head.setFloat64(16, firstCame, true);
   const { offsets, figures, scales, came: later } = columnsOf(bytes, length, came !== undefined);
   for (let index = 0; index < length; index++) {
-    inRange(celsius[index]!, { field: 'celsius', unit: '°C', min: -200, max: 200 });
-    offsets[index] = inRange(at[index]! - base, { field: 'at', unit: 'ms', min: 0, max: 0xffffffff });
+    inRange(celsius[index]!, CELSIUS_RANGE);
+    offsets[index] = inRange(at[index]! - base, OFFSET_RANGE);
     scales[index] = fahrenheit[index]!;
     figures[index] = Math.round((fahrenheit[index] ? (celsius[index]! * 9) / 5 + 32 : celsius[index]!) * 1000);
     if (later) {
@@ -181,8 +185,9 @@ export function openReadings(db: Db) {
     `INSERT INTO reading_chunks (sensor, day, packed, count, from_at, to_at, min_celsius, max_celsius, hash, recorded)
      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`
   );
-  const chunks = db.prepare<[string, number, number, number], { packed: Buffer }>(
-    `SELECT packed FROM reading_chunks WHERE sensor = ? AND to_at >= ? AND from_at <= ? AND recorded <= ? ORDER BY from_at`
+  const chunks = db.prepare<[{ sensor: string; from: number; to: number; by: number }], { packed: Buffer }>(
+    `SELECT packed FROM reading_chunks WHERE sensor = @sensor AND from_at >= @from - ${LONGEST_CHUNK_MS}
+       AND from_at <= @to AND to_at >= @from AND recorded <= @by ORDER BY from_at`
   );
   const ofDay = db.prepare<[string, string], { packed: Buffer }>(
     'SELECT packed FROM reading_chunks WHERE sensor = ? AND day = ? ORDER BY id'
@@ -210,6 +215,11 @@ export function openReadings(db: Db) {
   const tailSpan = db.prepare<[string], { first: number | null; last: number | null; count: number }>(
     'SELECT min(at) AS first, max(at) AS last, count(*) AS count FROM reading_tail WHERE sensor = ?'
   );
+  const any = db.prepare<[{ sensor: string; from: number; to: number }], { known: number }>(
+    `SELECT EXISTS (SELECT 1 FROM reading_chunks
+       WHERE sensor = @sensor AND from_at >= @from - ${LONGEST_CHUNK_MS} AND from_at <= @to AND to_at >= @from)
+       OR EXISTS (SELECT 1 FROM reading_tail WHERE sensor = @sensor AND at >= @from AND at <= @to) AS known`
+  );
   const versions = new Map<string, number>();
   const touched = (sensor: string) => void versions.set(sensor, (versions.get(sensor) ?? 0) + 1);
 
@@ -231,6 +241,8 @@ export function openReadings(db: Db) {
       touched(body.sensor);
       return body;
     },
+    /** Whether anything of a span may be kept already. */
+    hasAny: (sensor: string, from: number, to: number): boolean => any.get({ sensor, from, to })!.known === 1,
     /** What of a series is not yet kept: the same instant with the same or a warmer figure is nothing new. */
     news(sensor: string, series: Series): Series {
       if (series.length === 0) return series;
@@ -276,9 +288,9 @@ export function openReadings(db: Db) {
      */
     between(sensor: string, from: number, to: number, known = Infinity): Series {
       const by = Math.min(known, 1e15);
-      const span_ = [Math.max(from, -1e15), Math.min(to, 1e15)] as const;
-      const parts = chunks.all(sensor, ...span_, by).map(({ packed }) => unpack(packed, known));
-      parts.push(tailSeries(tail.all(sensor, ...span_, by)));
+      const [start, end] = [Math.max(from, -1e15), Math.min(to, 1e15)];
+      const parts = chunks.all({ sensor, from: start, to: end, by }).map(({ packed }) => unpack(packed, known));
+      parts.push(tailSeries(tail.all(sensor, start, end, by)));
       return between(joined(parts), from, to);
     },
     day: (sensor: string, day: string): { at: number; celsius: number }[] => {

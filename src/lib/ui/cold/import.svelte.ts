@@ -26,7 +26,8 @@ export function importing() {
     const answer = await fetch(`/api/v1/imports${path}`, {
       method,
       body,
-      headers: typeof body === 'string' ? { 'content-type': 'application/json' } : {}
+      // Said also of a file whose ending tells the browser nothing: a body without a type is no body to the server.
+      headers: { 'content-type': typeof body === 'string' ? 'application/json' : 'text/csv' }
     });
     const said = await answer.json();
     trouble = answer.ok ? '' : String(said.detail);

@@ -115,6 +115,7 @@ function holdJudge(cycle: FreezeCycle, options: ComplianceOptions) {
   let holdFrom: number | null = null;
   let last: number | null = null;
   let lastHand = false;
+  let lastSeq = 0;
   let satisfiedAt: number | null = null;
   let held = 0;
   let warm: (typeof excursions)[number] | null = null;
@@ -140,10 +141,11 @@ function holdJudge(cycle: FreezeCycle, options: ComplianceOptions) {
     }
     last = at;
     lastHand = reading.hand;
+    const isCold = atOrBelow(reading, cycle.hold, added);
     if (probe === 'air') {
       if (warmAir !== null) paused += at - Math.max(warmAir, coldSince);
       warmAir = reading.celsius > tooWarmForPlan ? at : null;
-      airAbove = atOrBelow(reading, cycle.hold, added) ? null : at;
+      airAbove = isCold ? null : at;
     }
     const proven = probe === 'core' || options.clock === 'air' || at - coldSince - paused >= slowMs;
     if (!solid && cycle.solidAt) {
@@ -157,7 +159,7 @@ function holdJudge(cycle: FreezeCycle, options: ComplianceOptions) {
       solid = airAtSolid && coreSolid;
       if (!solid) return true;
     }
-    if (!atOrBelow(reading, cycle.hold, added)) {
+    if (!isCold) {
       // Warmth before the hold has begun is the fish still cooling, not an excursion.
       if (holdFrom !== null) {
         warm = { at, celsius: reading.celsius, seq: reading.seq, until: at, peak: reading.celsius, over: false };
@@ -183,7 +185,10 @@ function holdJudge(cycle: FreezeCycle, options: ComplianceOptions) {
       warm = null;
     }
     // What a logger just sent has no entry of its own yet.
-    if (reading.seq > 0) evidence.add(reading.seq);
+    if (reading.seq > 0 && reading.seq !== lastSeq) {
+      evidence.add(reading.seq);
+      lastSeq = reading.seq;
+    }
     held = (at - holdFrom) / 1000;
     if (satisfiedAt === null && held >= cycle.holdSeconds) satisfiedAt = holdFrom + cycle.holdSeconds * 1000;
     return true;
