@@ -236,6 +236,28 @@ describe('the air a piece lies in', () => {
     house.done('read-place', { place: 'Drawer', reading: '3 C', at: at(3) });
     expect(route('ARC-0309-1-A').state).to.equal('open');
   });
+  it('a reading of a place that is amended judges anew what lies there, and one that opens a window has to be owned', () => {
+    const { house, route, at } = withChar();
+    house.clock.moveTo(NOON + 5 * HOUR, true);
+    house.done('read-place', { place: 'Drawer', reading: '38 C', at: at(0.5) });
+    const { seq } = house.store.record.head();
+    const amend = (more: object) =>
+      house.act('amend-entry', {
+        seq,
+        patch: { reading: { si: 3.8, unit: 'C', typed: '3.8 C' } },
+        reason: 'a slip of the point',
+        ...more
+      });
+    const kept = () => house.store.projections.livePieces()[0]!.windows.find(({ route: each }) => each === 'raw')!;
+    const before = kept().closes!;
+    expect(route('ARC-0309-1-A').state).to.equal('closed');
+    expect(amend({})).to.include({ ok: false, code: 'record.widens-without-owner' });
+    expect(kept().closes).to.equal(before);
+    expect(amend({ ownWidening: true })).to.include({ ok: true });
+    expect(route('ARC-0309-1-A').state).to.equal('open');
+    expect(kept().closes).to.be.greaterThan(before);
+    expect(verify(house.store, house.clock.now())).to.include({ ok: true, trouble: null });
+  });
   it('the piece says where it lay, and what the log there says of that time', () => {
     const { send, app } = withChar();
     send('Drawer air', 0, 4, 3);

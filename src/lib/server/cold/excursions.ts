@@ -1,4 +1,5 @@
 import { excursionsOf } from '../../core/log/excursions.ts';
+import type { LogBook } from '../../core/log/holding.ts';
 import type { BodyOf, RecordEvent } from '../../core/record/events.ts';
 import type { HouseState, Place } from '../../core/record/state.ts';
 import { judgeRun } from '../../core/rules/hazards/parasites.ts';
@@ -105,13 +106,33 @@ function quarantined(store: Store, house: HouseState): PlaceExcursion[] {
   });
 }
 
+interface Remembered {
+  readonly logs: LogBook;
+  readonly seq: number;
+  readonly minute: number;
+  readonly found: PlaceExcursion[];
+}
+/** What was found last, until an entry, a reading or the next minute may change it: every screen asks. */
+const remembered = new WeakMap<Store, Remembered>();
+
 /**
  * All that the logs of the last weeks show and somebody has to answer, or has answered, newest first. Worked out from the
- * readings each time: what is closed is known by its place, kind and beginning.
+ * readings: what is closed is known by its place, kind and beginning.
  *
  * @param now ms
  */
-export function excursionsIn(store: Store, now: number): PlaceExcursion[] {
+export function excursionsIn(store: Store, now: number): readonly PlaceExcursion[] {
+  const logs = store.projections.logs.book(now, now);
+  const { seq } = store.record.head();
+  const minute = Math.floor(now / 60_000);
+  const last = remembered.get(store);
+  if (last && last.logs === logs && last.seq === seq && last.minute === minute) return last.found;
+  const found = workedOut(store, now);
+  remembered.set(store, { logs, seq, minute, found });
+  return found;
+}
+
+function workedOut(store: Store, now: number): PlaceExcursion[] {
   const { projections, record } = store;
   const house = projections.currentHouse();
   const profile = profileById(house.profile, house.profiles);

@@ -99,6 +99,7 @@ export function forecastFreeze(store: Store, house: HouseState, input: z.infer<t
     points: thinned(made.run.points),
     pictures: made.run.pictures,
     thicknessMm: going.thicknessMm,
+    shape: going.shape,
     chances: cycleChances(going, profile.parasites.cycles),
     /** Other freezers of the house, with what each cycle would make of the same load there. */
     elsewhere: places.map((place) => {

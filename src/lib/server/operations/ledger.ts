@@ -12,16 +12,15 @@ import { draft } from '../store/record.ts';
 import { neededText, numeric, shortText, ticked, when } from './fields.ts';
 import { operation, type OperationContext } from './operation.ts';
 
-function windowsOf(context: OperationContext, strands: readonly Lineage[]): readonly RouteWindow[] | null {
+function windowsOf(
+  context: OperationContext,
+  strands: readonly Lineage[],
+  logs = context.store.projections.logs.book(context.now, context.now)
+): readonly RouteWindow[] | null {
   try {
     const { house, now: at } = context;
     // All that is on record counts, the amendment that is being tried with it.
-    const inputs = foldStrands(strands, {
-      house,
-      at,
-      knownAt: Infinity,
-      logs: context.store.projections.logs.book(at, at)
-    });
+    const inputs = foldStrands(strands, { house, at, knownAt: Infinity, logs });
     return combineAll(judge(inputs.map((input) => ({ ...input, knownAt: at }))).reasons);
   } catch (error) {
     if (error instanceof EmberError && error.code === 'record.not-found') return null;
@@ -40,7 +39,16 @@ function widened(context: OperationContext, amendment: RecordEvent): string[] {
     for (const child of ties.childrenOf(piece)) if (child.made !== null) family(child.id, known);
     return known;
   };
-  const pieces = kind === 'lot' ? ties.piecesOf(id) : kind === 'piece' ? [...family(id)] : [];
+  const place = kind === 'place' ? store.projections.logs.placeNamed(id) : null;
+  const pieces =
+    kind === 'lot'
+      ? ties.piecesOf(id)
+      : kind === 'piece'
+        ? [...family(id)]
+        : place !== null
+          ? store.projections.piecesIn(place)
+          : [];
+  const tried = place === null ? undefined : store.projections.logs.trial(context.now, amendment);
   const routes = new Set<string>();
   for (const piece of pieces) {
     const before = store.projections.strands(piece);
@@ -52,7 +60,7 @@ function widened(context: OperationContext, amendment: RecordEvent): string[] {
       pieces: strand.pieces.map((link) => ({ id: link.id, events: added(link.events, `piece:${link.id}`) }))
     }));
     const was = windowsOf(context, before);
-    const becomes = windowsOf(context, after);
+    const becomes = windowsOf(context, after, tried);
     if (!becomes) continue;
     becomes.forEach((window, index) => {
       const earlier = was?.[index];
@@ -166,7 +174,9 @@ export const amendEntry = operation({
     if (widens.length > 0 && !input.ownWidening) {
       throw new EmberError('record.widens-without-owner', { field: 'ownWidening', seen: widens.join(', ') });
     }
-    return { events: drafts, result: { amends: input.seq, widens } };
+    const [kind, id] = original.subject.split(':') as [string, string];
+    const place = kind === 'place' ? store.projections.logs.placeNamed(id) : null;
+    return { events: drafts, places: place === null ? [] : [place], result: { amends: input.seq, widens } };
   }
 });
 

@@ -63,7 +63,7 @@ export function forecastThaw(house: HouseState, lot: LotState | null, input: Omi
   };
   const limit = Math.min(histamine.above.c, coldHold.c);
   const made = thaw(asked, limit);
-  return { ...made, points: thinned(made.points), limit, thicknessMm: asked.thicknessMm };
+  return { ...made, points: thinned(made.points), limit, thicknessMm: asked.thicknessMm, shape: asked.shape };
 }
 
 export const startThaw = operation({

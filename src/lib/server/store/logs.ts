@@ -14,6 +14,8 @@ export const READY_MS = 35 * 86_400_000;
 interface Asked {
   readonly at: number;
   readonly known: number;
+  /** An entry of a place that is tried, and not written yet. */
+  readonly tried?: RecordEvent;
 }
 
 /** A sensor at a place, from when to when. */
@@ -79,10 +81,12 @@ export function openLogs(record: RecordStore, readings: Readings, houseNow: () =
   }
 
   /** The thermometer of the place itself, read and written down. */
-  function handBetween(place: string, from: number, to: number, { known }: Asked): FreezeReading[] {
+  function handBetween(place: string, from: number, to: number, { known, tried }: Asked): FreezeReading[] {
     const id = everSaid().ids.get(place);
     if (!id) return [];
-    return effectiveEvents(record.eventsOf(`place:${id}`), known).flatMap((event) =>
+    const written = record.eventsOf(`place:${id}`);
+    const entries = tried?.subject === `place:${id}` ? [...written, tried] : written;
+    return effectiveEvents(entries, known).flatMap((event) =>
       event.kind === 'place.read' && event.happened >= from && event.happened <= to
         ? [
             {
@@ -195,6 +199,10 @@ export function openLogs(record: RecordStore, readings: Readings, houseNow: () =
       if (current?.version !== now) current = { book: makeBook({ at, known: Infinity }), version: now };
       return current.book;
     },
+    /** The present as it would be with an entry that is tried. */
+    trial: (at: number, tried: RecordEvent): LogBook => makeBook({ at, known: Infinity, tried }),
+    /** The name of a place by its id, also of one that was taken off the list. */
+    placeNamed: (id: string): string | null => [...everSaid().ids].find(([, each]) => each === id)?.[0] ?? null,
     gapMs: () => gapOf(houseNow()),
     /** Sensors that stand there now. */
     sensorsAt: (place: string, probe: Sensor['probe'] = 'air') =>

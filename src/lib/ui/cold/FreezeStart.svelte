@@ -6,11 +6,10 @@
   import type { PieceChoice } from '$lib/server/choices.ts';
   import type { PieceView } from '$lib/server/piece-view.ts';
   import { AIR_WORDS, loadWords, PACKING_WORDS, SHAPE_WORDS } from '$lib/words/cold.ts';
-  import ColdLog from '../charts/ColdLog.svelte';
-  import ThermalSection from '../charts/ThermalSection.svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import PieceTicks from '../controls/PieceTicks.svelte';
+  import ForecastDrawing from './ForecastDrawing.svelte';
   import { dayAndTime, formatDuration, formatLength, formatTemperature } from '../format.ts';
   import { lengthUnits, startWith, temperatureUnits } from '../units.ts';
   import type { forecastFreeze } from '$lib/server/operations/freeze.ts';
@@ -207,36 +206,7 @@
           by the likely core {dayAndTime(now + mine.complete.likely * 1000, zone)}.
         </p>
       {/if}
-      <ColdLog
-        name="Forecast of the core"
-        tracks={[]}
-        curves={[
-          {
-            name: 'likely core',
-            kind: 'read',
-            points: forecast.points.map(({ seconds, core }) => ({ at: now + seconds * 1000, core }))
-          },
-          {
-            name: 'air at the fish',
-            kind: 'planned',
-            points: forecast.points.map(({ seconds, medium }) => ({ at: now + seconds * 1000, core: medium }))
-          }
-        ]}
-        limit={forecast.target}
-        from={now}
-        to={now + forecast.points.at(-1)!.seconds * 1000}
-        {now}
-        {zone}
-        {units}
-      />
-      <ThermalSection
-        pictures={forecast.pictures}
-        shape={shape as 'slab'}
-        thicknessMm={forecast.thicknessMm}
-        target={forecast.target}
-        {units}
-        at={forecast.arrival.likely / 2}
-      />
+      <ForecastDrawing {forecast} limit={forecast.target} beside="medium" {now} {zone} {units} />
       <p class="soft small">
         Pham (1986): {forecast.pham ? formatDuration(forecast.pham.likely) : 'no answer'}; simulated on the enthalpy: {forecast.simulated
           ? formatDuration(forecast.simulated.likely)

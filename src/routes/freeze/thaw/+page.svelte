@@ -2,10 +2,10 @@
   import { thickest } from '$lib/core/bench/breakdown/depth.ts';
   import { PACK_STATES, PACKING_IDS, SHAPE_IDS } from '$lib/core/record/bodies.ts';
   import type { forecastThaw } from '$lib/server/operations/thaw.ts';
-  import ColdLog from '$lib/ui/charts/ColdLog.svelte';
   import ThermalSection from '$lib/ui/charts/ThermalSection.svelte';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import ColdTabs from '$lib/ui/cold/ColdTabs.svelte';
+  import ForecastDrawing from '$lib/ui/cold/ForecastDrawing.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
@@ -143,6 +143,11 @@
         <Field name="note" label="Note" optional />
         <Field name="at" label="When" kind="time" optional hint="Empty means now." />
       </OperationForm>
+      <p class="soft">
+        Thawed fish has another date and another place: <a class="link" href="/labels?piece={view.piece.id}"
+          >label it again</a
+        >.
+      </p>
     </section>
   </div>
 {:else if view}
@@ -255,36 +260,7 @@
               units
             )} to {formatMass(view.piece.grams * forecast.drip.high, units)}.
           </p>
-          <ColdLog
-            name="Forecast of the thaw"
-            tracks={[]}
-            curves={[
-              {
-                name: 'core',
-                kind: 'read',
-                points: forecast.points.map(({ seconds, core }) => ({ at: now + seconds * 1000, core }))
-              },
-              {
-                name: 'surface',
-                kind: 'planned',
-                points: forecast.points.map(({ seconds, surface }) => ({ at: now + seconds * 1000, core: surface }))
-              }
-            ]}
-            limit={forecast.limit}
-            from={now}
-            to={now + forecast.points.at(-1)!.seconds * 1000}
-            {now}
-            {zone}
-            {units}
-          />
-          <ThermalSection
-            pictures={forecast.pictures}
-            shape={shape as 'slab'}
-            thicknessMm={forecast.thicknessMm}
-            target={forecast.limit}
-            {units}
-            at={forecast.arrival.likely / 2}
-          />
+          <ForecastDrawing {forecast} limit={forecast.limit} beside="surface" {now} {zone} {units} />
           {#if forecast.surfaceAbove}
             <p class="trouble" data-surface>
               Its surface passes {formatTemperature(forecast.limit, units)} after {formatDuration(
