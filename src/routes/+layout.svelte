@@ -34,8 +34,10 @@
       lost = message.kind === 'lost';
       if (message.kind === 'lost') return;
       const latest = message.kind === 'change' ? message.data.seq : message.data.head;
-      if (latest <= seen) return;
-      seen = latest;
+      // What a logger sends has no entry of its own yet.
+      const isReading = message.kind === 'change' && message.data.subject.startsWith('air:');
+      if (latest <= seen && !isReading) return;
+      seen = Math.max(seen, latest);
       clearTimeout(pending);
       pending = setTimeout(refresh, 120);
     });

@@ -12,7 +12,7 @@
   import type { CureBand, CureInput, CureResult } from '$lib/core/bench/cure/plan.ts';
   import { openCureWorker } from '$lib/workers/cure.ts';
   import { errorSentence } from '$lib/words/errors.ts';
-  import { onMount } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
@@ -48,9 +48,15 @@
     ready = true;
     return () => worker?.end();
   });
+  const deepest = $derived(thickest(view?.piece.depth ?? null) ?? view?.piece.made.thicknessMm ?? 0);
+  const pieceId = $derived(view?.piece.id);
+  // What was typed stands until the choice itself changes: the page's data come anew with every reading of the house.
   $effect(() => {
-    const mm = thickest(view?.piece.depth ?? null) ?? view?.piece.made.thicknessMm;
-    if (mm) [thickness, thicknessUnit] = startWith('length', mm, data.house.units);
+    const millimetres = deepest;
+    void pieceId;
+    untrack(() => {
+      if (millimetres > 0) [thickness, thicknessUnit] = startWith('length', millimetres, data.house.units);
+    });
   });
 
   const read = (kind: Parameters<typeof parseQuantity>[0], text: string, unit: string, field: string) =>

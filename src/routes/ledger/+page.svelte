@@ -21,7 +21,9 @@
       ? `/piece/${subject.slice(6)}`
       : subject.startsWith('lot:')
         ? `/piece/${subject.slice(4)}-A`
-        : null;
+        : subject.startsWith('place:')
+          ? `/freeze/places/${subject.slice(6)}`
+          : null;
   const older = $derived.by(() => {
     const next = new URLSearchParams(page.url.searchParams);
     next.delete('seq');
@@ -88,12 +90,12 @@
             <span class="soft words">{entryWords(entry).join(' · ')}</span>
             {#if amendedBy.has(entry.seq)}<span class="small">Amended by entry {amendedBy.get(entry.seq)}.</span>{/if}
           </td>
-          <td
+          <td class:code={/^(lot|piece|delivery):/.test(entry.subject)}
             >{#if link}<a class="link" href={link}>{entry.subject.split(':')[1]}</a>{:else}{entry.subject.split(
                 ':'
               )[1] ?? entry.subject}{/if}</td
           >
-          <td>{names[entry.actor] ?? entry.actor}</td>
+          <td>{names[entry.actor] ?? entry.actor.replace(/^device:/, 'logger ')}</td>
           <td class="no-print">
             {#if entry.amendable}
               <button
@@ -201,7 +203,7 @@
     overflow-wrap: anywhere;
   }
   td.nowrap,
-  td:nth-child(4),
+  td.code,
   .amend {
     white-space: nowrap;
   }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import BlockDrawing from '$lib/ui/charts/BlockDrawing.svelte';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import Field from '$lib/ui/controls/Field.svelte';
@@ -39,14 +40,20 @@
   /** Width of a squared block as it usually lies, until measured. */
   const USUAL_WIDTH_MM = 70;
   // A block as long as its weight says, until somebody lays a ruler on it.
+  const pieceId = $derived(view?.piece.id);
+  // What was typed stands until the choice itself changes: the page's data come anew with every reading of the house.
   $effect(() => {
+    void pieceId;
+    untrack(usualBlock);
+  });
+  function usualBlock() {
     if (!view) return;
     const high = view.piece.made.thicknessMm ?? 28;
     const long = view.piece.grams / (FLESH_GRAMS_PER_MM3 * high * USUAL_WIDTH_MM);
     [height, heightUnit] = startWith('length', high, units);
     [width, widthUnit] = startWith('length', USUAL_WIDTH_MM, units);
     [length, lengthUnit] = startWith('length', Math.max(20, Math.min(600, Math.floor(long))), units);
-  });
+  }
 
   const read = (text: string, unit: string | undefined, field: string) =>
     parseQuantity('length', text, { field, defaultUnit: unit ?? units.length }).si;

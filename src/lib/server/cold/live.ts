@@ -167,16 +167,18 @@ export function takeReadings(app: App, key: string, body: z.infer<typeof liveBod
     }
     const seals = sealed(store, dueForSeal(store, house, [...taken.keys()], now), house, now);
     let kept = 0;
+    const spoken = new Set<string>();
     for (const [sensor, readings] of taken) {
       const news = store.readings.news(sensor, seriesOf(readings));
       store.readings.putTail(sensor, news, now, device.id);
       kept += news.length;
+      const { place } = house.sensors[sensor]!;
+      if (news.length > 0 && place !== '') spoken.add(place);
     }
     const count = [...taken.values()].reduce((sum, { length }) => sum + length, 0);
-    const places = [...new Set([...taken.keys()].map((id) => house.sensors[id]!.place).filter((name) => name !== ''))];
     return {
       events: [...seals, ...quarantine(store.db, refused, device.id, now)],
-      places,
+      places: [...spoken],
       result: {
         device: device.id,
         taken: kept,

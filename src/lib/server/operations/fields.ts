@@ -1,3 +1,4 @@
+import { sha256 } from '../store/open.ts';
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { parseQuantity, type Typed } from '../../core/measure/parse.ts';
@@ -98,11 +99,14 @@ export const choice = <const Values extends readonly [string, ...string[]]>(valu
     .default('')
     .transform((value) => (value === '' ? fallback : (value as Values[number])));
 
-/** What an entry of a house book is found by: its name in plain letters. */
-export const bookId = (name: string): string =>
-  name
+const MOST_OF_ID = 40;
+/** What an entry of a house book is found by: its name in plain letters; long names that begin alike are told apart by a hash. */
+export function bookId(name: string): string {
+  const plain = name
     .toLowerCase()
     .normalize('NFKD')
     .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '')
-    .slice(0, 40) || 'unnamed';
+    .replace(/^-|-$/g, '');
+  if (plain.length <= MOST_OF_ID) return plain || 'unnamed';
+  return `${plain.slice(0, MOST_OF_ID - 9)}-${sha256(name.trim().toLowerCase()).slice(0, 8)}`;
+}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { thickest } from '$lib/core/bench/breakdown/depth.ts';
   import { AIR_CLASS_IDS, PACKING_IDS, SHAPE_IDS } from '$lib/core/record/bodies.ts';
+  import { untrack } from 'svelte';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { Place } from '$lib/core/record/state.ts';
   import type { PieceChoice } from '$lib/server/choices.ts';
@@ -62,14 +63,19 @@
     cycle ||= cycles[0]?.value ?? '';
   });
   const loaded = $derived(pieces.filter(({ id }) => others.includes(id)));
+  const most = $derived(
+    Math.max(
+      thickest(view.piece.depth ?? null) ?? view.piece.made.thicknessMm ?? 0,
+      ...loaded.map((piece) => piece.thicknessMm ?? 0)
+    )
+  );
+  // What was typed stands until the choice itself changes: the page's data come anew with every reading of the house.
   $effect(() => {
-    const depths = [
-      thickest(view.piece.depth ?? null) ?? view.piece.made.thicknessMm,
-      ...loaded.map((piece) => piece.thicknessMm)
-    ];
-    const most = Math.max(0, ...depths.map((each) => each ?? 0));
-    if (most > 0) [thickness, thicknessUnit] = startWith('length', most, units);
-    else thickness = '';
+    const millimetres = most;
+    untrack(() => {
+      if (millimetres > 0) [thickness, thicknessUnit] = startWith('length', millimetres, units);
+      else thickness = '';
+    });
   });
   /** A known freezer brings its set point and its air with it. */
   function atPlace(name: string) {
@@ -78,7 +84,11 @@
     if (known.setPoint) [air, airUnit] = startWith('temperature', known.setPoint.si, units);
     airClass = known.airClass;
   }
-  $effect(() => atPlace(place));
+  $effect(() => {
+    const name = place;
+    untrack(() => atPlace(name));
+  });
+  const pieceId = $derived(view.piece.id);
   $effect(() => {
     if (thickness === '') return void (forecast = null);
     const with_ = (text: string, unit: string | undefined) => (/[a-z°]/i.test(text) ? text : `${text} ${unit}`);
@@ -88,7 +98,7 @@
       packing,
       shape,
       place,
-      piece: view.piece.id,
+      piece: pieceId,
       others: others.join(','),
       thickness: with_(thickness, thicknessUnit ?? 'mm'),
       startCore: with_(startCore, startUnit ?? '°C'),

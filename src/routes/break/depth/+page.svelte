@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
@@ -23,8 +24,14 @@
   let wantedUnit = $state<string>();
   const depthUnit = $derived(lengthUnits(units)[0]!);
 
-  // What was measured last stands here again; a fresh piece starts from its one thickness.
+  const measured = $derived(JSON.stringify([data.piece?.id, data.piece?.depth ?? data.piece?.thicknessMm]));
+  // What was measured last stands here again; a fresh piece starts from its one thickness. What was typed stands until then: the
+  // page's data come anew with every reading of the house.
   $effect(() => {
+    void measured;
+    untrack(startAgain);
+  });
+  function startAgain() {
     const { piece } = data;
     if (!piece) return;
     [length, lengthUnit] = startWith('length', piece.depth?.lengthMm ?? 300, units);
@@ -35,7 +42,7 @@
       const mm = piece.depth ? (known?.mm ?? null) : start;
       return mm === null ? '' : startWith('length', mm, units)[0];
     });
-  });
+  }
 
   /** As drawn and typed so far; computed here, so that it follows the finger. */
   const read = (text: string, unit: string) => parseQuantity('length', text, { defaultUnit: unit }).si;

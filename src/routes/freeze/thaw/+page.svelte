@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { thickest } from '$lib/core/bench/breakdown/depth.ts';
   import { PACK_STATES, PACKING_IDS, SHAPE_IDS } from '$lib/core/record/bodies.ts';
   import type { forecastThaw } from '$lib/server/operations/thaw.ts';
@@ -40,19 +41,27 @@
   type Forecast = ReturnType<typeof forecastThaw>;
   let forecast = $state.raw<Forecast | null>(null);
   let trouble = $state('');
+  const most = $derived(thickest(view?.piece.depth ?? null) ?? view?.piece.made.thicknessMm ?? 0);
+  const pieceId = $derived(view?.piece.id);
+  const isRunning = $derived(run !== null);
+  // What was typed stands until the choice itself changes: the page's data come anew with every reading of the house.
   $effect(() => {
-    const mm = thickest(view?.piece.depth ?? null) ?? view?.piece.made.thicknessMm;
-    if (mm) [thickness, thicknessUnit] = startWith('length', mm, units);
-    else thickness = '';
+    const millimetres = most;
+    void pieceId;
+    untrack(() => {
+      if (millimetres > 0) [thickness, thicknessUnit] = startWith('length', millimetres, units);
+      else thickness = '';
+    });
   });
   $effect(() => {
-    [medium, mediumUnit] = startWith('temperature', method === 'water' ? 12 : 3, units);
+    const usual = method === 'water' ? 12 : 3;
+    untrack(() => ([medium, mediumUnit] = startWith('temperature', usual, units)));
   });
   $effect(() => {
-    if (!view || run || thickness === '') return void (forecast = null);
+    if (!pieceId || isRunning || thickness === '') return void (forecast = null);
     const with_ = (text: string, unit: string | undefined) => (/[a-z°]/i.test(text) ? text : `${text} ${unit}`);
     const asked = new URLSearchParams({
-      piece: view.piece.id,
+      piece: pieceId,
       method,
       medium: with_(medium, mediumUnit ?? '°C'),
       packing,
