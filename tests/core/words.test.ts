@@ -82,8 +82,29 @@ describe('words', () => {
     );
   });
   it('an entry reads as it was typed, with its units', () => {
-    const words = entryWords(event('cold.read', 1, { reading: typed(2, 'F', '35.6 F'), place: 'Drawer 2' }));
+    const words = entryWords(event('cold.read', 1, { reading: typed(2, 'F', '35.6 F'), place: 'Drawer 2' }), 'UTC');
     expect(words).to.deep.equal(['reading 35.6 F', 'place Drawer 2']);
+  });
+  it('of a kept log says its readings, its span by the clock and what put its clock right, and nothing of zeros', () => {
+    const kept = event('readings.stored', 1, {
+      sensor: 'chest-air',
+      day: '2026-03-09',
+      count: 288,
+      minCelsius: -25.96,
+      maxCelsius: -24,
+      contentHash: 'ab',
+      from: Date.UTC(2026, 2, 9, 4),
+      to: Date.UTC(2026, 2, 10, 3, 55),
+      source: 'live',
+      origin: 'logger-1',
+      clockOffsetSeconds: 0
+    });
+    const words = entryWords(kept, 'UTC').join('; ');
+    expect(words)
+      .to.contain('readings 288')
+      .and.to.contain('came live')
+      .and.to.match(/from Mon 9 Mar, 04:00/);
+    expect(words).to.not.match(/\d{13}|wild|clock put right|ab\b/);
   });
 });
 

@@ -1,5 +1,6 @@
 import type { RecordEvent } from '../core/record/events.ts';
 import { fieldName } from '../words/errors.ts';
+import { dayAndTime } from './format.ts';
 
 interface TypedLike {
   typed: string;
@@ -15,8 +16,19 @@ const SILENT = new Set(
   )
 );
 const SHARES = new Set(['target', 'rawShareOfIceDays']);
+const MOMENTS = new Set(['from', 'to']);
+/** What a key means where it is not a lot that is spoken of. */
+const OF_LOGS: Readonly<Record<string, string>> = {
+  count: 'readings',
+  source: 'came',
+  clockOffsetSeconds: 'clock put right by'
+};
 
-function number(key: string, value: number): string {
+function number(key: string, value: number, zone: string): string {
+  if (MOMENTS.has(key)) return dayAndTime(value, zone);
+  if (key === 'peak') return `${Math.round(value * 10) / 10} °C`;
+  if (key === 'drip') return `${Math.round(value)} g`;
+  if (key.endsWith('Seconds')) return `${Math.round(value)} s`;
   const round = (figure: number) => Math.round(figure * 100) / 100;
   if (SHARES.has(key)) return `${round(value * 100)} %`;
   if (key.endsWith('Grams')) return `${round(value)} g`;
@@ -25,19 +37,24 @@ function number(key: string, value: number): string {
   return String(round(value));
 }
 /** "saltGrams" is read "Salt". */
-const label = (key: string) => {
+const label = (key: string, isLog: boolean) => {
+  if (isLog && OF_LOGS[key]) return OF_LOGS[key];
   const bare = key.replace(/(Grams|Degrees|Minutes|Celsius)$/, '') || key;
   return fieldName(bare) === bare ? bare.replace(/([A-Z])/g, ' $1').toLowerCase() : fieldName(bare).toLowerCase();
 };
 
 /** The parts of an entry that a person reads at a glance: quantities as they were typed, words as they were written. */
-export function entryWords(entry: RecordEvent): string[] {
+export function entryWords(entry: RecordEvent, zone: string): string[] {
+  const isLog = entry.kind.startsWith('readings.') || entry.kind === 'log.imported';
+  const named = (key: string) => label(key, isLog);
   return Object.entries(entry.body as Record<string, unknown>).flatMap(([key, value]) => {
     if (SILENT.has(key) || value === null || value === '' || value === false) return [];
-    if (isTyped(value)) return [`${label(key)} ${value.typed}`];
-    if (typeof value === 'number') return key.endsWith('At') ? [] : [`${label(key)} ${number(key, value)}`];
-    if (Array.isArray(value)) return value.length > 0 ? [`${label(key)} ${value.join(', ')}`] : [];
+    if (isLog && value === 0) return [];
+    if (isTyped(value)) return [`${named(key)} ${value.typed}`];
+    if (typeof value === 'number') return key.endsWith('At') ? [] : [`${named(key)} ${number(key, value, zone)}`];
+    if (Array.isArray(value))
+      return value.length > 0 && typeof value[0] !== 'object' ? [`${named(key)} ${value.join(', ')}`] : [];
     if (typeof value === 'object') return [];
-    return value === true ? [label(key)] : [`${label(key)} ${String(value)}`];
+    return value === true ? [named(key)] : [`${named(key)} ${String(value)}`];
   });
 }

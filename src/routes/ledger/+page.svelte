@@ -87,7 +87,7 @@
             <b>{kindWords(entry.kind)}</b>
             {#if entry.kind === 'entry.amended' && entry.body.widens.length > 0}<b class="owned">owned exception</b
               >{/if}
-            <span class="soft words">{entryWords(entry).join(' · ')}</span>
+            <span class="soft words">{entryWords(entry, zone).join(' · ')}</span>
             {#if amendedBy.has(entry.seq)}<span class="small">Amended by entry {amendedBy.get(entry.seq)}.</span>{/if}
           </td>
           <td class:code={/^(lot|piece|delivery):/.test(entry.subject)}
@@ -204,6 +204,7 @@
   }
   td.nowrap,
   td.code,
+  td:first-child,
   .amend {
     white-space: nowrap;
   }
