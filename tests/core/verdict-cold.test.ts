@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import type { LogReading } from '../../src/lib/core/log/series.ts';
+import { PLAIN_PLACE } from '../../src/lib/core/record/bodies.ts';
 import type { RecordEvent } from '../../src/lib/core/record/events.ts';
 import { isWider } from '../../src/lib/core/rules/window.ts';
 import {
@@ -10,6 +11,7 @@ import {
   freezeEnd,
   freezeStart,
   HOUR,
+  HOUSE,
   logged,
   logsOf,
   moved,
@@ -20,6 +22,13 @@ import {
 } from './build.ts';
 import { chilled, runGolden, statement, type Golden } from './golden.ts';
 
+const FREEZER = {
+  id: 'chest',
+  name: 'Chest',
+  kind: 'freezer' as const,
+  cold: true,
+  ...PLAIN_PLACE
+};
 const cleared = [statement(-20, 168)];
 const inDrawer = [moved(0.5, 'Drawer')];
 /** A drawer at 2 °C that was at another temperature for some hours. */
@@ -233,6 +242,19 @@ describe('golden verdicts by logs of places, thaws and freezers', () => {
     // Rates (1 + 0.1 T)²: 1, 1.96, and 1.44 for what is still to come. 60 · 0.96 / 1.44 = 40. The last word of a log warmer than is
     // assumed stands half a day: 12 h more go on at 1.96, which takes 12 · (1.96 / 1.44 - 1) more, or all that is left.
     expect(closes(0) - closes(4)).to.be.closeTo(40 + 12 * (1.96 / 1.44 - 1), 0.05);
+  });
+});
+
+describe('days in the freezer', () => {
+  it('count once, though the run and the place both tell of them', () => {
+    const house = { ...HOUSE, places: { chest: FREEZER } };
+    const of = {
+      lot: { frozen: true, core: celsius(-20) },
+      papers: cleared,
+      events: [freezeStart(24), freezeEnd(120), moved(120, 'Drawer')]
+    };
+    const [mark] = ask(of, 130, 'us-fc', house).reasons.filter(({ code }) => code === 'date-mark.day');
+    expect(mark!.seen.frozenDays).to.equal(4);
   });
 });
 

@@ -89,7 +89,6 @@ export function pieceView(app: App, pieceId: string, at?: number, knownAt?: numb
   const logs = store.projections.logs.book(asked, known);
   const judged = verdict(strands, house, asked, known, profile, logs);
   const candidates = candidatesOfLot(found.lot, house);
-
   return {
     piece: found.state,
     lot: found.lot,

@@ -22,6 +22,8 @@ describe('times as loggers write them', () => {
     ['2026-03-12 18:61', 'iso', null],
     ['31.04.2026 10:00', 'dmy', null],
     ['yesterday', 'iso', null],
+    ['nonsensical T10:00', 'iso', null],
+    ['nonsense..T10:00', 'iso', null],
     ['', 'dmy', null]
   ];
   for (const [text, order, instant] of cases) {

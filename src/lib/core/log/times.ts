@@ -43,7 +43,7 @@ function wallOf(
 const MARKS = '0000-00-00T00:00:00.000';
 const FIGURE = 48;
 /** The day read last, and its midnight: a log stays in one day for hundreds of rows. */
-let lastDay = 'none';
+let lastDay = '';
 let lastMidnight = 0;
 
 /**
@@ -54,7 +54,7 @@ export function quickIso(text: string): number {
   const length = text.charCodeAt(text.length - 1) === 90 ? text.length - 1 : text.length;
   // Minutes, seconds, or thousandths.
   if (length !== 16 && length !== 19 && length !== 23) return NaN;
-  const isSameDay = text.startsWith(lastDay);
+  const isSameDay = lastDay !== '' && text.startsWith(lastDay);
   for (let index = isSameDay ? 10 : 0; index < length; index++) {
     const code = text.charCodeAt(index);
     const mark = MARKS.charCodeAt(index);

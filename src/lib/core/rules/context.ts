@@ -1,6 +1,6 @@
 import type { Species } from '../fish/species.ts';
 import type { HouseState, LotState, PieceState, Place, Reading, Stay } from '../record/state.ts';
-import type { LogBook } from '../log/holding.ts';
+import { secondsIn, union, type LogBook } from '../log/holding.ts';
 import type { Cited, RuleProfile } from './profile.ts';
 import { staysOf, type LoggedStay } from './stays.ts';
 import { RAW_ROUTES, ROUTES, type Effect, type Reason, type Route } from './window.ts';
@@ -106,11 +106,12 @@ export function inFreezer(context: JudgeContext): boolean {
 
 /** Seconds since `from` that the piece or its ancestors spent in a freezer, in runs that have ended. */
 export function frozenSeconds(context: JudgeContext, from: number): number {
-  let total = 0;
-  const add = (start: number, end: number | null | undefined) => {
-    if (end) total += Math.max(0, end - Math.max(from, start)) / 1000;
-  };
-  for (const piece of context.chain) for (const run of piece.freezes) add(run.at, run.ended?.at);
-  for (const stay of frozenStays(context)) add(stay.from, stay.to);
-  return total;
+  const runs = context.chain.flatMap((piece) =>
+    piece.freezes.map((run) => ({ from: run.at, to: run.ended?.at ?? null }))
+  );
+  // A run lies in a place as well: an hour in the freezer is one hour, whichever of them tells of it.
+  const ended = [...runs, ...frozenStays(context)].flatMap((each) =>
+    each.to !== null && each.to > from ? [{ from: Math.max(each.from, from), to: each.to }] : []
+  );
+  return secondsIn(union(ended));
 }
