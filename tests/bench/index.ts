@@ -4,10 +4,6 @@ import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { uptakeConstantSurface } from '../../src/lib/core/bench/cure/analytic.ts';
-import { diffuse } from '../../src/lib/core/bench/cure/diffusion.ts';
-import { SALT_SATURATION } from '../../src/lib/core/bench/cure/parameters.ts';
-import { cureBand, type CureInput } from '../../src/lib/core/bench/cure/plan.ts';
 import type { App } from '../../src/lib/server/app.ts';
 import { nowView } from '../../src/lib/server/views.ts';
 import { sha256 } from '../../src/lib/server/store/open.ts';
@@ -30,6 +26,7 @@ import {
 import { CHAR, FEED, openTestHouse } from '../server/house.ts';
 import { breakdownRows } from './breakdown.ts';
 import { coldRows, importRows } from './cold.ts';
+import { cureRows } from './cure.ts';
 
 interface Row {
   what: string;
@@ -57,52 +54,7 @@ function times(count: number, warm: number, work: (index: number) => void): numb
 }
 const at = (sorted: number[], share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
 
-const slab = {
-  depth: 0.014,
-  diffusivity: 3e-10,
-  water: 10,
-  dose: 1e4,
-  bathWater: 0,
-  saturation: SALT_SATURATION,
-  drawn: () => 0,
-  seconds: 48 * 3600,
-  nodes: 60,
-  outputs: []
-};
-const piece: CureInput = {
-  method: 'weighed',
-  grams: 800,
-  thicknessMm: 28,
-  faces: 1,
-  celsius: 3,
-  fat: 'mid',
-  thawed: false,
-  salt: 0.025,
-  sugar: 0.01,
-  hours: 48,
-  target: 0.01
-};
-add(
-  'one 48 h cure simulation, 60 nodes (median)',
-  at(
-    times(100, 30, () => diffuse(slab)),
-    0.5
-  ),
-  2,
-  'ms'
-);
-const taken = diffuse(slab).at(-1)!.taken / (10 * SALT_SATURATION);
-const exact = uptakeConstantSurface((slab.diffusivity * slab.seconds) / slab.depth ** 2);
-add('the same against the Fourier series', Math.abs(taken / exact - 1) * 100, 0.5, '%');
-add(
-  'its band of 200 draws (median)',
-  at(
-    times(7, 2, () => cureBand(piece)),
-    0.5
-  ),
-  300,
-  'ms'
-);
+cureRows(add, times, at);
 
 // A verdict from folded state: a thousand pieces with thirty events each, and twice as many.
 const judged = (count: number) => {

@@ -81,18 +81,19 @@ describe('one fish from the door to the plate', () => {
     await page.waitForSelector('a:has-text("ARC-0309-1-B")');
     await at('/cure?piece=ARC-0309-1-B');
     await page.waitForSelector('[data-simulated="yes"]');
-    const reads = () => page.textContent('tr:has-text("Salt, in the middle")');
+    const reads = () => page.textContent('tr:has-text("Salt, middle of the thickest")');
     const short = await reads();
+    await page.fill('[name="rest"]', '0');
     await page.fill('[name="hours"]', '60');
     await page.waitForFunction(
-      (before) => document.querySelector('main')?.textContent?.includes('At 60 h') && before !== '',
+      (before) => document.querySelector('main')?.textContent?.includes('At the end, 60 h') && before !== '',
       short
     );
     expect(await reads()).to.not.equal(short);
     await page.waitForFunction(() => !document.querySelector('table')?.textContent?.includes('…'));
-    await send(page, 'start-cure', { hours: '20', salt: '2.5', sugar: '1', faces: '2' });
-    await page.waitForSelector('.running');
-    expect(await page.textContent('.running')).to.contain('is in a weighed cure');
+    await send(page, 'start-cure', { hours: '20', rest: '0', salt: '2.5', sugar: '1', faces: '2' });
+    await page.waitForSelector('[data-running]');
+    expect(await page.textContent('[data-running]')).to.contain('weighed cure');
     await at('/piece/ARC-0309-1-B');
     expect(await state('cured')).to.equal('locked');
   });

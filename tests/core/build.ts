@@ -147,7 +147,7 @@ export const holdStart = (hours: number, control: '4h' | '6h' = '4h') =>
     discardAt: START + (hours + (control === '6h' ? 6 : 4)) * HOUR,
     pins
   });
-export const cureStart = (hours: number, lasts: number) => {
+export const cureStart = (hours: number, lasts: number, more: Partial<BodyOf<'cure.started'>> = {}) => {
   const band = { low: 1, likely: 2, high: 3 };
   return event('cure.started', hours, {
     method: 'weighed',
@@ -164,12 +164,36 @@ export const cureStart = (hours: number, lasts: number) => {
       middleSaltPercent: band,
       surfaceWps: band,
       gramsAfter: band,
-      middleReachesAt: null
+      middleReachesAt: null,
+      leastWps: band,
+      waterActivity: 0.97
     },
     dueAt: START + (hours + lasts) * HOUR,
-    pins
+    settings: null,
+    stages: [],
+    steps: [],
+    place: '',
+    pack: 'open',
+    turned: false,
+    pressed: false,
+    recipe: null,
+    readyBy: null,
+    pins,
+    ...more
   });
 };
+export const cureEnd = (hours: number, more: Partial<BodyOf<'cure.ended'>> = {}) =>
+  event('cure.ended', hours, {
+    massAfter: null,
+    note: '',
+    taste: null,
+    saltTaste: 'unknown',
+    salt: null,
+    place: '',
+    stages: [],
+    warmth: [],
+    ...more
+  });
 
 /** A sheet that read so many days on ice off the fish. */
 export const inspection = (

@@ -10,6 +10,7 @@ import {
   LOT,
   ask,
   celsius,
+  cureEnd,
   cureStart,
   event,
   freezeEnd,
@@ -58,7 +59,7 @@ const history: RecordEvent[] = [
   freezeEnd(201),
   event('cold.read', 210, { reading: celsius(2), place: '' }),
   cureStart(215, 20),
-  event('cure.ended', 236, { massAfter: null, note: '' })
+  cureEnd(236)
 ];
 const anyCase = fc.record({
   lot: anyLot,

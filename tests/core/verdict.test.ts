@@ -6,6 +6,7 @@ import {
   START,
   ask,
   celsius,
+  cureEnd,
   cureStart,
   event,
   freezeEnd,
@@ -593,7 +594,7 @@ const GOLDEN: Golden[] = [
     name: 'taken out of the cure',
     of: {
       papers: [statement(-20, 168)],
-      events: [cureStart(2, 24), event('cure.ended', 25, { massAfter: null, note: '' })]
+      events: [cureStart(2, 24), cureEnd(25)]
     },
     at: 26,
     route: 'cured',
@@ -601,7 +602,7 @@ const GOLDEN: Golden[] = [
   },
   {
     name: 'a cure kills no worms',
-    of: { events: [cureStart(2, 24), event('cure.ended', 25, { massAfter: null, note: '' })] },
+    of: { events: [cureStart(2, 24), cureEnd(25)] },
     at: 26,
     route: 'cured',
     want: 'not-cleared',

@@ -22,7 +22,12 @@ import { doorFields, doorVerdict } from './door.ts';
 import { inspectionFields, inspectionPreview, meaningFields, meaningsOf } from './inspection.ts';
 import { noteFields, readNote } from './note.ts';
 import { freezePlan, forecastFreeze } from './operations/freeze.ts';
-import { curePlan, cureInputFor, cutFor, slicePlan } from './operations/knife.ts';
+import { cutFor, slicePlan } from './operations/knife.ts';
+import { curePlan, cureSettingsFor } from './cure/settings.ts';
+import { learningView } from './cure/learning.ts';
+import { recipeBook, recipeById } from './cure/recipes.ts';
+import { scaledFields, scaledRecipe } from './cure/views.ts';
+import { recipesAsFile } from '../core/bench/cure/recipe.ts';
 import { instantReader } from './operations/operation.ts';
 import { compareView, pieceView } from './piece-view.ts';
 import { excursionsIn } from './cold/excursions.ts';
@@ -247,9 +252,44 @@ export const QUERIES: readonly Query[] = [
   query({
     name: 'cure-preview',
     path: 'preview/cure',
-    summary: 'A cure as it would run.',
+    summary: 'A cure as it would run: grams by zone, salt through time, weight, and when.',
     input: curePlan,
-    run: (app, input) => cure(cureInputFor(app.store, input))
+    run(app, input) {
+      const { picture, ...result } = cure(cureSettingsFor(app.store, input));
+      return { ...result, picture: Array.from(picture) };
+    }
+  }),
+  query({
+    name: 'recipes',
+    path: 'recipes',
+    summary: 'The book of cures, brines and marinades, with every version and note.',
+    input: z.object({}),
+    run: (app) => ({ recipes: recipeBook(app.store.projections.currentHouse()) })
+  }),
+  query({
+    name: 'recipes-file',
+    path: 'recipes-file',
+    summary: 'Recipes as a file to take elsewhere: all, or the one named.',
+    input: z.object({ id: z.string().max(60).optional() }),
+    run(app, input) {
+      const house = app.store.projections.currentHouse();
+      const book = input.id ? [recipeById(house, input.id)] : recipeBook(house).filter(({ withdrawn }) => !withdrawn);
+      return JSON.parse(recipesAsFile(book)) as unknown;
+    }
+  }),
+  query({
+    name: 'recipe-scaled',
+    path: 'recipe-scaled',
+    summary: 'A recipe in grams for pieces, or for so much fish, rounded to what the scale shows.',
+    input: scaledFields,
+    run: scaledRecipe
+  }),
+  query({
+    name: 'cure-learning',
+    path: 'cures/learning',
+    summary: 'Forecast against measurement of finished cures, and what was fitted to them.',
+    input: z.object({}),
+    run: (app) => learningView(app.store)
   }),
   query({
     name: 'slice-preview',

@@ -1,9 +1,11 @@
 import { z } from 'zod';
 import { EmberError } from '../core/errors.ts';
+import { cureNow } from '../core/record/state.ts';
 import { stateAt } from '../core/rules/window.ts';
 import { spentShare } from '../core/rules/piece-clock.ts';
 import { handsQueue } from '../core/service/hands.ts';
 import { readInstant } from '../core/service/day.ts';
+import { SCHOOL_WORDS } from '../words/cure.ts';
 import type { App } from './app.ts';
 import { excursionsIn } from './cold/excursions.ts';
 
@@ -74,8 +76,8 @@ export function nowView(app: App) {
         ...state.cures.map((run) => ({
           kind: 'cure' as const,
           from: run.at,
-          to: run.ended?.at ?? run.plan.dueAt,
-          label: run.plan.method === 'cover' ? 'Cover cure' : 'Weighed cure'
+          to: run.ended?.at ?? cureNow(run).dueAt,
+          label: SCHOOL_WORDS[run.plan.method].name
         })),
         ...state.boards.map((board) => ({
           kind: 'board' as const,

@@ -1,4 +1,5 @@
 import type { RecordEvent } from '../core/record/events.ts';
+import { cureStepWords } from '../words/cure.ts';
 import { fieldName } from '../words/errors.ts';
 import { dayAndTime } from './format.ts';
 
@@ -45,6 +46,17 @@ const label = (key: string, isLog: boolean) => {
 
 /** The parts of an entry that a person reads at a glance: quantities as they were typed, words as they were written. */
 export function entryWords(entry: RecordEvent, zone: string): string[] {
+  if (entry.kind === 'cure.stepped') {
+    return [cureStepWords(entry.body.code).toLowerCase(), ...(entry.body.note ? [entry.body.note] : [])];
+  }
+  if (entry.kind === 'recipe.set') {
+    const { recipe, version, reason, withdrawn } = entry.body;
+    return [
+      `${recipe.name}, version ${version}`,
+      ...(withdrawn ? ['taken out of the book'] : []),
+      ...(reason ? [reason] : [])
+    ];
+  }
   const isLog = entry.kind.startsWith('readings.') || entry.kind === 'log.imported';
   const named = (key: string) => label(key, isLog);
   return Object.entries(entry.body as Record<string, unknown>).flatMap(([key, value]) => {

@@ -97,7 +97,23 @@ const FIELD_NAMES: Record<string, string> = {
   trayHours: 'Tray time',
   tagKeepDays: 'Tags kept',
   weight: 'Weight of an attribute',
-  base: 'A copy of'
+  base: 'A copy of',
+  thin: 'Thin end',
+  rest: 'Rest',
+  bathTimes: 'Liquid, by the fish’s weight',
+  changes: 'Changes of water',
+  presalt: 'Salt before it',
+  presaltMinutes: 'Minutes of salt before it',
+  pasteWater: 'Water in the paste',
+  rateMeans: 'What the rate is of',
+  zones: 'Zones',
+  lines: 'Lines of the recipe',
+  recipe: 'Recipe',
+  school: 'School',
+  change: 'Change',
+  readyBy: 'Ready by',
+  saltReading: 'Salt meter',
+  taste: 'Taste'
 };
 
 /** A field's name as a person reads it. */
@@ -148,6 +164,11 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'excursion.unknown': ({ seen }) => `There is nothing open at ${seen} that began then; somebody may have closed it.`,
   'thaw.in-closed-pack': () =>
     'Fish packed without oxygen leaves its pack before a cold thaw: botulinum grows from 3.3 °C without air. Open the pack, or say that you answer for it.',
+  'cure.no-salt': (_, field) =>
+    `${field}: sugar alone is no cure. It draws water and sweetens, and keeps nothing; give it salt, or call it a marinade.`,
+  'cure.not-running': () => 'Its programme has run: nothing is left to pause. Take it out, or give it more time.',
+  'recipe.unknown': ({ seen }) => `There is no recipe "${seen}" in this book.`,
+  'recipe.unreadable': ({ seen }) => `This file cannot be read as recipes (${seen}). Nothing was taken.`,
   'species.unknown': ({ seen, candidates }) =>
     `Species "${seen}" is not in the catalogue.${candidates && candidates.length > 0 ? ` Is it ${candidates.join(' or ')}?` : ' Pick one from the list.'}`,
   'species.ambiguous': ({ seen, candidates }) =>

@@ -1,4 +1,6 @@
 import type { Reason, Route, WindowState } from '../core/rules/window.ts';
+import type { School } from '../core/bench/cure/programme.ts';
+import { SCHOOL_WORDS } from './cure.ts';
 import { formatDuration } from '../core/measure/format.ts';
 
 /** Every sentence the product says about a finding, by code. */
@@ -132,7 +134,19 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
   'freshness.no-catch-date': () => 'Not cleared: the day of catch or harvest is not known.',
   'handling.cured': () => 'It has been in a cure: no longer a raw piece.',
   'handling.cure-running': (seen) =>
-    `In a ${seen.method === 'cover' ? 'cover cure' : 'weighed cure'} for ${text(seen, 'hours')} h; opens when somebody takes it out.`,
+    `In a ${SCHOOL_WORDS[seen.method as School]?.noun ?? 'cure'} for ${text(seen, 'hours')} h; opens when somebody takes it out.`,
+  'cure.still-raw': () => 'Salt kills no worms: a cured piece needs the same parasite clearance as a raw one.',
+  'cure.closed-pack': (seen) =>
+    `In a pack without air: botulinum may grow from 3.3 °C where the water-phase salt is under ${text(seen, 'needed')} % (least here, by the low forecast, ${text(seen, 'wps')} %). Opened within ${text(seen, 'limit')} h, or not served. Whether that relief covers fish that was never frozen is for your authority.`,
+  'cure.closed-pack-late': (seen) =>
+    `In a pack without air for ${text(seen, 'hours')} h, with ${text(seen, 'wps')} % water-phase salt at the least by the low forecast; ${text(seen, 'needed')} % or an approved plan was needed after ${text(seen, 'limit')} h.`,
+  'cure.closed-pack-salted': (seen) =>
+    `In a pack without air, ${text(seen, 'wps')} % water-phase salt at the least by the low forecast (${text(seen, 'needed')} % wanted). That is a forecast, not a laboratory: the plan asks for one.`,
+  'cure.listeria': (seen) =>
+    seen.grows === true
+      ? `Were Listeria in it, ten times as many after about ${text(seen, 'days')} d at ${degrees(seen.celsius)} and water activity ${text(seen, 'waterActivity')}. An estimate, never a permission.`
+      : `By this estimate Listeria would not grow at water activity ${text(seen, 'waterActivity')} and ${degrees(seen.celsius)}. It does not die either.`,
+  'cure.plan': () => 'Curing may need a variance and a HACCP plan where you are. Ask before you sell it.',
   'handling.cure-ended': () => 'Taken out of its cure. Cured is still a raw route for parasites.',
   'handling.served': () => 'All of it has been served.',
   'handling.discarded': () => 'Discarded.',

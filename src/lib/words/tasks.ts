@@ -1,9 +1,13 @@
 import type { Task } from '../core/service/hands.ts';
+import type { School } from '../core/bench/cure/programme.ts';
+import { cureStepWords, SCHOOL_WORDS } from './cure.ts';
 import { missingWord } from './findings.ts';
 
 const WORDS: Record<Task['code'], (seen: Task['seen']) => string> = {
   'tray-discard': (seen) => `Discard ${seen.label}`,
-  'cure-due': (seen) => (seen.method === 'cover' ? 'Take out of the cover cure' : 'Take out of the weighed cure'),
+  'cure-due': (seen) => `Take out: ${SCHOOL_WORDS[seen.method as School]?.noun ?? 'cure'}`,
+  'cure-step': (seen) => cureStepWords(String(seen.step)),
+  'cure-paused': () => 'Its cure is paused: put it back, or take it out',
   'freeze-reading': (seen) => `Read ${seen.place}`,
   'freeze-proof': (seen) => `Prove the freeze: read ${seen.place}`,
   'window-closes': () => 'Last raw window closes',
@@ -57,7 +61,12 @@ const KIND_WORDS: Record<string, string> = {
   'log.imported': 'Logger file taken in',
   'freeze.ended': 'Out of the freezer',
   'cure.started': 'Cure begun',
+  'cure.changed': 'Cure changed',
+  'cure.stepped': 'Cure: step done',
   'cure.ended': 'Out of the cure',
+  'recipe.set': 'Recipe set',
+  'recipe.noted': 'Recipe noted',
+  'learning.set': 'Learning set',
   'piece.sliced': 'Sliced',
   'cold.read': 'Cold reading',
   'hold.started': 'Tray started',

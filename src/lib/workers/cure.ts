@@ -1,6 +1,6 @@
 import { wrap, type Remote } from 'comlink';
-import type { CureInput } from '../core/bench/cure/plan.ts';
-import type { CureDoor } from './cure.worker.ts';
+import type { CureBand, CureResult, CureSettings } from '../core/bench/cure/plan.ts';
+import type { Answered, CureDoor } from './cure.worker.ts';
 
 /** The cure's simulation off the main thread. A newer question ends an unfinished band: the thread is replaced. */
 export function openCureWorker() {
@@ -23,14 +23,15 @@ export function openCureWorker() {
     banding = false;
   }
   return {
-    cure: (input: CureInput) => ready().cure(input),
-    async band(input: CureInput) {
+    cure: (settings: CureSettings) => ready().cure(settings) as Promise<Answered<CureResult>>,
+    async band(settings: CureSettings): Promise<Answered<CureBand>> {
       const asked = ready();
       banding = true;
-      const answer = await asked.band(input);
+      const answer = await asked.band(settings);
       if (asked === door) banding = false;
       return answer;
     },
     end
   };
 }
+export type CureWorker = ReturnType<typeof openCureWorker>;

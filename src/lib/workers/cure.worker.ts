@@ -1,5 +1,5 @@
-import { expose } from 'comlink';
-import { cure, cureBand, type CureInput } from '../core/bench/cure/plan.ts';
+import { expose, transfer } from 'comlink';
+import { cure, cureBand, type CureSettings } from '../core/bench/cure/plan.ts';
 import { EmberError, type ErrorCode, type ErrorDetails } from '../core/errors.ts';
 
 /** A refusal survives the passage between threads as data. */
@@ -15,8 +15,12 @@ function answered<Value>(work: () => Value): Answered<Value> {
 }
 
 const door = {
-  cure: (input: CureInput) => answered(() => cure(input)),
-  band: (input: CureInput) => answered(() => cureBand(input))
+  cure(settings: CureSettings) {
+    const answer = answered(() => cure(settings));
+    // The picture is the bulk of it: it is handed over, not copied.
+    return answer.ok ? transfer(answer, [answer.value.picture.buffer]) : answer;
+  },
+  band: (settings: CureSettings) => answered(() => cureBand(settings))
 };
 export type CureDoor = typeof door;
 

@@ -1,24 +1,64 @@
+import { UNIDENTIFIED } from '$lib/core/record/bodies.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/choices.ts';
+import { parametersFor } from '$lib/server/cure/learning.ts';
+import { recipeBook } from '$lib/server/cure/recipes.ts';
+import { recentMean } from '$lib/server/cure/settings.ts';
+import { cureRunView } from '$lib/server/cure/views.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { pieceView } from '$lib/server/piece-view.ts';
+import { presentOf } from '$lib/server/views.ts';
 import type { PageServerLoad } from './$types';
 
 export const actions = actionsFor('/cure');
 
 export const load = (({ url }) => {
   const app = theApp();
+  const { store } = app;
+  const house = store.projections.currentHouse();
   const pieces = pieceChoices(app)
     .filter((piece) => !piece.inFreezer && !piece.onTray && piece.form !== 'live')
     .sort((a, b) => Number(b.inCure) - Number(a.inCure));
   const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
   const known = pieces.find((piece) => piece.id === id);
   const view = known && id ? pieceView(app, id) : null;
+  const run = view?.piece.cures.at(-1);
+  const fat = view?.species?.fat ?? 'mid';
+  const now = presentOf(app);
+  const places = Object.values(house.places).filter(({ kind }) => kind !== 'freezer' && kind !== 'blast');
   return {
     pieces,
     chosen: known ? id : null,
     view,
-    fat: view ? (view.species?.fat ?? 'mid') : null,
+    running: run && !run.ended ? cureRunView(app, run) : null,
+    subject: view
+      ? {
+          grams: view.piece.grams,
+          fat,
+          thawed:
+            view.lot.received.frozen ||
+            view.lot.received.previouslyFrozen === 'yes' ||
+            view.piece.freezes.some((each) => each.ended !== null),
+          depth: view.piece.depth ? { lengthMm: view.piece.depth.lengthMm, points: view.piece.depth.points } : null,
+          parameters: parametersFor(store, view.species?.id ?? UNIDENTIFIED, fat)
+        }
+      : null,
+    recipe: url.searchParams.get('recipe'),
+    recipes: recipeBook(house)
+      .filter(({ withdrawn }) => !withdrawn)
+      .map(({ id: recipe, name, school, history }) => ({
+        id: recipe,
+        name,
+        school,
+        recipe: history.at(-1)!.recipe
+      })),
+    places: places.map(({ id: place, name }) => ({ id: place, name })),
+    means: Object.fromEntries(
+      places.flatMap(({ name }) => {
+        const mean = recentMean(store, name, now);
+        return mean === null ? [] : [[name, mean] as const];
+      })
+    ),
     histamine: view?.species?.hazards.includes('histamine') ?? false
   };
 }) satisfies PageServerLoad;

@@ -43,6 +43,9 @@ export interface Stay {
 }
 export interface CureRun extends Stamped {
   readonly plan: BodyOf<'cure.started'>;
+  /** What was changed on the way, oldest first: the last of them is how it runs now. */
+  readonly changes: readonly (Stamped & BodyOf<'cure.changed'>)[];
+  readonly done: readonly (Stamped & BodyOf<'cure.stepped'>)[];
   readonly ended: (Stamped & BodyOf<'cure.ended'>) | null;
 }
 export interface SliceRun extends Stamped {
@@ -330,13 +333,29 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
         break;
       }
       case 'cure.started':
-        cures.push({ ...stamp(event), plan: event.body, ended: null });
+        cures.push({ ...stamp(event), plan: event.body, changes: [], done: [], ended: null });
         comesBack(event, null);
+        if (event.body.place !== '') liesIn(event, event.body.place);
         break;
+      case 'cure.changed': {
+        const run = cures.at(-1);
+        if (run && !run.ended) {
+          cures[cures.length - 1] = { ...run, changes: [...run.changes, { ...stamp(event), ...event.body }] };
+        }
+        break;
+      }
+      case 'cure.stepped': {
+        const run = cures.at(-1);
+        if (run && !run.ended) {
+          cures[cures.length - 1] = { ...run, done: [...run.done, { ...stamp(event), ...event.body }] };
+        }
+        break;
+      }
       case 'cure.ended': {
         const run = cures.at(-1);
         if (run) cures[cures.length - 1] = { ...run, ended: { ...stamp(event), ...event.body } };
         if (event.body.massAfter) grams = event.body.massAfter.si;
+        if (event.body.place !== '') liesIn(event, event.body.place);
         break;
       }
       case 'piece.sliced':
@@ -401,6 +420,10 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
 
 const leftAt = (gone: { readonly stamp: Stamped } | null) => gone?.stamp.at ?? null;
 
+/** How a cure runs now: as it was begun, or as it was last changed. */
+export const cureNow = (run: CureRun): Pick<BodyOf<'cure.started'>, 'stages' | 'steps' | 'forecast' | 'dueAt'> =>
+  run.changes.at(-1) ?? run.plan;
+
 /** The board a piece lies on now; null where it lies on none. */
 export const openBoard = (piece: Pick<PieceState, 'boards'>): BoardRun | null => {
   const board = piece.boards.at(-1);
@@ -418,6 +441,17 @@ export interface ColdBooks {
   readonly sensors: Readonly<Record<string, Sensor>>;
   readonly devices: Readonly<Record<string, Device>>;
 }
+/** What the house keeps of its curing: recipes of its own, what was said of any, and whether its forecasts learn. */
+export interface CureBooks {
+  readonly recipes: Readonly<Record<string, HouseRecipe>>;
+  readonly recipeNotes: readonly (Stamped & BodyOf<'recipe.noted'>)[];
+  readonly learnsCures: boolean;
+}
+/** A recipe with all its versions, oldest first; the last is the one in use. */
+export interface HouseRecipe {
+  readonly id: string;
+  readonly versions: readonly (Stamped & BodyOf<'recipe.set'>)[];
+}
 export type Sensor = Omit<BodyOf<'sensor.set'>, 'withdrawn'>;
 export type Device = BodyOf<'device.keyed'> & { readonly revoked: (Stamped & { readonly reason: string }) | null };
 export type Place = Omit<BodyOf<'place.set'>, 'withdrawn'>;
@@ -433,7 +467,8 @@ export type HouseState = BodyOf<'house.set'> & {
   /** The raw-food notice in the house's words; null for the shipped text. */
   readonly notice: (Stamped & { readonly text: string }) | null;
 } & KnifeBooks &
-  ColdBooks;
+  ColdBooks &
+  CureBooks;
 
 /** A house before anybody has set anything. Zone UTC on purpose: a wrong guess would move every day mark. */
 export const NEW_HOUSE: HouseState = {
@@ -459,6 +494,9 @@ export const NEW_HOUSE: HouseState = {
   kitchen: null,
   sensors: {},
   devices: {},
+  recipes: {},
+  recipeNotes: [],
+  learnsCures: true,
   lastSeq: 0
 };
 
@@ -502,6 +540,14 @@ export function foldHouse(events: readonly RecordEvent[], options: FoldOptions =
       house = { ...house, devices: { ...house.devices, [known.id]: { ...known, revoked } } };
     } else if (event.kind === 'kitchen.set') {
       house = { ...house, kitchen: event.body };
+    } else if (event.kind === 'recipe.set') {
+      const { id } = event.body;
+      const versions = [...(house.recipes[id]?.versions ?? []), { ...stamp(event), ...event.body }];
+      house = { ...house, recipes: { ...house.recipes, [id]: { id, versions } } };
+    } else if (event.kind === 'recipe.noted') {
+      house = { ...house, recipeNotes: [...house.recipeNotes, { ...stamp(event), ...event.body }] };
+    } else if (event.kind === 'learning.set') {
+      house = { ...house, learnsCures: event.body.cure };
     } else continue;
     house = { ...house, lastSeq: seq };
   }

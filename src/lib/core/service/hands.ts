@@ -1,5 +1,6 @@
 import { DEFAULT_LOGGED_GAP_SECONDS } from '../bench/freeze/compliance.ts';
-import { openBoard, type LotState, type PieceState } from '../record/state.ts';
+import { isPausedAt } from '../bench/cure/changes.ts';
+import { cureNow, openBoard, type CureRun, type LotState, type PieceState } from '../record/state.ts';
 import type { PieceClock } from '../rules/piece-clock.ts';
 import { RAW_ROUTES, stateAt, type RouteWindow } from '../rules/window.ts';
 
@@ -8,6 +9,8 @@ export interface Task {
   readonly code:
     | 'tray-discard'
     | 'cure-due'
+    | 'cure-step'
+    | 'cure-paused'
     | 'freeze-reading'
     | 'freeze-proof'
     | 'window-closes'
@@ -59,8 +62,7 @@ export function handsQueue(
       tasks.push({ code: 'board-open', at: board.at + BOARD_MINUTES * 60_000, piece, seen: { map: board.plan.map } });
     }
     const cure = state.cures.at(-1);
-    if (cure && !cure.ended)
-      tasks.push({ code: 'cure-due', at: cure.plan.dueAt, piece, seen: { method: cure.plan.method } });
+    if (cure && !cure.ended) tasks.push(...cureTasks(cure, now, piece));
     const thaw = state.thaws.at(-1);
     if (thaw && !thaw.ended) {
       const due = thaw.at + (thaw.plan.forecast?.likely ?? 12 * 3600) * 1000;
@@ -97,6 +99,22 @@ export function handsQueue(
     }
   }
   return tasks.sort((a, b) => a.at - b.at || a.piece.localeCompare(b.piece));
+}
+
+/** A running cure: its next step that nobody has said was done, and its end. Nothing is due while it is paused. */
+function cureTasks(run: CureRun, now: number, piece: string): Task[] {
+  const { stages, steps, dueAt } = cureNow(run);
+  if (isPausedAt(stages, (now - run.at) / 1000)) {
+    return [{ code: 'cure-paused', at: run.changes.at(-1)?.at ?? run.at, piece, seen: {} }];
+  }
+  const done = new Set(run.done.map(({ step }) => step));
+  // What lies at the very start was done by beginning it.
+  const next = steps.find(({ id, seconds }) => seconds > 0 && !done.has(id));
+  const at = next ? run.at + next.seconds * 1000 : Infinity;
+  return [
+    ...(next && at < dueAt ? [{ code: 'cure-step' as const, at, piece, seen: { step: next.code, id: next.id } }] : []),
+    { code: 'cure-due', at: dueAt, piece, seen: { method: run.plan.method } }
+  ];
 }
 
 /** When the last raw route that could still open closes; null where none has an end. */

@@ -4,6 +4,7 @@ import { movableClock } from '../clock.ts';
 import { createExecutor } from '../operations/execute.ts';
 import { operationByName } from '../operations/registry.ts';
 import { coldLogs, coldPlacesOf } from './cold.ts';
+import { curesOf } from './cure.ts';
 import { knifeWork } from './knife.ts';
 import { demoPaper, morning } from './morning.ts';
 import type { Store } from '../store/store.ts';
@@ -160,7 +161,12 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
     salt: '2.4 %',
     sugar: '1 %',
     hours: '36 h',
-    target: '1.2 %'
+    rest: '6 h',
+    target: '1.2 %',
+    thin: '9 mm',
+    place: 'Drawer 2',
+    turned: true,
+    readyBy: `${daysAgo(0)}T18:00`
   });
   on('char-block', 20, 'p1', 'read-cold', { reading: celsius(1.4), place: 'Drawer 2' });
 
@@ -344,7 +350,13 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
     hours: '18 h',
     target: '0.8 %'
   });
-  on('sable-block', 2.8, 'p1', 'end-cure', { massAfter: '604 g', note: 'firm, wiped and dried' });
+  on('sable-block', 2.8, 'p1', 'end-cure', {
+    massAfter: '604 g',
+    taste: 4,
+    saltTaste: 'right',
+    saltReading: '3.1 %',
+    note: 'firm, wiped and dried'
+  });
 
   // Halibut: a whole freezer cycle on the premises, proven, thawed, ready.
   receive('halibut', 262, 'p1', {
@@ -461,6 +473,7 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
   morning(tools);
   knifeWork(tools);
   coldPlacesOf(tools);
+  curesOf(tools);
 
   for (const { hoursAgo, by, operation, input, then } of steps.sort((a, b) => b.hoursAgo - a.hoursAgo)) {
     clock.moveTo(startedAt - hoursAgo * 3600_000, true);

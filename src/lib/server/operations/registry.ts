@@ -1,7 +1,9 @@
 import { closeExcursion, keyDevice, readPlace, revokeDevice, setPlace, setSensor } from './cold.ts';
 import { endFreeze, readFreeze, replanFreeze, startFreeze } from './freeze.ts';
 import { forgetPerson, joinPerson, setHouse } from './house.ts';
-import { endCure, recordSlice, startCure } from './knife.ts';
+import { changeCure, endCure, startCure, stepCure } from './cure.ts';
+import { recordSlice } from './knife.ts';
+import { importRecipes, noteRecipe, setLearning, setRecipe, withdrawRecipe } from './recipes.ts';
 import { amendEntry, signDay, storeReadings } from './ledger.ts';
 import type { Operation } from './operation.ts';
 import { attachEvidence, closeTag } from './evidence.ts';
@@ -59,7 +61,14 @@ export const OPERATIONS: readonly Operation[] = [
   closeExcursion,
   storeReadings,
   startCure,
+  changeCure,
+  stepCure,
   endCure,
+  setRecipe,
+  noteRecipe,
+  withdrawRecipe,
+  importRecipes,
+  setLearning,
   recordSlice,
   startHold,
   readHold,

@@ -45,7 +45,10 @@ const NO_VERDICT: readonly EventKind[] = [
   'template.set',
   'kitchen.set',
   'notice.set',
-  'sheet.set'
+  'sheet.set',
+  'recipe.set',
+  'recipe.noted',
+  'learning.set'
 ];
 
 /** Ways back from one piece to its lots that are kept apart when it is judged. More is a batch nobody can answer for. */
@@ -154,13 +157,13 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
         made_seq: piece.made.seq,
         flow: JSON.stringify(sketchOf(piece, massFlow(eventsOf(`piece:${id}`), at)?.moves ?? []))
       });
-      ties.putBoards(piece, lot);
+      ties.putRuns(piece, lot);
     } catch (error) {
       // Its making, or its lot's receipt, was voided: there is no such piece (any more).
       if (!(error instanceof EmberError) || error.code !== 'record.not-found') throw error;
       dropPiece.run(id);
       dropPlaces.run(id);
-      ties.dropBoards(id);
+      ties.dropRuns(id);
     }
   }
 

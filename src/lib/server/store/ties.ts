@@ -36,6 +36,18 @@ export interface FlowRow {
   readonly moves: readonly Movement[];
 }
 
+export interface CureRow {
+  readonly seq: number;
+  readonly piece: string;
+  readonly species: string;
+  readonly started: number;
+  readonly ended: number;
+  /** JSON of the `CureRun`. */
+  readonly run: string;
+  /** The newest entry of its piece. */
+  readonly told: number;
+}
+
 type FlowText = { readonly id: string; readonly lot: string; readonly flow: string };
 const unpackFlow = ({ id, lot, flow }: FlowText): FlowRow => ({ id, lot, ...(JSON.parse(flow) as Sketch) });
 type Sketch = Omit<FlowRow, 'id' | 'lot'>;
@@ -53,7 +65,7 @@ export const sketchOf = ({ made, grams, gone }: PieceState, moves: readonly Move
   moves
 });
 
-/** What ties pieces together: parents, lots, and what each board gave. Rebuilt with the pieces. */
+/** What ties pieces together: parents, lots, and what each board and each cure came to. Rebuilt with the pieces. */
 export function openTies(db: Db) {
   const putParent = db.prepare<[string, string]>('INSERT OR IGNORE INTO piece_parents (child, parent) VALUES (?, ?)');
   const putLot = db.prepare<[string, string]>('INSERT OR IGNORE INTO piece_lots (lot, piece) VALUES (?, ?)');
@@ -75,6 +87,15 @@ export function openTies(db: Db) {
   const dropBoard = db.prepare<[number]>('DELETE FROM boards WHERE seq = ?');
   const dropParts = db.prepare<[number]>('DELETE FROM board_parts WHERE board = ?');
   const putPart = db.prepare<[number, string, number]>('INSERT INTO board_parts (board, part, grams) VALUES (?, ?, ?)');
+  const putCure = db.prepare<CureRow>(
+    `INSERT INTO cures (seq, piece, species, started, ended, run, told)
+     VALUES (@seq, @piece, @species, @started, @ended, @run, @told)`
+  );
+  const dropCures = db.prepare<[string]>('DELETE FROM cures WHERE piece = ?');
+  const cureRows = db.prepare<[number], CureRow>('SELECT * FROM cures ORDER BY ended DESC, seq DESC LIMIT ?');
+  const cureVersion = db.prepare<[], { last: number; count: number }>(
+    'SELECT COALESCE(max(told), 0) AS last, count(*) AS count FROM cures'
+  );
   const OF_LOTS = '(SELECT piece FROM piece_lots WHERE lot IN (SELECT value FROM json_each(?)))';
   const flowOfLots = db.prepare<[string], FlowText>(
     `SELECT id, lot, flow FROM pieces WHERE id IN ${OF_LOTS} ORDER BY made_seq, id`
@@ -138,14 +159,15 @@ export function openTies(db: Db) {
         putLot.run(lotId, id);
       }
     },
-    dropBoards(id: string): void {
+    dropRuns(id: string): void {
+      dropCures.run(id);
       for (const { seq } of boardsOf.all(id)) {
         dropBoard.run(seq);
         dropParts.run(seq);
       }
     },
-    putBoards(piece: PieceState, lot: LotState): void {
-      this.dropBoards(piece.id);
+    putRuns(piece: PieceState, lot: LotState): void {
+      this.dropRuns(piece.id);
       for (const board of piece.boards) {
         if (!board.ended) continue;
         putBoard.run({
@@ -166,6 +188,13 @@ export function openTies(db: Db) {
           gap: board.ended.gap
         });
         for (const [part, grams] of Object.entries(board.byPart)) putPart.run(board.seq, part, grams);
+      }
+      const species = lot.species.length === 1 ? lot.species[0]! : UNIDENTIFIED;
+      for (const cure of piece.cures) {
+        if (!cure.ended) continue;
+        const { seq, at: started, ended } = cure;
+        const run = JSON.stringify(cure);
+        putCure.run({ seq, piece: piece.id, species, started, ended: ended.at, run, told: piece.lastSeq });
       }
     },
     childrenOf: (id: string) => children.all(id),
@@ -191,16 +220,25 @@ export function openTies(db: Db) {
       const { seq, count } = version.get(JSON.stringify(ofLots))!;
       return `${seq} ${count}`;
     },
+    /** Finished cures, newest first. */
+    curesOf: (limit: number): CureRow[] => cureRows.all(limit),
+    /** Changes whenever a finished cure does. */
+    cureVersion: (): string => {
+      const { last, count } = cureVersion.get()!;
+      return `${last} ${count}`;
+    },
     countOf: (lot: string, live = false): number => (live ? countLive : countOf).get(lot)!.count,
     page: (lot: string, live: boolean, limit: number, offset: number): string[] =>
       page.all({ lot, live: live ? 1 : 0, limit, offset }).map(({ id }) => id),
-    emptied: 'DELETE FROM piece_parents; DELETE FROM piece_lots; DELETE FROM boards; DELETE FROM board_parts;',
+    emptied:
+      'DELETE FROM piece_parents; DELETE FROM piece_lots; DELETE FROM boards; DELETE FROM board_parts; DELETE FROM cures;',
     dump(): { table: string; id: string; text: string }[] {
       const out: { table: string; id: string; text: string }[] = [];
       for (const [table, key] of [
         ['piece_parents', `child || ' ' || parent`],
         ['piece_lots', `lot || ' ' || piece`],
         ['boards', 'seq'],
+        ['cures', 'seq'],
         ['board_parts', `board || ' ' || part`]
       ] as const) {
         const rows = db.prepare<[], { id: string }>(`SELECT ${key} AS id, * FROM ${table} ORDER BY 1`).all();

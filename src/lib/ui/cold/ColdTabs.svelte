@@ -1,7 +1,6 @@
 <script lang="ts">
-  import { page } from '$app/state';
+  import Rooms from '../controls/Rooms.svelte';
 
-  /** The rooms of the cold, one beside the other. */
   const ROOMS = [
     { path: '/freeze', name: 'Freeze' },
     { path: '/freeze/thaw', name: 'Thaw' },
@@ -10,31 +9,4 @@
   ];
 </script>
 
-<nav aria-label="Rooms of the cold">
-  {#each ROOMS as room (room.path)}
-    <a href={room.path} aria-current={page.url.pathname === room.path ? 'page' : undefined}>{room.name}</a>
-  {/each}
-</nav>
-
-<style>
-  nav {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.2rem;
-    margin-bottom: 0.8rem;
-    border-bottom: 1px solid var(--line);
-  }
-  a {
-    display: flex;
-    align-items: center;
-    min-height: 48px;
-    padding: 0 0.9rem;
-    color: var(--soft);
-    border-bottom: 4px solid transparent;
-  }
-  a[aria-current] {
-    color: var(--ink);
-    font-weight: 700;
-    border-bottom-color: var(--water);
-  }
-</style>
+<Rooms label="Rooms of the cold" rooms={ROOMS} />

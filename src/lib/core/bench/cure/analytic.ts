@@ -53,18 +53,63 @@ export function uptakeFiniteBath(fourier: number, ratio: number): number {
   const alpha = inRange(ratio, { field: 'ratio', unit: '', min: 1e-4, max: 1e4 });
   let sum = 0;
   for (let n = 1; n <= 400; n++) {
-    // tan q = -alpha q has its n-th root between (n - 1/2) pi and n pi.
-    let low = (n - 0.5) * Math.PI + 1e-12;
-    let high = n * Math.PI;
-    for (let i = 0; i < 200; i++) {
-      const q = (low + high) / 2;
-      if (Math.sin(q) + alpha * q * Math.cos(q) > 0 === Math.sin(high) + alpha * high * Math.cos(high) > 0) high = q;
-      else low = q;
-    }
-    const q = (low + high) / 2;
+    const q = bathRoot(n, alpha);
     const term = ((2 * alpha * (1 + alpha)) / (1 + alpha + alpha * alpha * q * q)) * Math.exp(-q * q * fourier);
     sum += term;
     if (term < 1e-15) break;
   }
   return 1 - sum;
+}
+
+/** The n-th root of tan q = -alpha q, which lies between (n - 1/2) pi and n pi. */
+function bathRoot(n: number, alpha: number): number {
+  let low = (n - 0.5) * Math.PI + 1e-12;
+  let high = n * Math.PI;
+  const isPositive = (q: number) => Math.sin(q) + alpha * q * Math.cos(q) > 0;
+  const atEnd = isPositive(high);
+  for (let i = 0; i < 200; i++) {
+    const q = (low + high) / 2;
+    if (isPositive(q) === atEnd) high = q;
+    else low = q;
+  }
+  return (low + high) / 2;
+}
+
+/** Concentrations in a slab at even places from its closed end to its face, an odd number of them, and in its bath. */
+export interface BathState {
+  readonly slab: readonly number[];
+  readonly bath: number;
+}
+
+/**
+ * A slab with any profile in a finite, well stirred bath after a time: the eigenfunctions cos(q x) of Crank 4.3.5, orthogonal
+ * once the bath is counted in with its weight. A series of baths is this, one after the other.
+ *
+ * @param ratio water of the bath over water of the slab
+ * @param fourier D t / l²
+ * @param terms of the series
+ */
+export function finiteBathSeries(start: BathState, ratio: number, fourier: number, terms = 120): BathState {
+  inRange(fourier, { field: 'fourier', unit: '', min: 1e-9, max: 1e6 });
+  const alpha = inRange(ratio, { field: 'ratio', unit: '', min: 1e-4, max: 1e4 });
+  const last = start.slab.length - 1;
+  const places = start.slab.map((_, index) => index / last);
+  // Simpson's rule; the profile and the first terms are smooth on this grid.
+  const integral = (of: (place: number, value: number) => number) =>
+    start.slab.reduce((sum, value, index) => {
+      const weight = index === 0 || index === last ? 1 : index % 2 === 1 ? 4 : 2;
+      return sum + (weight * of(places[index]!, value)) / (3 * last);
+    }, 0);
+  const mean = (integral((_, value) => value) + alpha * start.bath) / (1 + alpha);
+  const slab = places.map(() => mean);
+  let bath = mean;
+  for (let n = 1; n <= terms; n++) {
+    const q = bathRoot(n, alpha);
+    const size = 0.5 + Math.sin(2 * q) / (4 * q) + alpha * Math.cos(q) ** 2;
+    const part = (integral((x, value) => value * Math.cos(q * x)) + alpha * start.bath * Math.cos(q)) / size;
+    const left = part * Math.exp(-q * q * fourier);
+    places.forEach((x, index) => (slab[index]! += left * Math.cos(q * x)));
+    bath += left * Math.cos(q);
+  }
+  return { slab, bath };
 }

@@ -25,14 +25,49 @@ export const WATER_SHARE: Record<Species['fat'], number> = { lean: 0.79, mid: 0.
 const FAT_SHARE: Record<Species['fat'], number> = { lean: 0.015, mid: 0.06, rich: 0.14 };
 
 /**
- * Water drawn out, as a share of the raw weight, approaches most·(1 - e^(-dose/scale)) with a time constant of a share of
- * the diffusion time. House figures, chosen so that the weight itself falls by 8-15 % in a two-day cover cure and by 1-4 %
+ * Water drawn out, as a share of the raw weight, approaches most·(1 - e^(-dose/scale)): half of it, from below the face,
+ * many times faster than the other half, whose time constant is a share of the diffusion time. House figures, chosen so that the weight itself falls by 8-15 % in a two-day cover cure and by 1-4 %
  * in a weighed one (salt and sugar taken up come back on to the scale); calibrate by weighing before and after (check).
  */
 export const WATER_LOSS = {
   most: { low: 0.2, likely: 0.26, high: 0.33 } as Band,
   doseScale: 0.1,
-  shareOfDiffusionTime: 0.04
+  shareOfDiffusionTime: 0.04,
+  fastShare: 0.5,
+  fastTimes: 25
+};
+
+/**
+ * In a bath the flesh swells in weak brine and gives water in strong brine: -gain (s/peak) e^(1 - s/peak) +
+ * most (1 - e^(-(s/scale)^2)) of the raw weight, s its strength by weight with half of its sugar. House figures, chosen for a
+ * gain of weight of up to 3 % in weak brine and for the loss of a cover cure in a saturated one (check).
+ */
+export const BATH_LOSS = { gain: 0.012, peak: 0.04, scale: 0.22 };
+/** A paste holds its water: it draws this share of what a brine of its strength would; house figure (check). */
+export const PASTE_DRAWS = 0.5;
+/** Dried salt fish drinks this share of its weight in fresh water; house figure (check). */
+export const DESALT_GAIN = 0.15;
+/** Water of dried salt fish by weight, and the most salt it holds; typical (check). */
+export const SALT_FISH_WATER = 0.55;
+
+/** Liquid that clings where a cure drains: the share of what is drawn that stays at the face; house figure (check). */
+export const CLINGING_SHARE = 0.1;
+
+/** What a cure's figures are drawn from: shipped, or fitted to what this house weighed and measured. */
+export interface CureParameters {
+  /** Salt in lean flesh never frozen, at 4 °C, m²/s. */
+  readonly diffusivity: Band;
+  /** Most water that is drawn out, share of the raw weight. */
+  readonly mostLoss: Band;
+  /** Runs of the house they were fitted to; 0 for the shipped ones. */
+  readonly runs: number;
+  readonly from: 'shipped' | 'fat-class' | 'species';
+}
+export const SHIPPED: CureParameters = {
+  diffusivity: SALT_DIFFUSIVITY,
+  mostLoss: WATER_LOSS.most,
+  runs: 0,
+  from: 'shipped'
 };
 
 /**
@@ -48,9 +83,17 @@ export const WATER_LOSS = {
 export function saltDiffusivity(at4: number, celsius: number, fat: Species['fat'], thawed: boolean): number {
   inRange(at4, { field: 'diffusivity', unit: 'm²/s', min: 1e-12, max: 1e-7 });
   const t = inRange(celsius, { field: 'celsius', unit: '°C', min: -1, max: 15 });
-  const kelvin = 273.15;
-  const arrhenius = Math.exp(
-    (-ACTIVATION_JOULES_PER_MOLE / GAS_CONSTANT) * (1 / (t + kelvin) - 1 / (REFERENCE_CELSIUS + kelvin))
-  );
-  return at4 * arrhenius * Math.max(0.3, 1 - 2 * FAT_SHARE[fat]) * (thawed ? 1.25 : 1);
+  return at4 * warmth(t) * fleshFactor(fat, thawed);
 }
+
+/** How much faster salt moves at a temperature than at 4 °C: Arrhenius, 22.5 kJ/mol. */
+export function warmth(celsius: number): number {
+  const kelvin = 273.15;
+  return Math.exp(
+    (-ACTIVATION_JOULES_PER_MOLE / GAS_CONSTANT) * (1 / (celsius + kelvin) - 1 / (REFERENCE_CELSIUS + kelvin))
+  );
+}
+
+/** Slower through fat, faster through flesh that was frozen: against lean flesh never frozen. */
+export const fleshFactor = (fat: Species['fat'], thawed: boolean): number =>
+  Math.max(0.3, 1 - 2 * FAT_SHARE[fat]) * (thawed ? 1.25 : 1);

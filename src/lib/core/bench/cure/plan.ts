@@ -1,218 +1,296 @@
-import { inRange } from '../../errors.ts';
-import type { Species } from '../../fish/species.ts';
+import { EmberError, inRange } from '../../errors.ts';
 import { bandOf, seededChance, type Band } from '../../random.ts';
 import { waterActivity, waterPhaseSalt } from './activity.ts';
-import { diffuse, type Snapshot } from './diffusion.ts';
-import {
-  SALT_DIFFUSIVITY,
-  SALT_SATURATION,
-  SUGAR_SATURATION,
-  SUGAR_TO_SALT_DIFFUSIVITY,
-  WATER_LOSS,
-  WATER_SHARE,
-  saltDiffusivity
-} from './parameters.ts';
+import { SHIPPED } from './parameters.ts';
+import { dosingOf, programmeOf, zonesOf, type CureSettings, type Stage } from './programme.ts';
+import { simulate, type Draw, type Moment, type SimulationOptions } from './simulate.ts';
+import { thickestZone, thinnestZone, type CureZone } from './zones.ts';
 
-export interface CureInput {
-  readonly method: 'cover' | 'weighed';
-  readonly grams: number;
-  /** Full thickness, mm. */
-  readonly thicknessMm: number;
-  /** 1 with the skin on, 2 with both faces open. */
-  readonly faces: 1 | 2;
-  readonly celsius: number;
-  readonly fat: Species['fat'];
-  readonly thawed: boolean;
-  /** Cover cure: salt as a share of the fish's weight. Weighed cure: salt wanted in the finished piece. 0-1. */
-  readonly salt: number;
-  /** Sugar as a share of the fish's weight. */
-  readonly sugar: number;
-  readonly hours: number;
-  /** Salt wanted in the middle, share by weight. */
-  readonly target: number;
-}
+export { weighedSalt } from './programme.ts';
+export type { CureSettings } from './programme.ts';
 
+/** The whole piece at a moment: surface and middle are those of its thickest zone. */
 export interface CureFrame {
   readonly hours: number;
-  /** Salt by weight, %, from the open face inwards to the closed face or the middle. */
-  readonly saltPercent: number[];
   readonly surfacePercent: number;
   readonly middlePercent: number;
   readonly meanPercent: number;
   readonly surfaceWps: number;
   readonly middleWps: number;
   readonly meanWps: number;
+  /** The least water-phase salt anywhere in it. */
+  readonly leastWps: number;
   readonly gramsAfter: number;
+  readonly waterActivity: number;
+}
+
+export interface CureZoneResult extends CureZone {
+  readonly grams: number;
+  readonly saltGrams: number;
+  readonly sugarGrams: number;
+  readonly meanPercent: number;
+  readonly middlePercent: number;
+  readonly surfacePercent: number;
+  readonly gramsAfter: number;
+  /** Hours until its middle reaches the target; null: not within what was followed. */
+  readonly reachesHours: number | null;
+  /** Hours until it holds on average what the thickest zone holds at the end; null: not within what was followed. */
+  readonly finishHours: number | null;
 }
 
 export interface CureResult {
   readonly saltGrams: number;
   readonly sugarGrams: number;
+  /** Liquid of a brine, a marinade or one change of water, g; 0 for dry cures. */
+  readonly bathGrams: number;
+  readonly stages: readonly Stage[];
   readonly frames: readonly CureFrame[];
   readonly end: CureFrame;
+  readonly zones: readonly CureZoneResult[];
+  /** Salt by weight, %, by frame, zone and layer from the open face inwards. */
+  readonly picture: Float32Array;
+  readonly layers: number;
   /** Water activity of the flesh on average at the end; evened out, it is this everywhere. */
   readonly meanWaterActivity: number;
-  /** Hours until the middle reaches the target, within the hours simulated; null: it does not. */
+  /** Hours until the middle of the thickest zone reaches the target, were it left as it is at the end; null: it does not. */
   readonly middleReachesHours: number | null;
   /** Hours until surface and middle differ by less than half a per cent of salt. */
   readonly evenHours: number | null;
+  /** Hours of it that were followed at all. */
+  readonly followedHours: number;
 }
 
 /** Surface and middle closer than this are even, % salt. */
 export const EVEN_TOLERANCE_PERCENT = 0.5;
-const FLESH_DENSITY = 1055;
 export const CURE_NODES = 60;
 export const CURE_FRAMES = 48;
+export const PICTURE_LAYERS = 30;
+/** What the thin end may lack of the thick end and still have finished with it, % salt. */
+const CLOSE_PERCENT = 0.02;
+const EARLY_FRAMES = 16;
+const TAIL_FRAMES = 40;
+/** After its last stage a piece is followed this many times longer, so that a middle that arrives late is still dated. */
+const LOOK_AHEAD = 2;
+const LEAST_TAIL_SECONDS = 48 * 3600;
 
-const limits = {
-  grams: { field: 'grams', unit: 'g', min: 1, max: 50000 },
-  thickness: { field: 'thickness', unit: 'mm', min: 2, max: 150 },
-  hours: { field: 'hours', unit: 'h', min: 0.25, max: 240 },
-  salt: { field: 'salt', unit: '%', min: 0.2, max: 100 },
-  sugar: { field: 'sugar', unit: '%', min: 0, max: 100 },
-  weighed: { field: 'salt', unit: '%', min: 0.2, max: 12 },
-  celsius: { field: 'celsius', unit: '°C', min: -1, max: 15 }
-};
+const secondsOf = (stages: readonly Stage[]) => stages.reduce((sum, { seconds }) => sum + seconds, 0);
 
-/**
- * Grams of salt to weigh out so that the finished piece holds the wanted share once all has evened out. Part of the salt
- * stays in the liquid drawn, so it is a little more than share x weight.
- *
- * @param grams raw weight
- * @param wanted salt in the finished piece, share by weight
- * @param lossShare water drawn, share of the raw weight
- * @example
- * weighedSalt(1000, 0.025, 0.77, 0).toFixed(1) // => '25.6'
- */
-export function weighedSalt(grams: number, wanted: number, waterShare: number, lossShare: number): number {
-  const p = inRange(wanted, { field: 'salt', unit: '', min: 0.001, max: 0.15 });
-  const water = grams * waterShare;
-  const left = water - grams * lossShare;
-  // Salt in the piece = p (flesh left + salt in it); the same strength stands in piece and liquid.
-  const inPiece = (p * grams * (1 - lossShare)) / (1 - p);
-  return (inPiece * water) / left;
+/** What it is left in when its programme has run: a weighed cure and water go on, all else is wiped and rests. */
+function withTail(settings: CureSettings, stages: readonly Stage[]): { all: Stage[]; tail: number } {
+  const tail = Math.max(LOOK_AHEAD * secondsOf(stages), LEAST_TAIL_SECONDS);
+  const last = stages.at(-1)!;
+  const goesOn = settings.method === 'weighed' || settings.method === 'desalt';
+  if (goesOn && last.contact.kind !== 'closed') {
+    return { all: [...stages.slice(0, -1), { ...last, seconds: last.seconds + tail }], tail };
+  }
+  return { all: [...stages, { id: 'rest', seconds: tail, contact: { kind: 'closed', keep: false } }], tail };
 }
 
-function lossShare(input: CureInput, saltShare: number, most: number): number {
-  const dose = saltShare + 0.5 * input.sugar;
-  return most * (1 - Math.exp(-dose / WATER_LOSS.doseScale));
-}
-
-function check(input: CureInput): void {
-  inRange(input.grams, limits.grams);
-  inRange(input.thicknessMm, limits.thickness);
-  inRange(input.hours, limits.hours);
-  inRange(input.celsius, limits.celsius);
-  inRange(input.salt * 100, input.method === 'weighed' ? limits.weighed : limits.salt);
-  inRange(input.sugar * 100, limits.sugar);
-  inRange(input.target * 100, { field: 'target', unit: '%', min: 0.1, max: 20 });
-}
-
-/** Salt and water are followed this many times longer than asked, so that a middle that arrives late is still dated. */
-const LOOK_AHEAD = 3;
-
-interface Draw {
-  readonly diffusivityAt4: number;
-  readonly mostLoss: number;
-}
-
-interface Run {
-  readonly saltGrams: number;
-  readonly salt: readonly Snapshot[];
-  readonly sugar: readonly Snapshot[];
-  /** Dry matter of the flesh under a square metre of face, kg. */
-  readonly solids: number;
-  /** kg per square metre of face for each gram of the piece. */
-  readonly perGram: number;
-}
-
-function simulate(input: CureInput, draw: Draw, frames: number, nodes: number, withSugar: boolean): Run {
-  const water = WATER_SHARE[input.fat];
-  const full = input.thicknessMm / 1000;
-  const depth = input.faces === 2 ? full / 2 : full;
-  const guess = lossShare(input, input.salt, draw.mostLoss);
-  const saltGrams =
-    input.method === 'weighed' ? weighedSalt(input.grams, input.salt, water, guess) : input.salt * input.grams;
-  const loss = lossShare(input, saltGrams / input.grams, draw.mostLoss);
-  const flesh = FLESH_DENSITY * depth;
-  const perGram = flesh / input.grams;
-  const diffusivity = saltDiffusivity(draw.diffusivityAt4, input.celsius, input.fat, input.thawed);
-  const tau = (WATER_LOSS.shareOfDiffusionTime * depth * depth) / diffusivity;
-  const drawn = (seconds: number) => flesh * loss * (1 - Math.exp(-seconds / tau));
-  const seconds = input.hours * 3600;
-  const lookAhead = frames > 1 ? LOOK_AHEAD : 1;
-  const outputs = Array.from({ length: frames * lookAhead }, (_, i) => (seconds * (i + 1)) / frames);
-  const common = { depth, water: flesh * water, bathWater: 0, drawn, seconds: outputs.at(-1)!, nodes, outputs };
-  const salt = diffuse({ ...common, diffusivity, dose: saltGrams * perGram, saturation: SALT_SATURATION });
-  const sugarDose = input.sugar * input.grams * perGram;
-  const sugar =
-    withSugar && sugarDose > 0
-      ? diffuse({
-          ...common,
-          diffusivity: diffusivity * SUGAR_TO_SALT_DIFFUSIVITY,
-          dose: sugarDose,
-          saturation: SUGAR_SATURATION
-        })
-      : [];
-  return { saltGrams, salt, sugar, solids: flesh * (1 - water), perGram };
-}
-
-function frameOf(run: Run, index: number): CureFrame {
-  const salt = run.salt[index]!;
-  const sugar = run.sugar[index];
-  const solidsPerWater = run.solids / salt.water;
-  const percent = (c: number, s: number) => (100 * c) / (1 + c + s + solidsPerWater);
-  const saltPercent = Array.from(salt.profile, (c, i) => percent(c, sugar?.profile[i] ?? 0));
-  const mean = salt.taken / salt.water;
+function frameOf(moment: Moment, thick: number, grams: number): CureFrame {
+  const zones = moment.zones;
+  const all = zones.reduce((sum, { kilograms }) => sum + kilograms, 0);
+  const salt = zones.reduce((sum, each) => sum + each.salt, 0);
+  // Water of each zone is salt over its strength; of a zone without salt there is none to weigh it by.
+  const weighed = (of: (zone: (typeof zones)[number]) => number) =>
+    zones.reduce((sum, zone) => sum + of(zone) * zone.kilograms, 0) / all;
+  const { surface, middle, surfaceStrength, middleStrength } = zones[thick]!;
+  const meanStrength = weighed(({ meanStrength: strength }) => strength);
+  const least = zones.reduce(
+    (less, zone) => Math.min(less, zone.middleStrength, zone.surfaceStrength, zone.meanStrength),
+    Infinity
+  );
+  const meanWps = waterPhaseSalt(meanStrength);
   return {
-    hours: salt.seconds / 3600,
-    saltPercent,
-    surfacePercent: percent(salt.surface, sugar?.surface ?? 0),
-    middlePercent: saltPercent.at(-1)!,
-    meanPercent: percent(mean, sugar ? sugar.taken / sugar.water : 0),
-    surfaceWps: waterPhaseSalt(salt.surface),
-    middleWps: waterPhaseSalt(salt.profile.at(-1)!),
-    meanWps: waterPhaseSalt(mean),
-    gramsAfter: (run.solids + salt.water + salt.taken + (sugar?.taken ?? 0)) / run.perGram
+    hours: moment.seconds / 3600,
+    surfacePercent: surface,
+    middlePercent: middle,
+    meanPercent: (100 * salt) / all,
+    surfaceWps: waterPhaseSalt(surfaceStrength),
+    middleWps: waterPhaseSalt(middleStrength),
+    meanWps,
+    leastWps: waterPhaseSalt(least),
+    gramsAfter: all * grams,
+    waterActivity: waterActivity(
+      Math.min(27, meanWps),
+      Math.min(
+        3,
+        weighed(({ sugarStrength }) => sugarStrength)
+      )
+    )
   };
 }
 
-/** When a rising (or falling) figure first passes a mark, on the straight line between frames; hours. */
-function crossing(frames: readonly CureFrame[], value: (frame: CureFrame) => number, mark: number, rising: boolean) {
+/** When a rising (or falling) figure first passes a mark, on the straight line between moments; hours. */
+function crossing(
+  moments: readonly Moment[],
+  value: (moment: Moment) => number,
+  mark: number,
+  rising: boolean
+): number | null {
   const passed = (seen: number) => (rising ? seen >= mark : seen <= mark);
-  for (let i = 0; i < frames.length; i++) {
-    const seen = value(frames[i]!);
+  for (let i = 0; i < moments.length; i++) {
+    const seen = value(moments[i]!);
     if (!passed(seen)) continue;
-    const before = frames[i - 1];
-    if (!before) return frames[i]!.hours;
+    const before = moments[i - 1];
+    const hours = moments[i]!.seconds / 3600;
+    if (!before) return hours;
     const from = value(before);
-    return before.hours + ((mark - from) / (seen - from)) * (frames[i]!.hours - before.hours);
+    const span = seen - from;
+    const earlier = before.seconds / 3600;
+    return span === 0 ? hours : earlier + ((mark - from) / span) * (hours - earlier);
   }
   return null;
 }
 
-const LIKELY: Draw = { diffusivityAt4: SALT_DIFFUSIVITY.likely, mostLoss: WATER_LOSS.most.likely };
+const likelyOf = ({ parameters = SHIPPED }: CureSettings): Draw => ({
+  diffusivity: parameters.diffusivity.likely,
+  mostLoss: parameters.mostLoss.likely
+});
+
+interface Prepared {
+  readonly stages: Stage[];
+  readonly zones: CureZone[];
+  readonly doses: readonly { readonly salt: number; readonly sugar: number }[] | undefined;
+}
+
+function prepare(settings: CureSettings): Prepared {
+  const stages = programmeOf(settings);
+  const zones = zonesOf(settings);
+  if (dosingOf(settings) !== 'together' || zones.length === 1 || stages[0]!.contact.kind !== 'laid') {
+    return { stages, zones, doses: undefined };
+  }
+  return { stages, zones, doses: evenDoses(settings, stages, zones) };
+}
+
+const COARSE = { nodes: 24, stepShare: 0.06, withSugar: false, layers: 0 } as const;
 
 /**
- * A cure of one even slab, with the likely parameters.
+ * Salt for each zone, as a share of its own weight, so that all zones hold on average the same salt at the same hour: what
+ * the thickest holds from the dose that was set. Sugar goes along in the same ratio.
+ *
+ * Uptake grows with the dose, so each zone's is found between nothing and the thickest zone's by halving, all zones at once.
+ *
+ * @throws EmberError `quantity.out-of-range`
+ */
+export function evenDoses(
+  settings: CureSettings,
+  stages: readonly Stage[],
+  zones: readonly CureZone[]
+): { salt: number; sugar: number }[] {
+  const { contact } = stages[0]!;
+  if (contact.kind !== 'laid') throw new EmberError('form.value-unknown', { field: 'dosing', seen: contact.kind });
+  const thick = thickestZone(zones);
+  const outputs = [secondsOf(stages)];
+  const ratio = contact.sugar / contact.salt;
+  const run = (salts: readonly number[]) => {
+    const doses = salts.map((salt) => ({ salt, sugar: salt * ratio }));
+    return simulate(settings, stages, zones, likelyOf(settings), { ...COARSE, outputs, doses })[0]!.zones;
+  };
+  const wanted = run(zones.map(() => contact.salt))[thick]!.mean;
+  let low = zones.map(() => contact.salt * 0.02);
+  let high = zones.map(() => contact.salt);
+  for (let turn = 0; turn < 12; turn++) {
+    const middle = low.map((each, zone) => (each + high[zone]!) / 2);
+    const seen = run(middle);
+    low = low.map((each, zone) => (seen[zone]!.mean < wanted ? middle[zone]! : each));
+    high = high.map((each, zone) => (seen[zone]!.mean < wanted ? each : middle[zone]!));
+  }
+  return low.map((each, zone) => {
+    const salt = zone === thick ? contact.salt : (each + high[zone]!) / 2;
+    return { salt, sugar: salt * ratio };
+  });
+}
+
+/** Grams laid on each zone, as it was dosed. */
+function gramsLaid(settings: CureSettings, { stages, zones, doses }: Prepared): { salt: number; sugar: number }[] {
+  const laid = stages.map(({ contact }) => contact).filter((contact) => contact.kind === 'laid');
+  const salt = laid.reduce((sum, each) => sum + each.salt, 0) * settings.grams;
+  const sugar = laid.reduce((sum, each) => sum + each.sugar, 0) * settings.grams;
+  if (doses) {
+    return zones.map(({ share }, zone) => ({
+      salt: doses[zone]!.salt * share * settings.grams,
+      sugar: doses[zone]!.sugar * share * settings.grams
+    }));
+  }
+  // Zones of one length and one width have one face.
+  const part = (zone: CureZone) => (dosingOf(settings) === 'weight' ? zone.share : 1 / zones.length);
+  return zones.map((zone) => ({ salt: salt * part(zone), sugar: sugar * part(zone) }));
+}
+
+/**
+ * A cure of a piece with the likely parameters: grams, salt by zone and depth through time, weight, and when.
  *
  * @throws EmberError `quantity.out-of-range` naming the field, its unit and the range
  */
-export function cure(input: CureInput, nodes = CURE_NODES): CureResult {
-  check(input);
-  const run = simulate(input, LIKELY, CURE_FRAMES, nodes, true);
-  const ahead = run.salt.map((_, index) => frameOf(run, index));
-  const frames = ahead.slice(0, CURE_FRAMES);
+export function cure(settings: CureSettings, nodes = CURE_NODES): CureResult {
+  const prepared = prepare(settings);
+  const { stages, zones, doses } = prepared;
+  const thick = thickestZone(zones);
+  const whole = secondsOf(stages);
+  const { all, tail } = withTail(settings, stages);
+  const shown = Array.from({ length: CURE_FRAMES }, (_, i) => (whole * (i + 1)) / CURE_FRAMES);
+  // A thin end is through long before the first of the shown frames is over.
+  const early = Array.from({ length: EARLY_FRAMES }, (_, i) => (shown[2]! * i * i) / EARLY_FRAMES ** 2);
+  const late = Array.from({ length: TAIL_FRAMES }, (_, i) => whole + (tail * (i + 1)) / TAIL_FRAMES);
+  const outputs = [...early, ...shown, ...late].sort((a, b) => a - b);
+  const options: SimulationOptions = {
+    nodes,
+    stepShare: 0.02,
+    withSugar: true,
+    outputs,
+    layers: PICTURE_LAYERS,
+    doses
+  };
+  const moments = simulate(settings, all, zones, likelyOf(settings), options);
+  const isShown = new Set(shown);
+  const inside = moments.filter((_, index) => isShown.has(outputs[index]!));
+  const frames = inside.map((moment) => frameOf(moment, thick, settings.grams));
   const end = frames.at(-1)!;
-  const lastSugar = run.sugar[CURE_FRAMES - 1];
+  const picture = new Float32Array(CURE_FRAMES * zones.length * PICTURE_LAYERS);
+  inside.forEach(({ layers }, index) => picture.set(layers, index * layers.length));
+  const last = inside.at(-1)!;
+  const rising = settings.method !== 'desalt';
+  const laid = gramsLaid(settings, prepared);
+  const bath = stages.map(({ contact }) => contact).find((contact) => contact.kind === 'bath');
+  const bathGrams = bath ? bath.times * settings.grams : 0;
   return {
-    saltGrams: run.saltGrams,
-    sugarGrams: input.sugar * input.grams,
+    saltGrams: laid.reduce((sum, { salt }) => sum + salt, 0) + bathGrams * (bath?.salt ?? 0),
+    sugarGrams: laid.reduce((sum, { sugar }) => sum + sugar, 0) + bathGrams * (bath?.sugar ?? 0),
+    bathGrams,
+    stages,
     frames,
     end,
-    meanWaterActivity: waterActivity(Math.min(27, end.meanWps), lastSugar ? lastSugar.taken / lastSugar.water : 0),
-    middleReachesHours: crossing(ahead, (frame) => frame.middlePercent, input.target * 100, true),
-    evenHours: crossing(ahead, (frame) => frame.surfacePercent - frame.middlePercent, EVEN_TOLERANCE_PERCENT, false)
+    zones: zones.map((zone, index) => {
+      const { mean, middle, surface, kilograms } = last.zones[index]!;
+      return {
+        ...zone,
+        grams: zone.share * settings.grams,
+        saltGrams: laid[index]!.salt,
+        sugarGrams: laid[index]!.sugar,
+        meanPercent: mean,
+        middlePercent: middle,
+        surfacePercent: surface,
+        gramsAfter: kilograms * settings.grams,
+        reachesHours: crossing(moments, (at) => at.zones[index]!.middle, settings.target * 100, rising),
+        finishHours: crossing(
+          moments,
+          (at) => at.zones[index]!.mean,
+          last.zones[thick]!.mean + (rising ? -CLOSE_PERCENT : CLOSE_PERCENT),
+          rising
+        )
+      };
+    }),
+    picture,
+    layers: PICTURE_LAYERS,
+    meanWaterActivity: end.waterActivity,
+    middleReachesHours: crossing(moments, (at) => at.zones[thick]!.middle, settings.target * 100, rising),
+    evenHours: crossing(
+      moments.filter(({ seconds }) => seconds > 0),
+      (at) => Math.abs(at.zones[thick]!.surface - at.zones[thick]!.middle),
+      EVEN_TOLERANCE_PERCENT,
+      false
+    ),
+    followedHours: (whole + tail) / 3600
   };
 }
 
@@ -220,33 +298,58 @@ export interface CureBand {
   readonly meanSaltPercent: Band;
   readonly middleSaltPercent: Band;
   readonly surfaceWps: Band;
+  readonly leastWps: Band;
   readonly gramsAfter: Band;
   readonly draws: number;
 }
+
+/** What a band is drawn with: coarser than the picture, within a part in a hundred of it. */
+const BAND_NODES = 20;
+const BAND_STEP = 0.07;
 
 /**
  * How far to trust it: the same cure with diffusivity and water loss drawn from their ranges.
  *
  * @param seed 0 to 1; the same seed gives the same band
  */
-export function cureBand(input: CureInput, seed = 0.5, draws = 200, nodes = CURE_NODES): CureBand {
-  check(input);
+export function cureBand(settings: CureSettings, seed = 0.5, draws = 200): CureBand {
+  inRange(draws, { field: 'draws', unit: '', min: 2, max: 5000 });
+  const { stages, zones, doses } = prepare(settings);
+  const thick = thickestZone(zones);
   const chance = seededChance(seed);
-  const { diffusivityAt4: d, mostLoss: w } = { diffusivityAt4: SALT_DIFFUSIVITY, mostLoss: WATER_LOSS.most };
-  const seen = Array.from({ length: draws }, () => {
-    const draw = {
-      diffusivityAt4: chance.logBand(d.low, d.likely, d.high),
-      mostLoss: Math.min(0.3, chance.logBand(w.low, w.likely, w.high))
-    };
-    return frameOf(simulate(input, draw, 1, nodes, false), 0);
-  });
-  const likely = frameOf(simulate(input, LIKELY, 1, nodes, true), 0);
-  const plain = frameOf(simulate(input, LIKELY, 1, nodes, false), 0);
-  // Sugar moves each figure by a few hundredths; it is followed once and its effect carried to every draw.
+  const { diffusivity: d, mostLoss: w } = settings.parameters ?? SHIPPED;
+  const outputs = [secondsOf(stages)];
+  const run = (draw: Draw, withSugar: boolean) => {
+    const options = { nodes: BAND_NODES, stepShare: BAND_STEP, withSugar, outputs, layers: 0, doses };
+    return frameOf(simulate(settings, stages, zones, draw, options)[0]!, thick, settings.grams);
+  };
+  const seen = Array.from({ length: draws }, () =>
+    run(
+      {
+        diffusivity: chance.logBand(d.low, d.likely, d.high),
+        mostLoss: Math.min(0.35, chance.logBand(w.low, w.likely, w.high))
+      },
+      false
+    )
+  );
+  const plain = run(likelyOf(settings), false);
+  const likely = frameOf(
+    simulate(settings, stages, zones, likelyOf(settings), {
+      nodes: CURE_NODES,
+      stepShare: 0.02,
+      withSugar: true,
+      outputs,
+      layers: 0,
+      doses
+    })[0]!,
+    thick,
+    settings.grams
+  );
+  // Sugar and the finer grid move each figure by a few hundredths; that is carried to every draw.
   const band = (value: (frame: CureFrame) => number) => {
-    const carried = value(plain) > 0 ? value(likely) / value(plain) : 1;
+    const moved = value(likely) - value(plain);
     return bandOf(
-      seen.map((frame) => value(frame) * carried),
+      seen.map((frame) => Math.max(0, value(frame) + moved)),
       value(likely)
     );
   };
@@ -254,7 +357,11 @@ export function cureBand(input: CureInput, seed = 0.5, draws = 200, nodes = CURE
     meanSaltPercent: band((frame) => frame.meanPercent),
     middleSaltPercent: band((frame) => frame.middlePercent),
     surfaceWps: band((frame) => frame.surfaceWps),
+    leastWps: band((frame) => frame.leastWps),
     gramsAfter: band((frame) => frame.gramsAfter),
     draws
   };
 }
+
+/** The thinnest zone of a result: where a cure goes wrong first. */
+export const thinEnd = (result: Pick<CureResult, 'zones'>): CureZoneResult => result.zones[thinnestZone(result.zones)]!;

@@ -16,6 +16,7 @@ import {
   type Hazard,
   type JudgeContext
 } from '../context.ts';
+import { cureNow } from '../../record/state.ts';
 import { RAW_ROUTES, type Reason, type Route } from '../window.ts';
 import { readInstant } from '../../service/day.ts';
 import { loggedRates } from '../stays.ts';
@@ -200,13 +201,13 @@ export const handling: Hazard = (context) => {
         context,
         'handling',
         cure.ended ? 'handling.cure-ended' : 'handling.cure-running',
-        { kind: 'opens', at: cure.ended?.at ?? cure.plan.dueAt, needsProof: !cure.ended },
+        { kind: 'opens', at: cure.ended?.at ?? cureNow(cure).dueAt, needsProof: !cure.ended },
         cited,
         {
           // While it lies in its cure it is on no other plate either.
           routes: ['cured', 'acid', 'seared'],
           evidence: [cure.seq, ...(cure.ended ? [cure.ended.seq] : [])],
-          seen: { method: cure.plan.method, hours: cure.plan.hours },
+          seen: { method: cure.plan.method, hours: Math.round((cureNow(cure).dueAt - cure.at) / 360_000) / 10 },
           wouldChange: cure.ended ? null : 'end-the-cure'
         }
       )

@@ -1,35 +1,10 @@
 import { expect } from 'chai';
-import fc from 'fast-check';
-import { waterActivity, waterPhaseSalt } from '../../src/lib/core/bench/cure/activity.ts';
-import {
-  profileConstantSurface,
-  uptakeConstantSurface,
-  uptakeFiniteBath
-} from '../../src/lib/core/bench/cure/analytic.ts';
-import { diffuse, type DiffusionInput } from '../../src/lib/core/bench/cure/diffusion.ts';
-import { SALT_SATURATION, saltDiffusivity } from '../../src/lib/core/bench/cure/parameters.ts';
-import { cure, cureBand, weighedSalt, type CureInput } from '../../src/lib/core/bench/cure/plan.ts';
-import { troubleOf } from './measure.test.ts';
+import { waterActivity, waterPhaseSalt } from '../../../src/lib/core/bench/cure/activity.ts';
+import { SALT_SATURATION, saltDiffusivity } from '../../../src/lib/core/bench/cure/parameters.ts';
+import { cure, cureBand, weighedSalt, type CureSettings } from '../../../src/lib/core/bench/cure/plan.ts';
+import { troubleOf } from '../measure.test.ts';
 
-const depth = 0.014;
-const diffusivity = 3e-10;
-const slab = (more: Partial<DiffusionInput> = {}): DiffusionInput => ({
-  depth,
-  diffusivity,
-  water: 10,
-  dose: 1e4,
-  bathWater: 0,
-  saturation: SALT_SATURATION,
-  drawn: () => 0,
-  seconds: 48 * 3600,
-  nodes: 60,
-  outputs: [],
-  ...more
-});
-const end = (more: Partial<DiffusionInput> = {}) => diffuse(slab(more)).at(-1)!;
-const fourier = (hours: number) => (diffusivity * hours * 3600) / depth ** 2;
-
-const side: CureInput = {
+const side: CureSettings = {
   method: 'weighed',
   grams: 800,
   thicknessMm: 28,
@@ -43,89 +18,12 @@ const side: CureInput = {
   target: 0.01
 };
 
-describe('salt moving into a slab, against closed solutions', () => {
-  for (const hours of [1, 6, 24, 48, 120]) {
-    it(`constant surface, ${hours} h: within 0.5 % of the Fourier series (Crank 4.18)`, () => {
-      const taken = end({ seconds: hours * 3600 }).taken / (10 * SALT_SATURATION);
-      expect(taken / uptakeConstantSurface(fourier(hours))).to.be.closeTo(1, 0.005);
-    });
-    it(`limited reservoir, ${hours} h: within 0.5 % (Crank 4.37)`, () => {
-      const bath = end({ seconds: hours * 3600, dose: 1, bathWater: 8 });
-      const final = 10 / 18;
-      expect(bath.taken / final / uptakeFiniteBath(fourier(hours), 0.8)).to.be.closeTo(1, 0.005);
-    });
-  }
-  it('the profile follows the series at every depth', () => {
-    const { profile } = end({ seconds: 24 * 3600 });
-    profile.forEach((c, index) => {
-      const exact = profileConstantSurface(fourier(24), (index + 0.5) / profile.length);
-      expect(c / SALT_SATURATION).to.be.closeTo(exact, 0.003);
-    });
-  });
+describe('a cure of a piece', () => {
   it('a slab open on both faces is two of half the thickness', () => {
     const both = cure({ ...side, faces: 2 });
     const half = cure({ ...side, faces: 1, thicknessMm: 14 });
     expect(both.end.meanPercent).to.be.closeTo(half.end.meanPercent, 1e-9);
   });
-  it('ends at the balance of mass: the same strength in piece and bath', () => {
-    const { profile, surface } = end({ seconds: 60 * 86400, dose: 1, bathWater: 8 });
-    expect(surface).to.be.closeTo(1 / 18, 1e-6);
-    profile.forEach((c) => expect(c).to.be.closeTo(1 / 18, 1e-6));
-  });
-});
-
-describe('salt moving in, by its own laws', () => {
-  const anySlab = fc.record({
-    depth: fc.double({ min: 0.001, max: 0.08, noNaN: true }),
-    diffusivity: fc.double({ min: 1e-11, max: 1e-8, noNaN: true }),
-    dose: fc.double({ min: 0.001, max: 20, noNaN: true }),
-    bathWater: fc.double({ min: 0.01, max: 40, noNaN: true }),
-    seconds: fc.double({ min: 60, max: 1e6, noNaN: true }),
-    stepShare: fc.constantFrom(0.02, 0.5, 5)
-  });
-  it('loses not a billionth of the salt, thin or thick, with any step', () => {
-    fc.assert(
-      fc.property(anySlab, (any) => {
-        const { taken, outside } = end({ ...any, nodes: 30 });
-        expect((taken + outside) / any.dose).to.be.closeTo(1, 1e-9);
-      })
-    );
-  });
-  it('is never negative and never above the face, however rough the step', () => {
-    fc.assert(
-      fc.property(anySlab, (any) => {
-        const { profile } = end({ ...any, nodes: 30 });
-        const most = Math.min(SALT_SATURATION, any.dose / any.bathWater);
-        profile.forEach((c) => {
-          expect(c).to.be.at.least(0);
-          expect(c).to.be.at.most(most * (1 + 1e-9));
-        });
-      })
-    );
-  });
-  it('falls from the face inwards and rises with time and with dose', () => {
-    const frames = diffuse(slab({ dose: 0.5, bathWater: 2, outputs: [3600, 7200, 14400, 86400] }));
-    frames.forEach(({ profile }) =>
-      profile.forEach((c, i) => i > 0 && expect(c).to.be.at.most(profile[i - 1]! + 1e-12))
-    );
-    frames.forEach((frame, i) => i > 0 && expect(frame.taken).to.be.at.least(frames[i - 1]!.taken));
-    expect(end({ dose: 0.8, bathWater: 2 }).taken).to.be.greaterThan(end({ dose: 0.5, bathWater: 2 }).taken);
-  });
-  it('a finer grid and a finer step give the same answer', () => {
-    const coarse = end({ dose: 0.6, bathWater: 1 }).taken;
-    const fine = end({ dose: 0.6, bathWater: 1, nodes: 240, stepShare: 0.004 }).taken;
-    expect(coarse / fine).to.be.closeTo(1, 0.004);
-  });
-  it('solid salt keeps the face saturated until it is gone', () => {
-    const drawn = (seconds: number) => 1.2 * (1 - Math.exp(-seconds / 20000));
-    const frames = diffuse(slab({ dose: 0.9, drawn, outputs: [600, 3600, 30 * 3600] }));
-    expect(frames[0]!.surface).to.equal(SALT_SATURATION);
-    expect(frames.at(-1)!.surface).to.be.lessThan(SALT_SATURATION);
-    expect(frames.at(-1)!.taken + frames.at(-1)!.outside).to.be.closeTo(0.9, 1e-12);
-  });
-});
-
-describe('a cure of a piece', () => {
   it('weighed: the finished piece holds the salt that was asked for once it has evened out', () => {
     const long = cure({ ...side, thicknessMm: 8, hours: 200 });
     expect(long.end.meanPercent).to.be.closeTo(2.5, 0.12);
@@ -176,7 +74,7 @@ describe('a cure of a piece', () => {
     expect(cureBand(side, 0.3, 10).meanSaltPercent.likely / mean).to.be.closeTo(1, 1e-3);
   });
 
-  const impossible: [Partial<CureInput>, string][] = [
+  const impossible: [Partial<CureSettings>, string][] = [
     [{ salt: 4 }, 'salt'],
     [{ method: 'cover', salt: 4 }, 'salt'],
     [{ salt: 0 }, 'salt'],

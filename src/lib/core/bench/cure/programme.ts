@@ -1,0 +1,242 @@
+import { EmberError, inRange } from '../../errors.ts';
+import type { Species } from '../../fish/species.ts';
+import type { DepthProfile } from '../breakdown/depth.ts';
+import {
+  CLINGING_SHARE,
+  SALT_FISH_WATER,
+  SALT_SATURATION,
+  WATER_LOSS,
+  WATER_SHARE,
+  type CureParameters
+} from './parameters.ts';
+import { cureZones, type CureZone } from './zones.ts';
+
+export const SCHOOL_IDS = ['cover', 'weighed', 'brine', 'film', 'desalt', 'marinade'] as const;
+export type School = (typeof SCHOOL_IDS)[number];
+export const DOSINGS = ['face', 'weight', 'together'] as const;
+export type Dosing = (typeof DOSINGS)[number];
+
+/** What lies at the faces for a while. Shares are of the piece's weight; strengths are by weight of the liquid. */
+export type StageContact =
+  | { readonly kind: 'laid'; readonly salt: number; readonly sugar: number; readonly drains: boolean }
+  | {
+      readonly kind: 'bath';
+      readonly times: number;
+      readonly salt: number;
+      readonly sugar: number;
+      readonly water: number;
+    }
+  | { readonly kind: 'closed'; readonly keep: boolean }
+  | { readonly kind: 'again' };
+export const STAGE_IDS = ['cure', 'brine', 'film', 'soak', 'paste', 'rest', 'dry', 'paused'] as const;
+export interface Stage {
+  readonly id: (typeof STAGE_IDS)[number];
+  readonly seconds: number;
+  readonly contact: StageContact;
+  /** A pause nobody has ended: it lasts, and `seconds` is only how long it is drawn. */
+  readonly open?: boolean;
+}
+
+/** What a cook sets, in SI, whatever the school; what a school does not ask for is left out. */
+export interface CureSettings {
+  readonly method: School;
+  readonly grams: number;
+  /** Thick end, mm. */
+  readonly thicknessMm: number;
+  readonly thinMm?: number | null;
+  readonly profile?: DepthProfile | null;
+  /** 1 with the skin on, 2 with both faces open. */
+  readonly faces: 1 | 2;
+  readonly celsius: number;
+  /** As the place was logged so far: s since the start, ascending; `celsius` before and after. */
+  readonly logged?: readonly { readonly seconds: number; readonly celsius: number }[];
+  readonly fat: Species['fat'];
+  readonly thawed: boolean;
+  /**
+   * Cover, film: salt laid on, of the fish's weight. Weighed: salt wanted in the finished piece. Brine, marinade: salt by
+   * weight of the liquid or paste. Desalting: salt in the fish as it is. 0-1.
+   */
+  readonly salt: number;
+  /** Sugar, of the fish's weight; in a brine or marinade by weight of it. */
+  readonly sugar: number;
+  /** In the cure, the brine or the paste; of each change of water. */
+  readonly hours: number;
+  /** Salt wanted in the middle, share by weight. */
+  readonly target: number;
+  /** After it is wiped or rinsed, before it is cut. */
+  readonly restHours?: number;
+  readonly dosing?: Dosing;
+  /** The liquid drawn runs off and is lost to it. */
+  readonly drains?: boolean;
+  /** Brine, paste or water by the fish's weight. */
+  readonly bathTimes?: number;
+  readonly changes?: number;
+  /** Before a marinade: salt of the fish's weight, and for how long. */
+  readonly presalt?: number;
+  readonly presaltMinutes?: number;
+  /** Water of a paste or a marinade, by its weight. */
+  readonly pasteWater?: number;
+  readonly parameters?: CureParameters;
+  /** The programme as it was changed on the way; made from the settings where left out. */
+  readonly stages?: readonly Stage[];
+}
+
+/** Bounds of what a cook may set, by field, in the unit a person reads. */
+export const CURE_LIMITS = {
+  grams: { field: 'grams', unit: 'g', min: 1, max: 50000 },
+  thickness: { field: 'thickness', unit: 'mm', min: 2, max: 150 },
+  hours: { field: 'hours', unit: 'h', min: 0.08, max: 240 },
+  celsius: { field: 'celsius', unit: '°C', min: -1, max: 15 },
+  target: { field: 'target', unit: '%', min: 0.1, max: 20 },
+  rest: { field: 'rest', unit: 'h', min: 0, max: 240 },
+  times: { field: 'bathTimes', unit: 'x', min: 0.1, max: 50 },
+  changes: { field: 'changes', unit: '', min: 1, max: 12 },
+  presalt: { field: 'presalt', unit: '%', min: 0, max: 20 },
+  presaltMinutes: { field: 'presaltMinutes', unit: 'min', min: 0, max: 1440 },
+  pasteWater: { field: 'pasteWater', unit: '%', min: 15, max: 95 },
+  sugar: { field: 'sugar', unit: '%', min: 0, max: 100 }
+} as const;
+const SATURATED_PERCENT = (100 * SALT_SATURATION) / (1 + SALT_SATURATION);
+/** Salt by school, %. A brine stronger than saturation is undissolved salt at the bottom of it. */
+export const SALT_LIMITS: Record<School, { min: number; max: number }> = {
+  cover: { min: 0.2, max: 100 },
+  weighed: { min: 0.2, max: 12 },
+  brine: { min: 0.5, max: Math.round(SATURATED_PERCENT * 10) / 10 },
+  film: { min: 0.2, max: 20 },
+  desalt: { min: 0.5, max: 20 },
+  marinade: { min: 0.2, max: 20 }
+};
+
+/** Liquid by the fish's weight, changes and water of a paste where nobody said. */
+export const CURE_DEFAULTS = { bathTimes: 2, pasteTimes: 0.3, desaltTimes: 5, changes: 3, pasteWater: 0.45 } as const;
+
+/**
+ * Checks what was set, field by field.
+ *
+ * @throws EmberError `quantity.out-of-range` naming the field, its unit and the range; `cure.no-salt` for sugar alone
+ */
+export function checkSettings(settings: CureSettings): void {
+  const { method } = settings;
+  inRange(settings.grams, CURE_LIMITS.grams);
+  inRange(settings.thicknessMm, CURE_LIMITS.thickness);
+  inRange(settings.hours, CURE_LIMITS.hours);
+  inRange(settings.celsius, CURE_LIMITS.celsius);
+  // Sugar by itself draws water and sweetens; this bench follows salt, and sugar alone keeps nothing.
+  if (settings.salt === 0 && settings.sugar > 0) throw new EmberError('cure.no-salt', { field: 'salt', seen: '0 %' });
+  const { min, max } = SALT_LIMITS[method];
+  // Water that holds sugar as well holds so much the less salt.
+  const most = method === 'brine' ? Math.round(SATURATED_PERCENT * (1 - Math.min(1, settings.sugar)) * 10) / 10 : max;
+  inRange(Math.round(settings.salt * 1e6) / 1e4, { field: 'salt', unit: '%', min, max: most });
+  inRange(
+    settings.sugar * 100,
+    method === 'brine' || method === 'marinade' ? { ...CURE_LIMITS.sugar, max: 60 } : CURE_LIMITS.sugar
+  );
+  inRange(settings.target * 100, CURE_LIMITS.target);
+  inRange(settings.restHours ?? 0, CURE_LIMITS.rest);
+  if (settings.bathTimes !== undefined) inRange(settings.bathTimes, CURE_LIMITS.times);
+  if (settings.changes !== undefined) inRange(settings.changes, CURE_LIMITS.changes);
+  if (settings.presalt !== undefined) inRange(settings.presalt * 100, CURE_LIMITS.presalt);
+  if (settings.presaltMinutes !== undefined) inRange(settings.presaltMinutes, CURE_LIMITS.presaltMinutes);
+  if (settings.pasteWater !== undefined) inRange(settings.pasteWater * 100, CURE_LIMITS.pasteWater);
+  if (method === 'marinade') {
+    const water = settings.pasteWater ?? CURE_DEFAULTS.pasteWater;
+    const solids = settings.salt + settings.sugar;
+    if (solids + water > 1) {
+      throw new EmberError('quantity.out-of-range', {
+        field: 'pasteWater',
+        unit: '%',
+        min: CURE_LIMITS.pasteWater.min,
+        max: Math.floor((1 - solids) * 100),
+        seen: Math.round(water * 100)
+      });
+    }
+  }
+}
+
+/**
+ * Grams of salt to weigh out so that the finished piece holds the wanted share once all has evened out. Part of the salt
+ * stays in the liquid drawn, so it is a little more than share x weight.
+ *
+ * @param grams raw weight
+ * @param wanted salt in the finished piece, share by weight
+ * @param lossShare water drawn, share of the raw weight
+ * @example
+ * weighedSalt(1000, 0.025, 0.77, 0).toFixed(1) // => '25.6'
+ */
+export function weighedSalt(grams: number, wanted: number, waterShare: number, lossShare: number): number {
+  const p = inRange(wanted, { field: 'salt', unit: '', min: 0.001, max: 0.15 });
+  const water = grams * waterShare;
+  const left = water - grams * lossShare;
+  // Salt in the piece = p (flesh left + salt in it); the same strength stands in piece and liquid.
+  const inPiece = (p * grams * (1 - lossShare)) / (1 - p);
+  return (inPiece * water) / left;
+}
+
+/** Water a dry cure draws in the end, share of the raw weight, by what is laid on (sugar counts half). */
+export const dryLoss = (salt: number, sugar: number, most: number): number =>
+  most * (1 - Math.exp(-(salt + 0.5 * sugar) / WATER_LOSS.doseScale));
+
+/** Salt of a weighed cure as a share of the fish's weight. */
+function weighedShare(settings: CureSettings): number {
+  const most = settings.parameters?.mostLoss.likely ?? WATER_LOSS.most.likely;
+  return weighedSalt(1, settings.salt, WATER_SHARE[settings.fat], dryLoss(settings.salt, settings.sugar, most));
+}
+
+const closed: StageContact = { kind: 'closed', keep: false };
+
+/**
+ * The programme of a school: what lies at the faces, one after the other, and for how long.
+ *
+ * @throws EmberError as `checkSettings`
+ */
+export function programmeOf(settings: CureSettings): Stage[] {
+  checkSettings(settings);
+  if (settings.stages) return [...settings.stages];
+  const { method, salt, sugar } = settings;
+  const seconds = settings.hours * 3600;
+  const rest: Stage[] = settings.restHours ? [{ id: 'rest', seconds: settings.restHours * 3600, contact: closed }] : [];
+  if (method === 'cover' || method === 'weighed') {
+    const laid = method === 'weighed' ? weighedShare(settings) : salt;
+    const drains = method === 'cover' && settings.drains === true;
+    return [{ id: 'cure', seconds, contact: { kind: 'laid', salt: laid, sugar, drains } }, ...rest];
+  }
+  if (method === 'film') {
+    return [{ id: 'film', seconds, contact: { kind: 'laid', salt, sugar, drains: true } }, ...rest];
+  }
+  if (method === 'brine') {
+    const times = settings.bathTimes ?? CURE_DEFAULTS.bathTimes;
+    return [{ id: 'brine', seconds, contact: { kind: 'bath', times, salt, sugar, water: 1 - salt - sugar } }, ...rest];
+  }
+  if (method === 'desalt') {
+    const times = settings.bathTimes ?? CURE_DEFAULTS.desaltTimes;
+    const soak: Stage = { id: 'soak', seconds, contact: { kind: 'bath', times, salt: 0, sugar: 0, water: 1 } };
+    return [...Array.from({ length: settings.changes ?? CURE_DEFAULTS.changes }, () => soak), ...rest];
+  }
+  const { presalt = 0, presaltMinutes = 0 } = settings;
+  const before: Stage[] =
+    presalt > 0 && presaltMinutes > 0
+      ? [{ id: 'film', seconds: presaltMinutes * 60, contact: { kind: 'laid', salt: presalt, sugar: 0, drains: true } }]
+      : [];
+  const paste: StageContact = {
+    kind: 'bath',
+    times: settings.bathTimes ?? CURE_DEFAULTS.pasteTimes,
+    salt,
+    sugar,
+    water: settings.pasteWater ?? CURE_DEFAULTS.pasteWater
+  };
+  return [...before, { id: 'paste', seconds, contact: paste }, ...rest];
+}
+
+export const zonesOf = (settings: CureSettings, count?: number): CureZone[] =>
+  cureZones(settings.thicknessMm, settings.thinMm ?? null, settings.profile ?? null, count);
+
+/** Water of the raw piece by weight. */
+export const waterShareOf = (settings: CureSettings): number =>
+  settings.method === 'desalt' ? SALT_FISH_WATER : WATER_SHARE[settings.fat];
+
+/** Of the liquid drawn, the share that leaves the face. */
+export const drainShare = (drains: boolean): number => (drains ? 1 - CLINGING_SHARE : 0);
+
+/** How the grams are shared out where nobody said: by hand over the face, by weight where the salt was weighed for it. */
+export const dosingOf = (settings: CureSettings): Dosing =>
+  settings.dosing ?? (settings.method === 'weighed' ? 'weight' : 'face');

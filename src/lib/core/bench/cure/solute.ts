@@ -1,0 +1,234 @@
+import { EmberError, inRange } from '../../errors.ts';
+
+/** One thickness zone of a piece, as salt sees it: a slab open on one face (x = 0), closed on the other. */
+export interface SlabZone {
+  /** From the open face to the closed one (skin, or the middle of a slab open on both faces), m. */
+  readonly depth: number;
+  /** Water under one square metre of open face at the start, kg. */
+  readonly water: number;
+  /** Open face, m²: zones of one bath share it by their faces. */
+  readonly face: number;
+}
+
+/** What stands at the open faces from a moment on. */
+export type Contact =
+  /** Solid laid on, zone by zone: it dissolves in the water it draws. kg per m² of face. */
+  | { readonly kind: 'laid'; readonly dose: readonly number[]; readonly drains: number }
+  /** One stirred bath for all zones, kg. */
+  | { readonly kind: 'bath'; readonly solute: number; readonly water: number }
+  /** Nothing: wiped, rinsed, or in the air. */
+  | { readonly kind: 'closed'; readonly keep: boolean }
+  /** Back into what it was lifted from. */
+  | { readonly kind: 'again' };
+
+interface Reservoir {
+  readonly zones: readonly number[];
+  /** Whether `solute` and `water` are kg, or kg per m² of its one zone. */
+  readonly isBath: boolean;
+  /** What a square metre of each zone counts in it: its face in a bath, 1 where it is the only one. */
+  readonly weight: Float64Array;
+  readonly drains: number;
+  solute: number;
+  water: number;
+  strength: number;
+}
+
+/** A solute on its way through every zone of a piece. */
+export interface Solute {
+  /** Puts something else at the faces. What was there is thrown away, or kept for `again`. */
+  meet(contact: Contact): void;
+  /**
+   * One step of backward Euler.
+   *
+   * @param spread diffusivity x seconds, m²
+   * @param drawn water that has left each zone by the end of the step, kg/m²; negative where it swelled
+   */
+  step(spread: number, drawn: ArrayLike<number>): void;
+  /** kg per kg water, from the open face inwards, at cell centres. */
+  readonly at: (zone: number, cell: number) => number;
+  /** At the face itself, kg per kg water. */
+  readonly surface: (zone: number) => number;
+  /** Under a square metre of face, kg. */
+  readonly taken: (zone: number) => number;
+  /** Outside still, kg: laid, in a bath, drained off, or thrown away. */
+  readonly outside: () => number;
+  /** Outside one zone of a dry cure, kg per m² of face; what lies in a common bath is not told apart. */
+  readonly left: (zone: number) => number;
+}
+
+/**
+ * Fick's second law in the water of a piece's zones, by finite volumes and backward Euler: unconditionally stable, never
+ * negative, and every gram that leaves the outside is found in the flesh. Concentration is in the water of the flesh.
+ *
+ * Laid solid holds the face at saturation until it is gone, then it is a finite brine of the water it drew; a bath is
+ * finite, well stirred and solved together with all zones that lie in it. Checked against Crank, The Mathematics of
+ * Diffusion, 2nd ed. (1975), ch. 4.
+ *
+ * @param saturation kg solute per kg water at which a liquid is full
+ * @param start kg solute per kg water in the flesh at the start
+ * @throws EmberError `quantity.out-of-range` naming the field
+ */
+export function soluteIn(zones: readonly SlabZone[], nodes: number, saturation: number, start = 0): Solute {
+  const n = inRange(nodes, { field: 'nodes', unit: '', min: 4, max: 2000 });
+  if (zones.length === 0) throw new EmberError('form.incomplete', { field: 'zones' });
+  for (const { depth, water, face } of zones) {
+    inRange(depth, { field: 'depth', unit: 'm', min: 2e-4, max: 0.2 });
+    inRange(water, { field: 'water', unit: 'kg/m²', min: 1e-3, max: 1000 });
+    inRange(face, { field: 'face', unit: 'm²', min: 1e-9, max: 1e4 });
+  }
+  const count = zones.length;
+  // Cell by cell, all zones side by side: their chains of divisions are independent, and a processor runs them at once.
+  const mass = new Float64Array(n * count);
+  for (let i = 0; i < mass.length; i++) mass[i] = (start * zones[i % count]!.water) / n;
+  const cell = Float64Array.from(zones, ({ water }) => water / n);
+  const perSpread = Float64Array.from(zones, ({ depth }) => (n / depth) ** 2);
+  const face = Float64Array.from(zones, (zone) => zone.face);
+  const single = new Float64Array(count).fill(1);
+  const before = new Float64Array(count);
+  const upper = new Float64Array(n * count);
+  const right = new Float64Array(n * count);
+  const rate = new Float64Array(count);
+  const strengths = new Float64Array(count);
+  // The first cell answers to the strength c of its face as rest + gain c.
+  const rest = new Float64Array(count);
+  const gain = new Float64Array(count);
+  const gate = new Float64Array(count);
+  let reservoirs: Reservoir[] = [];
+  let kept: Reservoir[] = [];
+  let thrown = 0;
+  const scale = (reservoir: Reservoir) => (reservoir.isBath ? 1 : zones[reservoir.zones[0]!]!.face);
+  const throwAway = (all: readonly Reservoir[]) => {
+    for (const each of all) thrown += each.solute * scale(each);
+  };
+
+  function meet(contact: Contact): void {
+    if (contact.kind === 'again') {
+      throwAway(reservoirs);
+      [reservoirs, kept] = [kept, []];
+      return;
+    }
+    if (contact.kind === 'closed' && contact.keep) {
+      throwAway(kept);
+      [kept, reservoirs] = [reservoirs, []];
+      return;
+    }
+    throwAway(reservoirs);
+    throwAway(kept);
+    kept = [];
+    if (contact.kind === 'closed') reservoirs = [];
+    else if (contact.kind === 'bath') {
+      inRange(contact.water, { field: 'bath', unit: 'kg', min: 1e-9, max: 1e6 });
+      const { solute, water } = contact;
+      const all = zones.map((_, zone) => zone);
+      const strength = Math.min(saturation, solute / water);
+      reservoirs = [{ zones: all, isBath: true, weight: face, drains: 0, solute, water, strength }];
+    } else {
+      reservoirs = contact.dose.map((solute, zone) => ({
+        zones: [zone],
+        isBath: false,
+        weight: single,
+        drains: contact.drains,
+        solute,
+        water: 0,
+        strength: solute > 0 ? saturation : 0
+      }));
+    }
+  }
+
+  /** Elimination from the closed end outwards, with the strength at the faces left open. */
+  function eliminate(spread: number, isOpen: boolean): void {
+    const inner = (n - 1) * count;
+    for (let zone = 0; zone < count; zone++) {
+      const r = spread * perSpread[zone]!;
+      rate[zone] = r;
+      gate[zone] = isOpen ? 2 * r : 0;
+      const inverse = 1 / (1 + r);
+      upper[inner + zone] = r * inverse;
+      right[inner + zone] = mass[inner + zone]! * inverse;
+    }
+    for (let row = inner - count; row > 0; row -= count) {
+      for (let at = row; at < row + count; at++) {
+        const r = rate[at - row]!;
+        const inverse = 1 / (1 + 2 * r - r * upper[at + count]!);
+        upper[at] = r * inverse;
+        right[at] = (mass[at]! + r * right[at + count]!) * inverse;
+      }
+    }
+    for (let zone = 0; zone < count; zone++) {
+      const r = rate[zone]!;
+      const inverse = 1 / (1 + r + gate[zone]! - r * upper[count + zone]!);
+      rest[zone] = (mass[zone]! + r * right[count + zone]!) * inverse;
+      gain[zone] = gate[zone]! * cell[zone]! * inverse;
+    }
+  }
+  function substitute(): void {
+    for (let zone = 0; zone < count; zone++) mass[zone] = rest[zone]! + gain[zone]! * strengths[zone]!;
+    for (let at = count; at < mass.length; at++) mass[at] = right[at]! + upper[at]! * mass[at - count]!;
+  }
+  /** Solute that leaves a reservoir in this step at that strength; kg, or kg/m² of its one zone. */
+  function flowInto({ zones: its, weight }: Reservoir, strength: number): number {
+    let flow = 0;
+    for (const zone of its) {
+      flow += weight[zone]! * gate[zone]! * (strength * (cell[zone]! - gain[zone]!) - rest[zone]!);
+    }
+    return flow;
+  }
+
+  function step(spread: number, drawn: ArrayLike<number>): void {
+    for (let zone = 0; zone < count; zone++) {
+      const water = zones[zone]!.water - drawn[zone]!;
+      if (!(water > 0)) {
+        throw new EmberError('quantity.out-of-range', { field: 'drawn', unit: 'kg/m²', seen: drawn[zone] });
+      }
+      before[zone] = cell[zone]! * n;
+      cell[zone] = water / n;
+    }
+    eliminate(spread, reservoirs.length > 0);
+    for (const reservoir of reservoirs) {
+      const { weight, zones: its } = reservoir;
+      let given = 0;
+      for (const zone of its) given += weight[zone]! * (before[zone]! - cell[zone]! * n);
+      const off = reservoir.drains * Math.max(0, given);
+      const water = Math.max(0, reservoir.water + given - off);
+      let strength = saturation;
+      let flow = flowInto(reservoir, strength);
+      // Where nothing undissolved would be left, the strength itself is the unknown: W c = S - flow(c) - off c.
+      if (reservoir.solute - flow - off * saturation < saturation * water) {
+        let answer = water + off;
+        let own = reservoir.solute;
+        for (const zone of its) {
+          answer += weight[zone]! * gate[zone]! * (cell[zone]! - gain[zone]!);
+          own += weight[zone]! * gate[zone]! * rest[zone]!;
+        }
+        strength = own / answer;
+        flow = flowInto(reservoir, strength);
+      }
+      for (const zone of its) strengths[zone] = strength;
+      reservoir.solute -= flow + off * strength;
+      // What is left of a cancelled sum may stand a rounding below nothing.
+      if (reservoir.solute < 0 && reservoir.solute > -1e-12) reservoir.solute = 0;
+      reservoir.water = water;
+      reservoir.strength = strength;
+      thrown += off * strength * scale(reservoir);
+    }
+    substitute();
+  }
+
+  const reservoirOf = (zone: number) => reservoirs.find((each) => each.zones.includes(zone));
+  return {
+    meet,
+    step,
+    at: (zone, index) => mass[index * count + zone]! / cell[zone]!,
+    surface: (zone) => reservoirOf(zone)?.strength ?? mass[zone]! / cell[zone]!,
+    taken(zone) {
+      let total = 0;
+      for (let at = zone; at < mass.length; at += count) total += mass[at]!;
+      return total;
+    },
+    outside: () => [...reservoirs, ...kept].reduce((total, each) => total + each.solute * scale(each), thrown),
+    left: (zone) => {
+      const reservoir = [...reservoirs, ...kept].find((each) => each.zones.includes(zone));
+      return reservoir && !reservoir.isBath ? reservoir.solute : 0;
+    }
+  };
+}

@@ -1,0 +1,52 @@
+import { z } from 'zod';
+import { EmberError } from '../../core/errors.ts';
+import { scaleRecipe } from '../../core/bench/cure/recipe.ts';
+import type { CureSettings } from '../../core/bench/cure/programme.ts';
+import { cureNow, type CureRun } from '../../core/record/state.ts';
+import type { App } from '../app.ts';
+import { speciesOfLot } from '../lot-species.ts';
+import { list, optionalQuantity } from '../operations/fields.ts';
+import { presentOf } from '../views.ts';
+import { recipeById } from './recipes.ts';
+import { runningSettings } from './settings.ts';
+
+/** A scale nobody told the interval of: a kitchen scale that shows grams. */
+const PLAIN_INTERVAL = 1;
+export const scaleInterval = (app: App): number =>
+  app.store.projections.currentHouse().kitchen?.scaleInterval ?? PLAIN_INTERVAL;
+
+export const scaledFields = z.object({
+  recipe: z.string().max(60),
+  version: z.coerce.number().int().min(1).optional(),
+  pieces: list(40),
+  mass: optionalQuantity('mass', { min: 1, max: 500_000 })
+});
+
+/** A recipe in grams for the pieces chosen, or for so much fish. */
+export function scaledRecipe(app: App, input: z.infer<typeof scaledFields>) {
+  const { store } = app;
+  const house = store.projections.currentHouse();
+  const recipe = recipeById(house, input.recipe);
+  const version = input.version ?? recipe.version;
+  const body = recipe.history.findLast((each) => each.version === version)?.recipe;
+  if (!body) throw new EmberError('recipe.unknown', { field: 'version', seen: version });
+  const found = input.pieces.map((id) => store.projections.piece(id));
+  const grams = found.reduce((sum, { state }) => sum + state.grams, 0) || (input.mass?.si ?? 0);
+  if (!(grams > 0)) throw new EmberError('form.incomplete', { field: 'mass' });
+  const fat = found[0] ? (speciesOfLot(found[0].lot, house)?.fat ?? 'mid') : 'mid';
+  const interval = scaleInterval(app);
+  return { recipe: recipe.id, version, grams, interval, lines: scaleRecipe(body, grams, interval, fat) };
+}
+
+/** A running cure as it is computed now: the programme as it stands, in the air as it was read. */
+export interface CureRunView {
+  readonly run: CureRun;
+  readonly now: ReturnType<typeof cureNow>;
+  readonly settings: CureSettings | null;
+  readonly readings: number;
+}
+export function cureRunView(app: App, run: CureRun): CureRunView {
+  const now = cureNow(run);
+  const settings = runningSettings(app.store, run, now.stages, presentOf(app));
+  return { run, now, settings, readings: settings?.logged?.length ?? 0 };
+}

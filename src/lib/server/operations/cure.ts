@@ -1,0 +1,212 @@
+import { z } from 'zod';
+import { EmberError } from '../../core/errors.ts';
+import { changed, executed, programmeSeconds, stageAt, type CureChange } from '../../core/bench/cure/changes.ts';
+import { stepsOf } from '../../core/bench/cure/steps.ts';
+import { CURE_CHANGES, CURE_PACKS, SALT_TASTES } from '../../core/record/bodies.ts';
+import { cureNow, type CureRun, type HouseState, type PieceState } from '../../core/record/state.ts';
+import { METER_PLACES } from '../../core/bench/cure/learn.ts';
+import { profileById } from '../../core/rules/profiles/index.ts';
+import { pinsFor } from '../../core/rules/verdict.ts';
+import { readInstant } from '../../core/service/day.ts';
+import { curePlan, cureSettingsFor, forecastBody, runningSettings, settingsBody, warmthOf } from '../cure/settings.ts';
+import { recipeById } from '../cure/recipes.ts';
+import { draft } from '../store/record.ts';
+import { neededText, optionalNumeric, optionalQuantity, pieceId, shortText, ticked, when } from './fields.ts';
+import { handy } from './handy.ts';
+import { operation } from './operation.ts';
+
+const pins = (house: HouseState) => pinsFor(profileById(house.profile, house.profiles), house);
+const placeNamed = (house: HouseState, named: string) =>
+  Object.values(house.places).find(({ name }) => name.toLowerCase() === named.toLowerCase())?.name ?? named;
+
+export const startCure = operation({
+  name: 'start-cure',
+  place: '/cure',
+  summary: 'Begin a cure of any school; grams, steps and forecast are computed again here.',
+  input: curePlan.extend({
+    place: shortText(60).describe('where it lies; its log is the temperature of the cure'),
+    pack: z.enum(CURE_PACKS).default('open').describe('whether air can get at it'),
+    turned: ticked.describe('turned and basted; else left closed'),
+    pressed: ticked,
+    recipe: shortText(60),
+    readyBy: z.string().max(40).optional().describe('the service it has to be ready for'),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, house, instant }, { at: text, ...input }) {
+    const { state } = handy(store, input.piece);
+    const at = instant(text, 'at');
+    if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
+    const settings = cureSettingsFor(store, input);
+    const { result, forecast } = forecastBody(settings, at);
+    const { turned, pressed, pack } = input;
+    const recipe = input.recipe === '' ? null : recipeById(house, input.recipe);
+    const choices = { method: settings.method, turned, drains: settings.drains === true };
+    return {
+      events: [
+        draft('cure.started', `piece:${input.piece}`, at, {
+          method: settings.method,
+          grams: settings.grams,
+          thickness: input.thickness,
+          faces: settings.faces,
+          celsius: settings.celsius,
+          saltGrams: result.saltGrams,
+          sugarGrams: result.sugarGrams,
+          hours: settings.hours,
+          target: settings.target,
+          forecast,
+          dueAt: at + programmeSeconds(result.stages) * 1000,
+          settings: settingsBody(settings),
+          stages: [...result.stages],
+          steps: stepsOf(result.stages, choices),
+          place: placeNamed(house, input.place),
+          pack,
+          turned,
+          pressed,
+          recipe: recipe ? { id: recipe.id, name: recipe.name, version: recipe.version } : null,
+          readyBy: input.readyBy ? readInstant(input.readyBy, house.zone, 'readyBy') : null,
+          pins: pins(house)
+        })
+      ],
+      result: {
+        piece: input.piece,
+        saltGrams: result.saltGrams,
+        sugarGrams: result.sugarGrams,
+        dueAt: at + programmeSeconds(result.stages) * 1000
+      }
+    };
+  }
+});
+
+/** The cure a piece lies in. */
+function runningCure(state: PieceState): CureRun {
+  const run = state.cures.at(-1);
+  if (!run || run.ended) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not in a cure' });
+  return run;
+}
+
+const changeFrom = (kind: CureChange['kind'], hours: number | null): CureChange => {
+  if (kind !== 'left') return { kind };
+  if (hours === null) throw new EmberError('form.incomplete', { field: 'hours' });
+  return { kind, hours };
+};
+
+export const changeCure = operation({
+  name: 'change-cure',
+  place: '/cure',
+  summary: 'Pause a running cure, take it up again, or give it more or less time from now; its forecast is made anew.',
+  input: z.object({
+    piece: pieceId,
+    change: z.enum(CURE_CHANGES).describe('pause, resume, or left: so much longer from now'),
+    hours: optionalQuantity('duration', { min: 0, max: 240 * 3600 }),
+    note: shortText(200),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, house, now, instant }, input) {
+    const { state } = handy(store, input.piece, { cure: 'either' });
+    const run = runningCure(state);
+    const at = instant(input.at, 'at');
+    const last = run.changes.at(-1)?.at ?? run.at;
+    if (at < last) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
+    const { stages: before } = cureNow(run);
+    const hours = input.hours ? input.hours.si / 3600 : null;
+    const stages = changed(before, (at - run.at) / 1000, changeFrom(input.change, hours));
+    const settings = runningSettings(store, run, stages, now);
+    if (!settings)
+      throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'a cure of an older record' });
+    const { forecast } = forecastBody(settings, run.at);
+    const choices = { method: settings.method, turned: run.plan.turned, drains: settings.drains === true };
+    const dueAt = run.at + programmeSeconds(stages) * 1000;
+    return {
+      events: [
+        draft('cure.changed', `piece:${input.piece}`, at, {
+          change: input.change,
+          hours,
+          stages,
+          steps: stepsOf(stages, choices),
+          forecast,
+          dueAt,
+          note: input.note,
+          pins: pins(house)
+        })
+      ],
+      result: { piece: input.piece, dueAt }
+    };
+  }
+});
+
+export const stepCure = operation({
+  name: 'step-cure',
+  place: '/cure',
+  summary: 'Say that a step of a running cure was done.',
+  input: z.object({ piece: pieceId, step: neededText(60), note: shortText(200), at: when }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, instant }, input) {
+    const { state } = handy(store, input.piece, { cure: 'either' });
+    const run = runningCure(state);
+    const at = instant(input.at, 'at');
+    if (at < run.at) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
+    const step = cureNow(run).steps.find(({ id }) => id === input.step);
+    if (!step) throw new EmberError('record.not-found', { field: 'step', seen: input.step });
+    if (run.done.some((each) => each.step === step.id)) {
+      throw new EmberError('record.not-allowed-now', { field: 'step', seen: 'done already' });
+    }
+    return {
+      events: [draft('cure.stepped', `piece:${input.piece}`, at, { step: step.id, code: step.code, note: input.note })],
+      result: { piece: input.piece, step: step.id }
+    };
+  }
+});
+
+/** A cure draws water, and desalting lets it drink; a piece that doubled was weighed with its tray. */
+const MOST_GAIN = 1.5;
+
+export const endCure = operation({
+  name: 'end-cure',
+  place: '/cure',
+  summary: 'Take a piece out of its cure, weighed and tasted if possible; what it came to teaches the next forecast.',
+  input: z.object({
+    piece: pieceId,
+    massAfter: optionalQuantity('mass', { min: 1, max: 500_000 }),
+    taste: optionalNumeric(1, 5).describe('how good it was, 1 to 5'),
+    saltTaste: z.enum(SALT_TASTES).default('unknown'),
+    saltReading: optionalQuantity('concentration', { min: 0.0005, max: 0.27 }).describe('of a salt meter, by weight'),
+    saltWhere: z.enum(METER_PLACES).default('mean'),
+    place: shortText(60).describe('where it goes'),
+    note: shortText(300),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, house, instant }, input) {
+    const { state } = store.projections.piece(input.piece);
+    const run = runningCure(state);
+    const at = instant(input.at, 'at');
+    const last = run.changes.at(-1)?.at ?? run.at;
+    if (at < last) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
+    if (input.massAfter && input.massAfter.si > run.plan.grams * MOST_GAIN) {
+      throw new EmberError('quantity.out-of-range', {
+        field: 'massAfter',
+        unit: 'g',
+        max: Math.round(run.plan.grams * MOST_GAIN),
+        seen: input.massAfter.typed
+      });
+    }
+    const { stages } = cureNow(run);
+    return {
+      events: [
+        draft('cure.ended', `piece:${input.piece}`, at, {
+          massAfter: input.massAfter,
+          note: input.note,
+          taste: input.taste === null ? null : Math.round(input.taste),
+          saltTaste: input.saltTaste,
+          salt: input.saltReading ? { reading: input.saltReading, where: input.saltWhere } : null,
+          place: placeNamed(house, input.place),
+          stages: stages.length > 0 ? executed(stages, (at - run.at) / 1000) : [],
+          warmth: warmthOf(store, run.plan.place, run.at, at)
+        })
+      ],
+      result: { piece: input.piece, stage: stageAt(stages, (at - run.at) / 1000)?.stage.id ?? null }
+    };
+  }
+});

@@ -1,0 +1,256 @@
+<script lang="ts">
+  import { programmeSeconds, startBy } from '$lib/core/bench/cure/changes.ts';
+  import type { RecipeBody } from '$lib/core/bench/cure/recipe.ts';
+  import { stepsOf } from '$lib/core/bench/cure/steps.ts';
+  import type { School } from '$lib/core/bench/cure/programme.ts';
+  import { thickest } from '$lib/core/bench/breakdown/depth.ts';
+  import { readInstant } from '$lib/core/service/day.ts';
+  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+  import type { PieceView } from '$lib/server/piece-view.ts';
+  import { cureStepWords } from '$lib/words/cure.ts';
+  import { openCureWorker } from '$lib/workers/cure.ts';
+  import { onMount, untrack } from 'svelte';
+  import Field from '../controls/Field.svelte';
+  import OperationForm from '../controls/OperationForm.svelte';
+  import { dayAndTime, formatDuration, until } from '../format.ts';
+  import { startWith } from '../units.ts';
+  import CureCompare from './CureCompare.svelte';
+  import CureDepths from './CureDepths.svelte';
+  import CureFields from './CureFields.svelte';
+  import CureFigures from './CureFigures.svelte';
+  import CureGuide from './CureGuide.svelte';
+  import CurePicture from './CurePicture.svelte';
+  import CureZones from './CureZones.svelte';
+  import { CureDraft, type CureSubject } from './draft.svelte.ts';
+  import { CureSimulation } from './simulation.svelte.ts';
+
+  /** A cure on its way to being begun: set, seen, compared with another, and committed with its steps. */
+  let {
+    view,
+    piece,
+    recipes,
+    places,
+    means,
+    histamine,
+    chosenRecipe,
+    units,
+    zone,
+    now
+  }: {
+    view: PieceView;
+    piece: CureSubject;
+    recipes: readonly { id: string; name: string; school: School; recipe: RecipeBody }[];
+    places: readonly { id: string; name: string }[];
+    means: Readonly<Record<string, number>>;
+    histamine: boolean;
+    chosenRecipe: string | null;
+    units: UnitPreferences;
+    zone: string;
+    now: number;
+  } = $props();
+
+  /** Unwrapping, drying and cutting before a service; the house's habit. s */
+  const LEAD_SECONDS = 45 * 60;
+
+  const lies = untrack(() => view.piece.place?.place ?? '');
+  const deepest = $derived(thickest(view.piece.depth ?? null) ?? view.piece.made.thicknessMm ?? 0);
+  const first = untrack(() => new CureDraft(units, deepest || 25, means[lies] ?? 3));
+  const second = untrack(() => new CureDraft(units, deepest || 25, means[lies] ?? 3));
+  first.place = lies;
+  untrack(() => {
+    const found = recipes.find(({ id }) => id === chosenRecipe);
+    if (found) first.take(found.id, found.recipe);
+  });
+  // What was typed stands until the measured depth itself changes: the page's data come anew with every reading.
+  let measured = untrack(() => deepest);
+  $effect(() => {
+    const millimetres = deepest;
+    if (millimetres === measured || millimetres <= 0) return;
+    measured = millimetres;
+    untrack(() => {
+      [first.thickness, first.thicknessUnit] = startWith('length', millimetres, units);
+    });
+  });
+
+  let one = $state.raw<CureSimulation | null>(null);
+  let two = $state.raw<CureSimulation | null>(null);
+  let comparing = $state(false);
+  let shownAt = $state(47);
+  let readyBy = $state('');
+  onMount(() => {
+    const workers = [openCureWorker(), openCureWorker()];
+    one = new CureSimulation(workers[0]!);
+    two = new CureSimulation(workers[1]!);
+    return () => workers.forEach((worker) => worker.end());
+  });
+  const settings = $derived(first.settings(piece));
+  const other = $derived(comparing ? second.settings(piece) : null);
+  // Only what is asked counts, not that the page's data came anew.
+  const key = (asked: typeof settings | null) =>
+    asked === null || typeof asked === 'string' ? asked : JSON.stringify(asked);
+  const askedFirst = $derived(key(settings));
+  const askedSecond = $derived(key(other));
+  $effect(() => {
+    void askedFirst;
+    one?.ask(untrack(() => settings));
+  });
+  $effect(() => {
+    if (askedSecond === null) return;
+    const asked = untrack(() => other);
+    if (asked !== null) two?.ask(asked);
+  });
+  function compare() {
+    second.copyFrom(first);
+    // The other habit is what it is compared with, as a rule.
+    second.school(first.method === 'weighed' ? 'cover' : 'weighed');
+    comparing = true;
+  }
+  const target = $derived(typeof settings === 'string' ? 1 : settings.target * 100);
+  const result = $derived(one?.result ?? null);
+  const shown = $derived(one?.shown ?? null);
+  const steps = $derived(
+    result && shown
+      ? stepsOf(result.stages, { method: shown.method, turned: first.turned, drains: shown.drains === true })
+      : []
+  );
+  const wantedAt = $derived.by(() => {
+    if (readyBy === '') return null;
+    try {
+      return readInstant(readyBy, zone, 'readyBy');
+    } catch {
+      return null;
+    }
+  });
+  const begin = $derived(wantedAt === null || !result ? null : startBy(wantedAt, result.stages, LEAD_SECONDS));
+  const ends = $derived(result ? now + programmeSeconds(result.stages) * 1000 : null);
+</script>
+
+<div class="two">
+  <section class="sheet">
+    <h2>The cure</h2>
+    <OperationForm
+      operation="start-cure"
+      subject={view.piece.id}
+      seen={view.piece.lastSeq}
+      submit="Begin the cure"
+      tone="ember"
+    >
+      <input type="hidden" name="piece" value={view.piece.id} />
+      <CureFields draft={first} {piece} {recipes} {units} {places} {means} isForm />
+      <Field
+        name="readyBy"
+        label="Ready by"
+        kind="time"
+        optional
+        bind:value={readyBy}
+        hint={begin === null
+          ? ends === null
+            ? ''
+            : `Begun now, it is through ${dayAndTime(ends, zone)}.`
+          : begin < now
+            ? `Too late by ${formatDuration((now - begin) / 1000)}: shorten it, cut it thinner, or serve it another day.`
+            : `Start by ${dayAndTime(begin, zone)}, ${until(begin, now)} (with ${LEAD_SECONDS / 60} min to dry and cut).`}
+      />
+    </OperationForm>
+  </section>
+  <section class="sheet" aria-live="off" data-simulated={result ? 'yes' : 'no'}>
+    <div class="title">
+      <h2>Salt moving in</h2>
+      {#if !comparing}<button type="button" class="plain-button" onclick={compare}>Compare with another plan</button
+        >{/if}
+    </div>
+    {#if one?.trouble}<p class="trouble" role="alert">{one.trouble}</p>{/if}
+    {#if one && result && shown}
+      <CurePicture {result} faces={shown.faces} {target} {units} bind:index={shownAt} />
+      <CureFigures simulation={one} {result} settings={shown} {units} />
+      <h3>By depth, at the end</h3>
+      <CureDepths
+        plans={[
+          { name: comparing ? 'first plan' : 'salt', result },
+          ...(comparing && two?.result ? [{ name: 'second plan', result: two.result }] : [])
+        ]}
+        {target}
+        {units}
+      />
+      <details open={result.zones.length > 1 && first.dosing === 'together'}>
+        <summary>{result.zones.length > 1 ? 'Grams and hours by zone' : 'Grams and hours'}</summary>
+        <CureZones {result} settings={shown} {units} />
+      </details>
+      <details>
+        <summary>Steps and clocks</summary>
+        <table class="plain">
+          <tbody>
+            {#each steps as step (step.id)}
+              <tr>
+                <td>{step.seconds === 0 ? 'at once' : `after ${formatDuration(step.seconds)}`}</td>
+                <td>{cureStepWords(step.code)}</td>
+                <td class="soft">{dayAndTime((begin ?? now) + step.seconds * 1000, zone)}</td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      </details>
+    {:else if !one?.trouble}<p class="soft">Computing …</p>{/if}
+  </section>
+</div>
+{#if comparing && two}
+  <CureCompare
+    {second}
+    {piece}
+    {recipes}
+    {units}
+    {zone}
+    {now}
+    {wantedAt}
+    leadSeconds={LEAD_SECONDS}
+    closedPack={first.pack === 'closed'}
+    one={one!}
+    {two}
+    onclose={() => (comparing = false)}
+  />
+{/if}
+<CureGuide
+  method={first.method}
+  {histamine}
+  guards={result && shown
+    ? {
+        celsius: shown.celsius,
+        leastWps: one?.band?.leastWps.low ?? result.end.leastWps,
+        waterActivity: result.meanWaterActivity,
+        closedPack: first.pack === 'closed',
+        hours: result.end.hours
+      }
+    : null}
+/>
+
+<style>
+  .two {
+    display: grid;
+    grid-template-columns: minmax(300px, 0.85fr) minmax(0, 1.15fr);
+    gap: 1.2rem;
+    align-items: start;
+    margin-bottom: 1rem;
+  }
+  .title {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    justify-content: space-between;
+    gap: 0.4rem;
+  }
+  .plain-button {
+    min-height: 48px;
+    padding: 0 0.9rem;
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+  }
+  h3 {
+    font-weight: 700;
+    margin-top: 0.9rem;
+  }
+  @media (max-width: 1000px) {
+    .two {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

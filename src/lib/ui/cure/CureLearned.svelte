@@ -1,0 +1,96 @@
+<script lang="ts">
+  import { scaleLinear } from 'd3';
+
+  interface Dot {
+    readonly seq: number;
+    readonly piece: string;
+    readonly name: string;
+    readonly measured: number;
+    readonly forecast: { readonly low: number; readonly likely: number; readonly high: number };
+  }
+  /** Forecast against measurement: what lies on the line came out as it was said. */
+  let { points, what }: { points: readonly Dot[]; what: string } = $props();
+
+  const W = 420;
+  const H = 330;
+  const left = 46;
+  const right = 404;
+  const top = 14;
+  const bottom = 286;
+  const most = $derived(Math.max(1, ...points.flatMap(({ measured, forecast }) => [measured, forecast.high])) * 1.08);
+  const least = $derived(Math.min(0, ...points.flatMap(({ measured, forecast }) => [measured, forecast.low])) * 1.08);
+  const x = $derived(scaleLinear([least, most], [left, right]));
+  const y = $derived(scaleLinear([least, most], [bottom, top]));
+  const held = $derived(
+    points.filter(({ measured, forecast }) => forecast.low <= measured && measured <= forecast.high).length
+  );
+</script>
+
+<figure>
+  <svg
+    viewBox="0 0 {W} {H}"
+    role="img"
+    aria-label="{what}: forecast against measurement of {points.length} {points.length === 1
+      ? 'cure'
+      : 'cures'}; {held} came out within the band."
+    data-points={points.length}
+  >
+    {#each x.ticks(5) as tick (tick)}
+      <line class="grid" x1={x(tick)} x2={x(tick)} y1={top} y2={bottom} />
+      <line class="grid" x1={left} x2={right} y1={y(tick)} y2={y(tick)} />
+      <text x={x(tick)} y={bottom + 16} text-anchor="middle">{tick}</text>
+      <text x={left - 6} y={y(tick) + 4} text-anchor="end">{tick}</text>
+    {/each}
+    <line class="same" x1={x(least)} y1={y(least)} x2={x(most)} y2={y(most)} />
+    {#each points as point (point.seq)}
+      <line
+        class="band"
+        x1={x(point.forecast.low)}
+        x2={x(point.forecast.high)}
+        y1={y(point.measured)}
+        y2={y(point.measured)}
+      />
+      <circle cx={x(point.forecast.likely)} cy={y(point.measured)} r="5.5">
+        <title
+          >{point.name}, {point.piece}: forecast {point.forecast.likely.toFixed(1)}, measured {point.measured.toFixed(
+            1
+          )}</title
+        >
+      </circle>
+    {/each}
+    <text x={right} y={H - 8} text-anchor="end">forecast, %</text>
+    <text x="4" y="10">measured, %</text>
+  </svg>
+  <figcaption class="soft">
+    {held} of {points.length} within the band that was said (nine in ten is the aim).
+  </figcaption>
+</figure>
+
+<style>
+  svg {
+    width: 100%;
+    height: auto;
+    max-width: 480px;
+  }
+  text {
+    font-size: 13px;
+    fill: var(--soft);
+  }
+  .grid {
+    stroke: var(--line);
+  }
+  .same {
+    stroke: var(--ink);
+    stroke-width: 1.5;
+    stroke-dasharray: 7 4;
+  }
+  .band {
+    stroke: var(--water);
+    stroke-width: 3;
+  }
+  circle {
+    fill: var(--water-deep);
+    stroke: var(--surface);
+    stroke-width: 1.5;
+  }
+</style>

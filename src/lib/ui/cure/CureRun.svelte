@@ -1,0 +1,294 @@
+<script lang="ts">
+  import { isPausedAt, stageAt } from '$lib/core/bench/cure/changes.ts';
+  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+  import type { CureRunView } from '$lib/server/cure/views.ts';
+  import type { PieceView } from '$lib/server/piece-view.ts';
+  import { cureStageWords, cureStepWords, METER_WORDS, SALT_TASTE_WORDS, SCHOOL_WORDS } from '$lib/words/cure.ts';
+  import { openCureWorker } from '$lib/workers/cure.ts';
+  import { onMount, untrack } from 'svelte';
+  import Field from '../controls/Field.svelte';
+  import OperationForm from '../controls/OperationForm.svelte';
+  import { dayAndTime, formatDuration, formatMass, until } from '../format.ts';
+  import { massUnits } from '../units.ts';
+  import CureFigures from './CureFigures.svelte';
+  import CureGuide from './CureGuide.svelte';
+  import CurePicture from './CurePicture.svelte';
+  import CureZones from './CureZones.svelte';
+  import { CureSimulation } from './simulation.svelte.ts';
+
+  /** A cure that runs: where it stands, what hands do next, how it may be changed, and its end. */
+  let {
+    view,
+    running,
+    places,
+    names,
+    histamine,
+    units,
+    zone,
+    now
+  }: {
+    view: PieceView;
+    running: CureRunView;
+    places: readonly { id: string; name: string }[];
+    names: Readonly<Record<string, string>>;
+    histamine: boolean;
+    units: UnitPreferences;
+    zone: string;
+    now: number;
+  } = $props();
+
+  const run = $derived(running.run);
+  const plan = $derived(run.plan);
+  const seconds = $derived((now - run.at) / 1000);
+  const stage = $derived(stageAt(running.now.stages, seconds));
+  const paused = $derived(isPausedAt(running.now.stages, seconds));
+  const done = $derived(new Map(run.done.map((step) => [step.step, step])));
+  const next = $derived(running.now.steps.find(({ id, seconds: at }) => at > 0 && !done.has(id)) ?? null);
+  const dueAt = $derived(running.now.dueAt);
+
+  let simulation = $state.raw<CureSimulation | null>(null);
+  let chosen = $state<number | null>(null);
+  let change = $state('left');
+  onMount(() => {
+    const worker = openCureWorker();
+    simulation = new CureSimulation(worker);
+    return () => worker.end();
+  });
+  const asked = $derived(running.settings ? JSON.stringify(running.settings) : null);
+  $effect(() => {
+    if (asked === null) return;
+    simulation?.ask(untrack(() => running.settings!));
+  });
+  const result = $derived(simulation?.result ?? null);
+  const shown = $derived(simulation?.shown ?? null);
+  /** The picture opens at this moment, and stays where a hand puts it. */
+  const nowIndex = $derived.by(() => {
+    if (!result) return 0;
+    const later = result.frames.findIndex(({ hours }) => hours * 3600 >= seconds);
+    return later < 0 ? result.frames.length - 1 : later;
+  });
+  const forecast = $derived(running.now.forecast);
+  const percent = (value: number) => `${value.toFixed(value < 1 ? 2 : 1)} %`;
+  const range = (band: { low: number; high: number }) => `${percent(band.low)} to ${percent(band.high)}`;
+  const options = (words: Readonly<Record<string, string>>) =>
+    Object.entries(words).map(([value, name]) => ({ value, name }));
+</script>
+
+<div class="two">
+  <section class="sheet" data-running data-simulated={result ? 'yes' : 'no'}>
+    <h2>{view.piece.made.name}: {SCHOOL_WORDS[plan.method].noun}</h2>
+    <p>
+      {#if plan.method === 'desalt'}Desalting{:else}{formatMass(plan.saltGrams, units)} salt, {formatMass(
+          plan.sugarGrams,
+          units
+        )} sugar on{/if}
+      {formatMass(plan.grams, units)}, since {dayAndTime(run.at, zone)}{plan.place
+        ? ` in ${plan.place}`
+        : ''}{plan.recipe ? `; ${plan.recipe.name}, version ${plan.recipe.version}` : ''}.
+    </p>
+    <div class="figures">
+      <p class="figure" data-stage>
+        {stage ? cureStageWords(stage.stage.id) : 'programme over'}
+        {#if stage && !stage.stage.open}
+          <small>{formatDuration(Math.max(0, stage.from + stage.stage.seconds - seconds))} left of it</small>
+        {/if}
+      </p>
+      <p class="figure">{paused ? 'paused' : until(dueAt, now)} <small>due {dayAndTime(dueAt, zone)}</small></p>
+    </div>
+    {#if plan.readyBy && dueAt > plan.readyBy}
+      <p class="trouble">
+        Wanted by {dayAndTime(plan.readyBy, zone)}, through {formatDuration((dueAt - plan.readyBy) / 1000)} later. Shorten
+        it, or say so to the pass.
+      </p>
+    {/if}
+    {#if simulation && result && shown}
+      <CurePicture
+        {result}
+        faces={plan.faces}
+        target={plan.target * 100}
+        {units}
+        bind:index={() => chosen ?? nowIndex, (value) => (chosen = value)}
+      />
+      <p class="soft small">
+        {running.readings > 0
+          ? `Simulated in the air of ${plan.place} as it was read, then at ${plan.celsius.toFixed(1)} °C.`
+          : `Simulated at ${plan.celsius.toFixed(1)} °C: no sensor speaks of where it lies.`}
+        {#if chosen !== null}<button type="button" onclick={() => (chosen = null)}>Back to now</button>{/if}
+      </p>
+      <CureFigures {simulation} {result} settings={shown} {units} />
+      <details><summary>By zone</summary><CureZones {result} settings={shown} {units} /></details>
+    {:else if !running.settings}
+      <p class="soft">
+        Begun in an earlier version of this record: forecast {range(forecast.meanSaltPercent)} salt on average, {range(
+          forecast.middleSaltPercent
+        )} in the middle.
+      </p>
+    {:else}<p class="soft">Computing …</p>{/if}
+    {#each run.changes as each (each.seq)}
+      <p class="soft" data-change>
+        {dayAndTime(each.at, zone)}, {names[each.by] ?? each.by}: {each.change === 'left'
+          ? `${formatDuration((each.hours ?? 0) * 3600)} from then`
+          : each.change === 'pause'
+            ? 'paused'
+            : 'taken up again'}{each.note ? ` (${each.note})` : ''}.
+      </p>
+    {/each}
+  </section>
+  <div class="side">
+    <section class="sheet">
+      <h2>Steps</h2>
+      <table class="plain" data-steps>
+        <tbody>
+          {#each running.now.steps as step (step.id)}
+            {@const was = done.get(step.id)}
+            {@const at = run.at + step.seconds * 1000}
+            <tr class:next={step.id === next?.id}>
+              <td>{cureStepWords(step.code)}</td>
+              <td class="soft">{dayAndTime(at, zone)}</td>
+              <td>
+                {#if was}done {dayAndTime(was.at, zone)}, {names[was.by] ?? was.by}
+                {:else if step.seconds === 0}done at the start
+                {:else if step.id === next?.id && !paused}<b>{until(at, now)}</b>{/if}
+              </td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+      {#if next && !paused}
+        {#key next.id}
+          <OperationForm
+            operation="step-cure"
+            subject={view.piece.id}
+            seen={view.piece.lastSeq}
+            submit="{cureStepWords(next.code)}: done"
+            tone={run.at + next.seconds * 1000 <= now ? 'ember' : 'quiet'}
+          >
+            <input type="hidden" name="piece" value={view.piece.id} />
+            <input type="hidden" name="step" value={next.id} />
+          </OperationForm>
+        {/key}
+      {/if}
+    </section>
+    <section class="sheet">
+      <h2>Take it out</h2>
+      <OperationForm
+        operation="end-cure"
+        subject={view.piece.id}
+        seen={view.piece.lastSeq}
+        submit="Take it out"
+        tone={dueAt <= now ? 'ember' : 'plain'}
+      >
+        <input type="hidden" name="piece" value={view.piece.id} />
+        <div class="row">
+          <Field
+            name="massAfter"
+            label="Weight now"
+            kind="quantity"
+            units={massUnits(units)}
+            optional
+            hint="forecast {formatMass(forecast.gramsAfter.low, units)} to {formatMass(
+              forecast.gramsAfter.high,
+              units
+            )}"
+          />
+          <Field name="saltTaste" label="Salt, tasted" kind="choice" options={options(SALT_TASTE_WORDS)} />
+          <Field name="taste" label="How good, 1 to 5" kind="number" optional />
+          <Field name="saltReading" label="Salt meter" kind="quantity" units={['%']} optional />
+          <Field name="saltWhere" label="Its probe stood in" kind="choice" options={options(METER_WORDS)} />
+          <Field name="place" label="Where to" optional list="after-cure" placeholder="Drawer 1" />
+        </div>
+        <datalist id="after-cure"
+          >{#each places as place (place.id)}<option value={place.name}></option>{/each}</datalist
+        >
+        <Field name="note" label="How it feels and tastes" optional />
+      </OperationForm>
+    </section>
+    {#if running.settings}
+      <details class="sheet" open={paused}>
+        <summary>{paused ? 'Paused: take it up again' : 'Pause it, shorten it, give it more'}</summary>
+        <OperationForm
+          operation="change-cure"
+          subject={view.piece.id}
+          seen={view.piece.lastSeq}
+          submit={paused ? 'Back into it' : 'Change it'}
+          tone={paused ? 'ember' : 'plain'}
+        >
+          <input type="hidden" name="piece" value={view.piece.id} />
+          {#if paused}
+            <input type="hidden" name="change" value="resume" />
+          {:else}
+            <Field
+              name="change"
+              label="Change"
+              kind="choice"
+              bind:value={change}
+              options={[
+                { value: 'left', name: 'so much longer from now (0: this stage ends)' },
+                { value: 'pause', name: 'lift it out, and keep what it lay in' }
+              ]}
+            />
+            {#if change === 'left'}
+              <Field name="hours" label="From now" kind="quantity" units={['h', 'min']} />
+            {/if}
+          {/if}
+          <Field name="note" label="Why" optional />
+        </OperationForm>
+      </details>
+    {/if}
+  </div>
+</div>
+<CureGuide
+  method={plan.method}
+  {histamine}
+  guards={{
+    celsius: plan.celsius,
+    leastWps: forecast.leastWps?.low ?? 0,
+    waterActivity: forecast.waterActivity ?? 1,
+    closedPack: plan.pack === 'closed',
+    hours: seconds / 3600
+  }}
+/>
+
+<style>
+  .two {
+    display: grid;
+    grid-template-columns: minmax(0, 1.3fr) minmax(310px, 1fr);
+    gap: 1.2rem;
+    align-items: start;
+    margin-bottom: 1rem;
+  }
+  .side {
+    display: grid;
+    gap: 0.8rem;
+    min-width: 0;
+  }
+  .figures {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem 2.2rem;
+    margin: 0.6rem 0;
+  }
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+    gap: 0.7rem;
+  }
+  .next td {
+    font-weight: 650;
+  }
+  .small {
+    font-size: 0.92rem;
+  }
+  .small button {
+    min-height: 48px;
+    padding: 0 0.8rem;
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+    color: var(--ink);
+  }
+  @media (max-width: 1000px) {
+    .two {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

@@ -1,0 +1,96 @@
+<script lang="ts">
+  import type { RecipeBody } from '$lib/core/bench/cure/recipe.ts';
+  import { SCHOOL_IDS, type School } from '$lib/core/bench/cure/programme.ts';
+  import { SCHOOL_WORDS } from '$lib/words/cure.ts';
+  import { untrack } from 'svelte';
+  import Field from '../controls/Field.svelte';
+  import OperationForm from '../controls/OperationForm.svelte';
+  import { recipeLinesText } from './recipe-text.ts';
+
+  /** A recipe being written: a new one, or the next version of one. */
+  let { id = '', recipe = null }: { id?: string; recipe?: RecipeBody | null } = $props();
+  const shown = (value: number | undefined) => (value ? String(Number((value * 100).toFixed(3))) : '');
+  const plain = (value: number | undefined) => (value ? String(Number(value.toFixed(3))) : '');
+  const EXAMPLE = 'Fine salt; salt; 2 %; fine\nWhite sugar; sugar; 0.8 %\nDill; aromatic; 1 %';
+  const start = untrack(() => recipe);
+  let school = $state<string>(start?.school ?? 'weighed');
+  let basis = $state<string>(start?.basis ?? 'fish');
+</script>
+
+<OperationForm operation="set-recipe" subject={id} submit={id ? 'Keep as the next version' : 'Write it into the book'}>
+  <input type="hidden" name="id" value={id} />
+  <div class="row">
+    <Field name="name" label="Name" value={start?.name ?? ''} />
+    <Field
+      name="school"
+      label="School"
+      kind="choice"
+      bind:value={school}
+      options={SCHOOL_IDS.map((value) => ({ value, name: SCHOOL_WORDS[value].name }))}
+    />
+    <Field
+      name="basis"
+      label="Amounts are"
+      kind="choice"
+      bind:value={basis}
+      options={[
+        { value: 'fish', name: '% of the fish’s weight' },
+        { value: 'parts', name: 'parts of a mix' }
+      ]}
+    />
+    {#if basis === 'parts'}
+      <Field
+        name="rate"
+        label="The mix, of the fish"
+        kind="quantity"
+        units={['%']}
+        value={shown(start?.basis === 'parts' ? start.rate : undefined)}
+      />
+    {/if}
+  </div>
+  <Field
+    name="lines"
+    label="Lines"
+    kind="long"
+    value={start ? recipeLinesText(start) : ''}
+    placeholder={EXAMPLE}
+    hint="One a line: what; salt, sugar, water, paste, sour, spirit or aromatic; how much; then the kind of salt (fine, coarse, flake), or what a paste holds: salt 12, sugar 10, water 46 (%)."
+  />
+  <div class="row">
+    <Field name="hours" label="Time in it" kind="quantity" units={['h', 'min']} value={plain(start?.hours)} />
+    <Field name="rest" label="Rest after" kind="quantity" units={['h']} optional value={plain(start?.restHours)} />
+    <Field name="target" label="Wanted in the middle" kind="quantity" units={['%']} value={shown(start?.target)} />
+    {#if school === ('desalt' satisfies School)}
+      <Field name="startSalt" label="Salt in it now" kind="quantity" units={['%']} value={shown(start?.startSalt)} />
+      <Field name="changes" label="Waters in all" kind="number" value={String(start?.changes ?? 3)} />
+    {:else if school === ('marinade' satisfies School)}
+      <Field
+        name="presalt"
+        label="Salted first with"
+        kind="quantity"
+        units={['%']}
+        optional
+        value={shown(start?.presalt)}
+      />
+      <Field name="presaltMinutes" label="for, minutes" kind="number" optional value={plain(start?.presaltMinutes)} />
+    {/if}
+    <Field name="goodFor" label="Good for" optional value={start?.goodFor ?? ''} />
+    <Field
+      name="allergens"
+      label="Allergens"
+      optional
+      value={start?.allergens.join(', ') ?? ''}
+      hint="with commas between"
+    />
+  </div>
+  <Field name="steps" label="Steps" kind="long" optional value={start?.steps.join('\n') ?? ''} hint="One a line." />
+  {#if id}<Field name="reason" label="What is different in this version" optional />{/if}
+</OperationForm>
+
+<style>
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(165px, 1fr));
+    gap: 0.7rem;
+  }
+</style>

@@ -1,0 +1,21 @@
+import type { RecipeBody, RecipeLine } from '../../core/bench/cure/recipe.ts';
+
+const figure = (value: number) => String(Number(value.toFixed(4)));
+
+/** A line of a recipe as it is typed: "Fine salt; salt; 2 %; fine". */
+export function recipeLineText(line: RecipeLine, basis: RecipeBody['basis']): string {
+  const amount = basis === 'fish' ? `${figure(line.amount * 100)} %` : figure(line.amount);
+  const parts = (['salt', 'sugar', 'water'] as const).flatMap((what) =>
+    line[what] > 0 ? [`${what} ${figure(line[what] * 100)}`] : []
+  );
+  const more = [line.saltKind, ...parts].filter((each) => each !== '').join(', ');
+  return [line.what, line.role, amount, more].filter((each) => each !== '').join('; ');
+}
+export const recipeLinesText = ({ lines, basis }: Pick<RecipeBody, 'lines' | 'basis'>): string =>
+  lines.map((line) => recipeLineText(line, basis)).join('\n');
+
+/** What a person reads of a line: its share of the fish, or its parts. */
+export function amountWords(line: RecipeLine, basis: RecipeBody['basis']): string {
+  if (basis === 'fish') return `${figure(line.amount * 100)} % of the fish`;
+  return `${figure(line.amount)} ${line.amount === 1 ? 'part' : 'parts'}`;
+}

@@ -1,0 +1,43 @@
+import { error } from '@sveltejs/kit';
+import { settingsOf } from '$lib/core/bench/cure/recipe.ts';
+import { theApp } from '$lib/server/app.ts';
+import { pieceChoices } from '$lib/server/choices.ts';
+import { recipeBook } from '$lib/server/cure/recipes.ts';
+import { scaledRecipe, scaleInterval } from '$lib/server/cure/views.ts';
+import { actionsFor } from '$lib/server/forms.ts';
+import type { PageServerLoad } from './$types';
+
+// A next version is written here as well.
+export const actions = { ...actionsFor('/cure/recipes'), ...actionsFor('/cure/recipes/[id]') };
+
+/** Grams of fish a recipe is shown for where no piece is ticked. */
+const PLAIN_GRAMS = 1000;
+
+export const load = (({ params, url }) => {
+  const app = theApp();
+  const recipe = recipeBook(app.store.projections.currentHouse()).find(({ id }) => id === params.id);
+  if (!recipe) error(404, 'There is no such recipe in this book.');
+  const pieces = pieceChoices(app).filter(
+    (piece) => !piece.inFreezer && !piece.onTray && !piece.inCure && piece.form !== 'live'
+  );
+  const known = new Set(pieces.map(({ id }) => id));
+  const picked = url.searchParams.getAll('pieces').filter((id) => known.has(id));
+  const version = Number(url.searchParams.get('version')) || undefined;
+  const body =
+    recipe.history.findLast((each) => each.version === (version ?? recipe.version)) ?? recipe.history.at(-1)!;
+  return {
+    recipe,
+    version: body.version,
+    body: body.recipe,
+    sets: settingsOf(body.recipe),
+    pieces,
+    picked,
+    interval: scaleInterval(app),
+    scaled: scaledRecipe(app, {
+      recipe: recipe.id,
+      version: body.version,
+      pieces: picked,
+      mass: { si: PLAIN_GRAMS, unit: 'g', typed: `${PLAIN_GRAMS} g` }
+    })
+  };
+}) satisfies PageServerLoad;
