@@ -89,7 +89,7 @@ describe('the cure bench', () => {
     );
     const means = async () => {
       const rows = await page.locator('[data-zones] tbody tr').all();
-      return Promise.all(rows.map(async (row) => parseFloat((await row.locator('td').nth(-4).textContent())!)));
+      return Promise.all(rows.map(async (row) => parseFloat((await row.locator('td').nth(-5).textContent())!)));
     };
     await page.click('summary:has-text("Grams and hours by zone")');
     await page.waitForSelector('[data-zones] tbody tr:nth-child(12)');
@@ -99,7 +99,7 @@ describe('the cure bench', () => {
     await page.selectOption('[name="dosing"]', 'together');
     await page.waitForFunction(() => {
       const cells = [...document.querySelectorAll('[data-zones] tbody tr')].map((row) =>
-        parseFloat(row.querySelector('td:nth-last-child(4)')!.textContent!)
+        parseFloat(row.querySelector('td:nth-last-child(5)')!.textContent!)
       );
       return Math.abs(cells.at(-1)! / cells[0]! - 1) < 0.05;
     });

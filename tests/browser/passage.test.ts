@@ -84,9 +84,9 @@ describe('one fish from the door to the plate', () => {
     const reads = () => page.textContent('tr:has-text("Salt, middle of the thickest")');
     const short = await reads();
     await page.fill('[name="rest"]', '0');
-    await page.fill('[name="hours"]', '60');
+    await page.fill('[name="hours"]', '70');
     await page.waitForFunction(
-      (before) => document.querySelector('main')?.textContent?.includes('At the end, 60 h') && before !== '',
+      (before) => document.querySelector('main')?.textContent?.includes('At the end, 70 h') && before !== '',
       short
     );
     expect(await reads()).to.not.equal(short);

@@ -177,6 +177,7 @@ export const cureStart = (hours: number, lasts: number, more: Partial<BodyOf<'cu
     turned: false,
     pressed: false,
     recipe: null,
+    allergens: [],
     readyBy: null,
     pins,
     ...more

@@ -8,6 +8,8 @@ import { fittedFor, learningView, parametersFor } from '../../src/lib/server/cur
 import { recipeBook, recipeById } from '../../src/lib/server/cure/recipes.ts';
 import { recentMean, warmthOf } from '../../src/lib/server/cure/settings.ts';
 import { cureRunView, scaledRecipe } from '../../src/lib/server/cure/views.ts';
+import { labelData } from '../../src/lib/server/labels.ts';
+import { pieceView } from '../../src/lib/server/piece-view.ts';
 import { recipeLineFrom } from '../../src/lib/server/operations/recipes.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { nowView } from '../../src/lib/server/views.ts';
@@ -122,6 +124,19 @@ describe('curing', () => {
     expect(ended!.salt).to.deep.include({ where: 'middle' });
     expect(refusal('end-cure', { piece }).code).to.equal('record.not-allowed-now');
     expect(refusal('step-cure', { piece, step: 'off' }).code).to.equal('record.not-allowed-now');
+  });
+  it('what a cure puts on it is told with whatever is cut from it and served', () => {
+    const view = (id: string) => pieceView(appOf(house), id).allergens.map(({ allergen }) => allergen);
+    const { piece: before } = house.done('divide-piece', { piece, name: 'Before', form: 'block', mass: '300 g' });
+    house.done('start-cure', { piece, ...PLAN, recipe: 'quick-soy-bath', allergens: 'Mustard, lupin' });
+    house.done('end-cure', { piece });
+    const { piece: after } = house.done('divide-piece', { piece, name: 'After', form: 'block', mass: '300 g' });
+    expect(view(String(after))).to.include.members(['fish', 'soy', 'wheat', 'mustard', 'lupin']);
+    expect(view(String(before))).to.not.include.members(['soy']);
+    house.done('serve-piece', { piece: after, route: 'cured', dish: 'x' });
+    const { served } = house.store.projections.piece(String(after)).state;
+    expect(served[0]!.allergens).to.include.members(['fish', 'soy', 'wheat', 'lupin']);
+    expect(labelData(appOf(house), piece).allergens).to.include('soy');
   });
   it('refuses what the core refuses, by field, whoever asks', () => {
     const wrong: [object, string][] = [

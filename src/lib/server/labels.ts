@@ -8,7 +8,7 @@ import { businessDay } from '../core/service/day.ts';
 import { stateAt } from '../core/rules/window.ts';
 import { labelWords } from '../words/labels.ts';
 import type { App } from './app.ts';
-import { allergensOfLots } from './declarations.ts';
+import { allergensOfPiece } from './declarations.ts';
 import { candidatesOfLot } from './lot-species.ts';
 import { presentOf } from './views.ts';
 
@@ -70,7 +70,7 @@ export function labelData(app: App, pieceId: string): LabelData {
     place: state.place?.place ?? '',
     use: state.made.use,
     windows: windows.map((window) => ({ ...window, state: stateAt(window, now, warn) })),
-    allergens: allergensOfLots(all, house).map(({ allergen }) => allergen),
+    allergens: allergensOfPiece(store, pieceId, house).map(({ allergen }) => allergen),
     zone: house.zone,
     dayEndsHour: house.dayEndsHour,
     now

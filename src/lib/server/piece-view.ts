@@ -12,7 +12,7 @@ import { foldStrands, judge, verdict, type Verdict } from '../core/rules/verdict
 import { readInstant } from '../core/service/day.ts';
 import { missingWord } from '../words/findings.ts';
 import type { App } from './app.ts';
-import { allergensOfLots, noticeOf } from './declarations.ts';
+import { allergensOfPiece, noticeOf } from './declarations.ts';
 import { candidatesOfLot } from './lot-species.ts';
 import { presentOf } from './views.ts';
 
@@ -114,10 +114,7 @@ export function pieceView(app: App, pieceId: string, at?: number, knownAt?: numb
     verdict: judged,
     ownable: [...new Set(judged.reasons.filter(isOwnable).map(({ code }) => code))],
     clocks: clocksOf(app, pieceId, asked, known, judged.reasons),
-    allergens: allergensOfLots(
-      found.lots.map((id) => store.projections.lot(id)),
-      house
-    ),
+    allergens: allergensOfPiece(store, pieceId, house, asked),
     notice: noticeOf(house),
     tagKeepDays: rules.shellfishTag.keepDays,
     freeze: run ? { run, results: judgeRun({ profile: rules, house, logs, at: asked }, run) } : null,

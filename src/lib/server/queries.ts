@@ -255,8 +255,8 @@ export const QUERIES: readonly Query[] = [
     summary: 'A cure as it would run: grams by zone, salt through time, weight, and when.',
     input: curePlan,
     run(app, input) {
-      const { picture, ...result } = cure(cureSettingsFor(app.store, input));
-      return { ...result, picture: Array.from(picture) };
+      const { picture, sweet, ...result } = cure(cureSettingsFor(app.store, input));
+      return { ...result, picture: Array.from(picture), sweet: Array.from(sweet) };
     }
   }),
   query({

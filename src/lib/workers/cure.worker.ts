@@ -18,7 +18,7 @@ const door = {
   cure(settings: CureSettings) {
     const answer = answered(() => cure(settings));
     // The picture is the bulk of it: it is handed over, not copied.
-    return answer.ok ? transfer(answer, [answer.value.picture.buffer]) : answer;
+    return answer.ok ? transfer(answer, [answer.value.picture.buffer, answer.value.sweet.buffer]) : answer;
   },
   band: (settings: CureSettings) => answered(() => cureBand(settings))
 };

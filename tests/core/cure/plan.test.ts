@@ -59,6 +59,18 @@ describe('a cure of a piece', () => {
     expect(cure({ ...side, hours: middleReachesHours! * 0.98 }).end.middlePercent).to.be.lessThan(1.02);
     expect(cure({ ...side, hours: middleReachesHours! * 1.02 }).end.middlePercent).to.be.greaterThan(0.98);
   });
+  it('is not even before there is salt in it: evened out comes after face and middle were furthest apart', () => {
+    const paused = [
+      { id: 'cure' as const, seconds: 1, contact: { kind: 'laid' as const, salt: 0.025, sugar: 0, drains: false } },
+      { id: 'paused' as const, seconds: 3600, contact: { kind: 'closed' as const, keep: true } },
+      { id: 'cure' as const, seconds: 48 * 3600, contact: { kind: 'again' as const } }
+    ];
+    const { evenHours } = cure({ ...side, thicknessMm: 8, stages: paused });
+    expect(evenHours!).to.be.greaterThan(3);
+    expect(cure({ ...side, thicknessMm: 16 }).evenHours!).to.be.greaterThan(
+      cure({ ...side, thicknessMm: 8 }).evenHours!
+    );
+  });
   it('the band holds the likely figure, is wider in the middle than on average, and repeats itself', () => {
     const band = cureBand(side, 0.3, 60);
     const { likely, low, high } = band.middleSaltPercent;

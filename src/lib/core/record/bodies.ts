@@ -443,6 +443,8 @@ export const cureStarted = z.object({
   turned: z.boolean(),
   pressed: z.boolean(),
   recipe: z.object({ id: z.string(), name: z.string(), version: z.number().int() }).nullable(),
+  /** What the cure puts on the fish and has to be told with it. */
+  allergens: z.array(z.string()),
   /** The service it has to be ready for, ms. */
   readyBy: finite.nullable(),
   pins
@@ -459,6 +461,7 @@ export const cureStartedFrom1 = (body: unknown) => {
     turned: false,
     pressed: false,
     recipe: null,
+    allergens: [],
     readyBy: null,
     ...old,
     forecast: olderForecast(old.forecast)

@@ -62,7 +62,7 @@ function narrow(species: Species): string[] {
 
 /**
  * Allergens of a species as a profile wants them declared. Every one of its kind stands on the list; urchin is no mollusc, yet
- * is told with them (the house's caution). What is added at the pass (soy, sesame, flour, egg) is declared with the dish.
+ * is told with them (the house's caution). What a cure put on it comes with `allergensAdded`; what is added at the pass is declared with the dish.
  *
  * @throws never: a profile without a list of its own follows the strictest here
  */
@@ -79,4 +79,20 @@ export function allergensOf(species: Species, profile: Pick<RuleProfile, 'id' | 
       citation,
       check
     }));
+}
+
+/**
+ * Allergens that were put on a piece (a soy marinade, mustard in a cure). One no list of the profile names is told all the same:
+ * who wrote it down had a reason.
+ */
+export function allergensAdded(names: readonly string[], profile: Pick<RuleProfile, 'id' | 'house'>): AllergenDuty[] {
+  const list = LISTS[profile.house?.base ?? profile.id] ?? LISTS.eu!;
+  const { rule, citation, check } = list;
+  return [...new Set(names)].map((allergen) => ({
+    allergen,
+    duty: list.required.includes(allergen) ? 'required' : 'advised',
+    rule,
+    citation,
+    check
+  }));
 }

@@ -119,11 +119,7 @@ export const servePiece = operation({
           mass,
           dish: input.dish,
           route: input.route,
-          ...declarations(
-            found.lots.map((id) => context.store.projections.lot(id)),
-            context.house,
-            input.route
-          ),
+          ...declarations(context.store, input.piece, context.house, input.route),
           pins: seen.pins
         })
       ],

@@ -11,7 +11,8 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
-  import { onMount, setContext, type Snippet } from 'svelte';
+  import { browser } from '$app/environment';
+  import { onDestroy, onMount, setContext, type Snippet } from 'svelte';
   import { Button } from 'flowbite-svelte';
 
   /**
@@ -66,6 +67,10 @@
         each.type !== 'hidden' &&
         each.type !== 'file'
     );
+  /** A dragged control says something every frame: what is typed is written once it rests, and at the latest when the page goes. */
+  const REST_MS = 250;
+  let resting: ReturnType<typeof setTimeout> | undefined;
+  let unwritten: { readonly name: string; readonly values: Record<string, string | boolean> } | null = null;
   function keep() {
     const values = Object.fromEntries(
       named()
@@ -75,12 +80,27 @@
           each instanceof HTMLInputElement && each.type === 'checkbox' ? each.checked : each.value
         ])
     );
+    unwritten = { name: draftName, values };
+    clearTimeout(resting);
+    resting = setTimeout(write, REST_MS);
+  }
+  function write() {
+    clearTimeout(resting);
+    if (!unwritten) return;
     try {
-      localStorage.setItem(draftName, JSON.stringify(values));
+      localStorage.setItem(unwritten.name, JSON.stringify(unwritten.values));
     } catch {
       // A full or forbidden storage only costs the draft.
     }
+    unwritten = null;
   }
+  function forget() {
+    clearTimeout(resting);
+    unwritten = null;
+    localStorage.removeItem(draftName);
+  }
+  // A bench that is left for another piece keeps what was typed for this one.
+  onDestroy(() => browser && write());
   onMount(() => {
     try {
       const kept = JSON.parse(localStorage.getItem(draftName) ?? 'null') as Record<string, string | boolean> | null;
@@ -103,6 +123,7 @@
   });
 </script>
 
+<svelte:window onpagehide={write} />
 <form
   method="POST"
   action="?/{operation}"
@@ -118,7 +139,7 @@
     return async ({ result, update }) => {
       busy = false;
       if (result.type === 'success' || result.type === 'redirect') {
-        localStorage.removeItem(draftName);
+        forget();
         said = 'Done, and in the ledger.';
         if (result.type === 'success') onDone?.((result.data as unknown as FormAnswer)?.result ?? {});
       } else if (result.type === 'error') {

@@ -76,6 +76,8 @@
   let two = $state.raw<CureSimulation | null>(null);
   let comparing = $state(false);
   let shownAt = $state(47);
+  let zonesOpen = $state(false);
+  let stepsOpen = $state(false);
   let readyBy = $state('');
   onMount(() => {
     const workers = [openCureWorker(), openCureWorker()];
@@ -109,7 +111,7 @@
   const result = $derived(one?.result ?? null);
   const shown = $derived(one?.shown ?? null);
   const steps = $derived(
-    result && shown
+    stepsOpen && result && shown
       ? stepsOf(result.stages, { method: shown.method, turned: first.turned, drains: shown.drains === true })
       : []
   );
@@ -172,23 +174,24 @@
         {target}
         {units}
       />
-      <details open={result.zones.length > 1 && first.dosing === 'together'}>
+      <!-- What is closed is not drawn: a dragged control would have to draw it anew every time. -->
+      <details bind:open={zonesOpen}>
         <summary>{result.zones.length > 1 ? 'Grams and hours by zone' : 'Grams and hours'}</summary>
-        <CureZones {result} settings={shown} {units} />
+        {#if zonesOpen}<CureZones {result} settings={shown} {units} />{/if}
       </details>
-      <details>
+      <details bind:open={stepsOpen}>
         <summary>Steps and clocks</summary>
-        <table class="plain">
-          <tbody>
-            {#each steps as step (step.id)}
-              <tr>
-                <td>{step.seconds === 0 ? 'at once' : `after ${formatDuration(step.seconds)}`}</td>
-                <td>{cureStepWords(step.code)}</td>
-                <td class="soft">{dayAndTime((begin ?? now) + step.seconds * 1000, zone)}</td>
-              </tr>
-            {/each}
-          </tbody>
-        </table>
+        {#if stepsOpen}<table class="plain">
+            <tbody>
+              {#each steps as step (step.id)}
+                <tr>
+                  <td>{step.seconds === 0 ? 'at once' : `after ${formatDuration(step.seconds)}`}</td>
+                  <td>{cureStepWords(step.code)}</td>
+                  <td class="soft">{dayAndTime((begin ?? now) + step.seconds * 1000, zone)}</td>
+                </tr>
+              {/each}
+            </tbody>
+          </table>{/if}
       </details>
     {:else if !one?.trouble}<p class="soft">Computing …</p>{/if}
   </section>
@@ -230,6 +233,9 @@
     gap: 1.2rem;
     align-items: start;
     margin-bottom: 1rem;
+  }
+  .two > section {
+    contain: layout;
   }
   .title {
     display: flex;

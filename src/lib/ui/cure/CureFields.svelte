@@ -4,7 +4,7 @@
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { CANNOT_TELL, DOSING_WORDS, PACK_WORDS, SCHOOL_WORDS } from '$lib/words/cure.ts';
   import Field from '../controls/Field.svelte';
-  import { formatMass } from '../format.ts';
+  import { formatMass, formatTemperature } from '../format.ts';
   import { lengthUnits, temperatureUnits } from '../units.ts';
   import type { CureDraft, CureSubject } from './draft.svelte.ts';
 
@@ -223,7 +223,7 @@
   <Field
     name="celsius"
     label="Kept at"
-    hint={mean === undefined ? '' : `${draft.place}: ${mean.toFixed(1)} °C in the last day`}
+    hint={mean === undefined ? '' : `${draft.place}: ${formatTemperature(mean, units)} in the last day`}
     kind="quantity"
     units={temperatureUnits(units)}
     bind:value={draft.celsius}
@@ -241,6 +241,14 @@
     <datalist id="cure-places"
       >{#each places as place (place.id)}<option value={place.name}></option>{/each}</datalist
     >
+    <Field
+      name="allergens"
+      label="Allergens in it"
+      optional
+      bind:value={draft.allergens}
+      placeholder="soy, mustard"
+      hint={draft.allergens === '' ? '' : 'told with whatever it is served as'}
+    />
   {/if}
 </div>
 <details>

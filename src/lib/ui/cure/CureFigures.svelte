@@ -87,6 +87,13 @@
 </p>
 
 <style>
+  /* Figures that change every frame must not push the columns about. */
+  table {
+    table-layout: fixed;
+  }
+  th:first-child {
+    width: 50%;
+  }
   .grams {
     display: flex;
     flex-wrap: wrap;

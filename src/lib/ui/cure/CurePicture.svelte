@@ -34,9 +34,14 @@
   const high = 69;
   let canvas = $state<HTMLCanvasElement>();
   const zones = $derived(result.zones);
+  let what = $state<'salt' | 'sugar'>('salt');
+  const isSweet = $derived(what === 'sugar' && result.sweet.length > 0);
+  const pictured = $derived(isSweet ? { picture: result.sweet, layers: result.layers, zones } : result);
   const at = $derived(Math.min(index, result.frames.length - 1));
   const frame = $derived(result.frames[at]!);
-  const most = $derived(Math.max(...result.frames.map(({ surfacePercent }) => surfacePercent), target * 1.2, 0.5));
+  const mostSalt = $derived(Math.max(...result.frames.map(({ surfacePercent }) => surfacePercent), target * 1.2, 0.5));
+  const mostSugar = $derived(result.sweet.reduce((more, each) => Math.max(more, each), 0.5));
+  const most = $derived(isSweet ? mostSugar : mostSalt);
   const thick = $derived(Math.max(...zones.map(({ mm }) => mm)));
   const lengthMm = $derived(zones.at(-1)!.to);
 
@@ -47,7 +52,7 @@
     `M${left} ${bottom}` + stations.map((share) => `L${x(share)} ${topAt(share)}`).join('') + `L${right} ${bottom}Z`
   );
   const upper = $derived(stations.map((share) => `${x(share)},${topAt(share)}`).join(' '));
-  const front = $derived(frontOf(result, at, target));
+  const front = $derived(isSweet ? [] : frontOf(result, at, target));
   /** The front of the wanted salt, in unbroken stretches; from both faces where both are open. */
   const fronts = $derived.by(() => {
     const runs: string[] = [];
@@ -71,7 +76,7 @@
     const context = canvas?.getContext('2d');
     if (!context) return;
     image ??= context.createImageData(wide, high);
-    paint(image.data, wide, high, result, at, faces, most);
+    paint(image.data, wide, high, pictured, at, faces, most);
     context.putImageData(image, 0, 0);
   });
 
@@ -124,6 +129,11 @@
     </label>
     <div class="key">
       <span data-cut>{said}.</span>
+      {#if result.sweet.length > 0}
+        <button type="button" aria-pressed={isSweet} onclick={() => (what = isSweet ? 'salt' : 'sugar')}>
+          Show {isSweet ? 'the salt' : 'the sugar'}
+        </button>
+      {/if}
       <span class="tones soft">
         0 <span
           class="bar"
@@ -131,7 +141,8 @@
             .map((share) => toneAt(share * most, most))
             .join(', ')})"
         ></span>
-        {percent(most)} salt
+        {percent(most)}
+        {isSweet ? 'sugar' : 'salt'}
         {#if fronts.length > 0}<span class="dash"></span> {percent(target)}{/if}
       </span>
     </div>
@@ -139,6 +150,10 @@
 </figure>
 
 <style>
+  /* Dragged, it is drawn anew every frame: what lies around it is not. */
+  figure {
+    contain: layout;
+  }
   .drawing {
     position: relative;
   }
@@ -194,6 +209,12 @@
     flex-wrap: wrap;
     justify-content: space-between;
     gap: 0.2rem 1.2rem;
+  }
+  .key button {
+    min-height: 48px;
+    padding: 0 0.8rem;
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
   }
   .tones {
     display: flex;

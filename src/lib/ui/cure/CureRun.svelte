@@ -8,7 +8,7 @@
   import { onMount, untrack } from 'svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
-  import { dayAndTime, formatDuration, formatMass, until } from '../format.ts';
+  import { dayAndTime, formatDuration, formatMass, formatTemperature, until } from '../format.ts';
   import { massUnits } from '../units.ts';
   import CureFigures from './CureFigures.svelte';
   import CureGuide from './CureGuide.svelte';
@@ -111,8 +111,8 @@
       />
       <p class="soft small">
         {running.readings > 0
-          ? `Simulated in the air of ${plan.place} as it was read, then at ${plan.celsius.toFixed(1)} °C.`
-          : `Simulated at ${plan.celsius.toFixed(1)} °C: no sensor speaks of where it lies.`}
+          ? `Simulated in the air of ${plan.place} as it was read, then at ${formatTemperature(plan.celsius, units)}.`
+          : `Simulated at ${formatTemperature(plan.celsius, units)}: no sensor speaks of where it lies.`}
         {#if chosen !== null}<button type="button" onclick={() => (chosen = null)}>Back to now</button>{/if}
       </p>
       <CureFigures {simulation} {result} settings={shown} {units} />

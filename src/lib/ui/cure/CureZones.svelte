@@ -16,7 +16,7 @@
       <tr>
         <th>From the head end</th><th>Thick</th><th>Weighs</th>
         {#if isDry}<th>Salt on it</th>{#if result.sugarGrams > 0}<th>Sugar</th>{/if}{/if}
-        <th>Mean, end</th><th>Middle, end</th><th>Middle wanted at</th><th>As the thick end at</th>
+        <th>Mean, end</th><th>Middle, end</th><th>Water, end</th><th>Middle wanted at</th><th>As the thick end at</th>
       </tr>
     </thead>
     <tbody>
@@ -31,6 +31,7 @@
           {/if}
           <td>{percent(zone.meanPercent)}</td>
           <td>{percent(zone.middlePercent)}</td>
+          <td>{percent(zone.waterPercent)}</td>
           <td>{time(zone.reachesHours)}</td>
           <td>{time(zone.finishHours)}</td>
         </tr>

@@ -82,6 +82,7 @@ export class CureDraft {
   pack = $state<'open' | 'closed'>('open');
   place = $state('');
   recipe = $state('');
+  allergens = $state('');
 
   constructor(units: UnitPreferences, thicknessMm: number, celsius: number) {
     [this.thickness, this.thicknessUnit] = startWith('length', thicknessMm, units);
@@ -96,13 +97,15 @@ export class CureDraft {
     Object.assign(this, BLANK, STARTS[method]);
     this.dosing = method === 'weighed' ? 'weight' : 'face';
     this.recipe = '';
+    this.allergens = '';
   }
 
   /** Sets what a recipe says, and remembers whose it is. */
   take(id: string, recipe: RecipeBody): void {
     this.school(recipe.school);
     const set = settingsOf(recipe);
-    const percent = (value: number | undefined) => (value === undefined ? '0' : shown(value * 100));
+    const percent = (value: number | undefined) =>
+      value === undefined ? '0' : String(Number((value * 100).toFixed(2)));
     Object.assign(this, {
       salt: percent(set.salt),
       sugar: percent(set.sugar),
@@ -117,6 +120,7 @@ export class CureDraft {
       ...(set.pasteWater === undefined ? {} : { pasteWater: percent(set.pasteWater) })
     });
     this.recipe = id;
+    this.allergens = recipe.allergens.join(', ');
   }
 
   /** A second plan begins as the first. */

@@ -37,7 +37,7 @@ function between(zones: Pictured['zones'], share: number): [left: number, toward
 
 /** Thickness at a place along the piece, as a share of its thickest. */
 export function thicknessShare(zones: Pictured['zones'], share: number): number {
-  const most = Math.max(...zones.map(({ mm }) => mm));
+  const most = zones.reduce((more, { mm }) => Math.max(more, mm), 0);
   const [left, towards] = between(zones, share);
   const next = Math.min(zones.length - 1, left + 1);
   const inside = zones[left]!.mm * (1 - towards) + zones[next]!.mm * towards;
@@ -75,13 +75,27 @@ export function paint(
 ): void {
   const colours = tones();
   pixels.fill(0);
+  const { picture, layers, zones } = shown;
+  const thickest = Math.max(...zones.map(({ mm }) => mm));
+  const from = frame * zones.length * layers;
+  // Salt down one column, layer by layer: what lies between two zones is blended once, not for every pixel.
+  const column = new Float32Array(layers);
   for (let x = 0; x < width; x++) {
-    const share = (x + 0.5) / width;
-    const thick = thicknessShare(shown.zones, share) * height;
-    for (let y = Math.max(0, Math.floor(height - thick)); y < height; y++) {
-      const down = Math.max(0, Math.min(1, (y + 0.5 - (height - thick)) / thick));
-      const depth = faces === 2 ? Math.min(down, 1 - down) * 2 : down;
-      const salt = saltAt(shown, frame, share, depth);
+    const [left, towards] = between(zones, (x + 0.5) / width);
+    const next = Math.min(zones.length - 1, left + 1);
+    for (let layer = 0; layer < layers; layer++) {
+      const here = picture[from + left * layers + layer]!;
+      column[layer] = here + (picture[from + next * layers + layer]! - here) * towards;
+    }
+    const thick = ((zones[left]!.mm * (1 - towards) + zones[next]!.mm * towards) / thickest) * height;
+    const top = height - thick;
+    for (let y = Math.max(0, Math.floor(top)); y < height; y++) {
+      const down = Math.max(0, Math.min(1, (y + 0.5 - top) / thick));
+      const place = (faces === 2 ? Math.min(down, 1 - down) * 2 : down) * layers - 0.5;
+      const inside = Math.max(0, Math.min(layers - 1, place));
+      const low = inside | 0;
+      const value = column[low]!;
+      const salt = value + (column[Math.min(layers - 1, low + 1)]! - value) * (inside - low);
       const step = Math.max(0, Math.min(STEPS - 1, Math.round((salt / most) * (STEPS - 1)))) * 3;
       const at = (y * width + x) * 4;
       pixels[at] = colours[step]!;

@@ -32,6 +32,8 @@ export interface CureZoneResult extends CureZone {
   readonly middlePercent: number;
   readonly surfacePercent: number;
   readonly gramsAfter: number;
+  /** Water it holds at the end, by weight, %. */
+  readonly waterPercent: number;
   /** Hours until its middle reaches the target; null: not within what was followed. */
   readonly reachesHours: number | null;
   /** Hours until it holds on average what the thickest zone holds at the end; null: not within what was followed. */
@@ -49,6 +51,8 @@ export interface CureResult {
   readonly zones: readonly CureZoneResult[];
   /** Salt by weight, %, by frame, zone and layer from the open face inwards. */
   readonly picture: Float32Array;
+  /** Sugar, likewise; empty where there is none. */
+  readonly sweet: Float32Array;
   readonly layers: number;
   /** Water activity of the flesh on average at the end; evened out, it is this everywhere. */
   readonly meanWaterActivity: number;
@@ -90,11 +94,10 @@ function frameOf(moment: Moment, thick: number, grams: number): CureFrame {
   const zones = moment.zones;
   const all = zones.reduce((sum, { kilograms }) => sum + kilograms, 0);
   const salt = zones.reduce((sum, each) => sum + each.salt, 0);
-  // Water of each zone is salt over its strength; of a zone without salt there is none to weigh it by.
-  const weighed = (of: (zone: (typeof zones)[number]) => number) =>
-    zones.reduce((sum, zone) => sum + of(zone) * zone.kilograms, 0) / all;
+  const water = zones.reduce((sum, each) => sum + each.water, 0);
   const { surface, middle, surfaceStrength, middleStrength } = zones[thick]!;
-  const meanStrength = weighed(({ meanStrength: strength }) => strength);
+  const meanStrength = salt / water;
+  const sugarStrength = zones.reduce((sum, each) => sum + each.sugarStrength * each.water, 0) / water;
   const least = zones.reduce(
     (less, zone) => Math.min(less, zone.middleStrength, zone.surfaceStrength, zone.meanStrength),
     Infinity
@@ -110,13 +113,7 @@ function frameOf(moment: Moment, thick: number, grams: number): CureFrame {
     meanWps,
     leastWps: waterPhaseSalt(least),
     gramsAfter: all * grams,
-    waterActivity: waterActivity(
-      Math.min(27, meanWps),
-      Math.min(
-        3,
-        weighed(({ sugarStrength }) => sugarStrength)
-      )
-    )
+    waterActivity: waterActivity(Math.min(27, meanWps), Math.min(3, sugarStrength))
   };
 }
 
@@ -140,6 +137,13 @@ function crossing(
     return span === 0 ? hours : earlier + ((mark - from) / span) * (hours - earlier);
   }
   return null;
+}
+
+/** When the thickest zone has evened out: from the moment on at which face and middle were furthest apart. */
+function evenedAt(moments: readonly Moment[], thick: number): number | null {
+  const apart = (at: Moment) => Math.abs(at.zones[thick]!.surface - at.zones[thick]!.middle);
+  const widest = moments.reduce((best, moment, index) => (apart(moment) > apart(moments[best]!) ? index : best), 0);
+  return crossing(moments.slice(widest), apart, EVEN_TOLERANCE_PERCENT, false);
 }
 
 const likelyOf = ({ parameters = SHIPPED }: CureSettings): Draw => ({
@@ -247,7 +251,11 @@ export function cure(settings: CureSettings, nodes = CURE_NODES): CureResult {
   const frames = inside.map((moment) => frameOf(moment, thick, settings.grams));
   const end = frames.at(-1)!;
   const picture = new Float32Array(CURE_FRAMES * zones.length * PICTURE_LAYERS);
-  inside.forEach(({ layers }, index) => picture.set(layers, index * layers.length));
+  const sweet = new Float32Array(inside[0]!.sweet.length * CURE_FRAMES);
+  inside.forEach((moment, index) => {
+    picture.set(moment.layers, index * moment.layers.length);
+    sweet.set(moment.sweet, index * moment.sweet.length);
+  });
   const last = inside.at(-1)!;
   const rising = settings.method !== 'desalt';
   const laid = gramsLaid(settings, prepared);
@@ -261,7 +269,7 @@ export function cure(settings: CureSettings, nodes = CURE_NODES): CureResult {
     frames,
     end,
     zones: zones.map((zone, index) => {
-      const { mean, middle, surface, kilograms } = last.zones[index]!;
+      const { mean, middle, surface, kilograms, water } = last.zones[index]!;
       return {
         ...zone,
         grams: zone.share * settings.grams,
@@ -271,6 +279,7 @@ export function cure(settings: CureSettings, nodes = CURE_NODES): CureResult {
         middlePercent: middle,
         surfacePercent: surface,
         gramsAfter: kilograms * settings.grams,
+        waterPercent: (100 * water) / kilograms,
         reachesHours: crossing(moments, (at) => at.zones[index]!.middle, settings.target * 100, rising),
         finishHours: crossing(
           moments,
@@ -281,15 +290,11 @@ export function cure(settings: CureSettings, nodes = CURE_NODES): CureResult {
       };
     }),
     picture,
+    sweet,
     layers: PICTURE_LAYERS,
     meanWaterActivity: end.waterActivity,
     middleReachesHours: crossing(moments, (at) => at.zones[thick]!.middle, settings.target * 100, rising),
-    evenHours: crossing(
-      moments.filter(({ seconds }) => seconds > 0),
-      (at) => Math.abs(at.zones[thick]!.surface - at.zones[thick]!.middle),
-      EVEN_TOLERANCE_PERCENT,
-      false
-    ),
+    evenHours: evenedAt(moments, thick),
     followedHours: (whole + tail) / 3600
   };
 }

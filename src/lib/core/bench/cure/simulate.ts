@@ -48,12 +48,16 @@ export interface ZoneMoment {
   readonly kilograms: number;
   /** kg of salt in it. */
   readonly salt: number;
+  /** kg of water in it: what was drawn out leaves its whole depth alike. */
+  readonly water: number;
 }
 export interface Moment {
   readonly seconds: number;
   readonly zones: readonly ZoneMoment[];
   /** Salt by weight, %, zone by zone, from the open face inwards. */
   readonly layers: Float32Array;
+  /** Sugar, likewise; nothing where none is laid on or none was followed. */
+  readonly sweet: Float32Array;
 }
 
 /** How much diffusion a stretch of time holds: the integral of the Arrhenius factor over it, s at 4 °C. */
@@ -231,6 +235,7 @@ function momentOf(
   { nodes, layers }: SimulationOptions
 ): Moment {
   const picture = new Float32Array(slabs.length * layers);
+  const sweetness = new Float32Array(sugar ? slabs.length * layers : 0);
   const zones = slabs.map((slab, zone): ZoneMoment => {
     const water = slab.water - drawn[zone]!;
     const solidsPerWater = solids[zone]! / water;
@@ -239,7 +244,9 @@ function momentOf(
     const sweet = sugar?.taken(zone) ?? 0;
     for (let layer = 0; layer < layers; layer++) {
       const cell = Math.min(nodes - 1, Math.floor(((layer + 0.5) / layers) * nodes));
-      picture[zone * layers + layer] = percent(salt.at(zone, cell), sugar?.at(zone, cell) ?? 0);
+      const [c, s] = [salt.at(zone, cell), sugar?.at(zone, cell) ?? 0];
+      picture[zone * layers + layer] = percent(c, s);
+      if (sugar) sweetness[zone * layers + layer] = percent(s, c);
     }
     const middleStrength = salt.at(zone, nodes - 1);
     const surfaceStrength = salt.surface(zone);
@@ -252,8 +259,9 @@ function momentOf(
       surfaceStrength,
       sugarStrength: sweet / water,
       kilograms: slab.face * (solids[zone]! + water + taken + sweet),
-      salt: slab.face * taken
+      salt: slab.face * taken,
+      water: slab.face * water
     };
   });
-  return { seconds, zones, layers: picture };
+  return { seconds, zones, layers: picture, sweet: sweetness };
 }
