@@ -44,12 +44,12 @@ try {
     cure: '/cure?piece=RAI-0312-1-C&recipe=even-dill-cover',
     recipe: '/cure/recipes/light-paste-sweet?pieces=RAI-0312-1-C',
     learning: '/cure/learning',
+    acid: '/acid?piece=HAL-0302-1-A',
     slice: '/slice?piece=HAL-0302-1-B',
     serve: '/serve',
     ledger: '/ledger',
     inspect: '/inspect/JOH-0313-1',
     delivery: '/receive?delivery=DEL-0313-1',
-    species: '/house/species?id=skipjack',
     house: '/house'
   };
   for (const [name, path] of Object.entries(views)) {

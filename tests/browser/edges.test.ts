@@ -193,7 +193,22 @@ describe('nothing in it yet, and names without end', () => {
       saltTaste: 'high',
       taste: 1
     });
+    const dice = await call('divide-piece', { piece: fresh.piece, name: LONG.slice(0, 58), mass: '0.5 lb' });
+    await call('start-acid', {
+      piece: dice.piece,
+      cut: 'brick',
+      size: '2 in',
+      second: '0.2 in',
+      third: '0.3 in',
+      celsius: '60 F',
+      liquid: 'orange 30, water 30, lime 1',
+      wanted: 'set',
+      place: LONG.slice(0, 58),
+      allergens: LONG.slice(0, 28)
+    });
     const extra = [
+      `/acid?piece=${dice.piece}`,
+      `/acid?piece=${fresh.piece}`,
       `/cure?piece=${half.piece}`,
       `/cure?piece=${fresh.piece}&recipe=${recipe}`,
       '/cure/recipes',

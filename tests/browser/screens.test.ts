@@ -57,6 +57,7 @@ describe('every place of the demo house', () => {
     '/freeze/thaw?piece=SAB-0310-1-A',
     '/freeze/record/ATL-0304-1-A',
     '/cure?piece=RAI-0312-1-C&recipe=light-paste-sweet',
+    '/acid?piece=HAL-0302-1-A',
     '/cure/recipes',
     '/cure/recipes/weighed-at-two',
     '/cure/learning'
@@ -81,7 +82,7 @@ describe('every place of the demo house', () => {
           it(path, async () => {
             const { page } = watched;
             await visit(page, house.url + path);
-            if (/^\/cure(\?|$)/.test(path)) await page.waitForSelector('[data-simulated="yes"]');
+            if (/^\/(cure|acid)(\?|$)/.test(path)) await page.waitForSelector('[data-simulated="yes"]');
             expect(await faults(page), path).to.deep.equal([]);
             const over = await page.evaluate(
               () => document.documentElement.scrollWidth - document.documentElement.clientWidth

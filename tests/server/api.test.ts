@@ -117,6 +117,7 @@ describe('the API', () => {
       'place-log': 'points=50',
       'cure-preview':
         'piece=ARC-0309-1-A&method=weighed&thickness=28 mm&faces=1&celsius=3 C&salt=2.5 %25&sugar=1 %25&hours=24 h&target=1 %25',
+      'acid-preview': 'piece=ARC-0309-1-A&cut=slice&size=6 mm&celsius=5 C&liquid=lime 200&wanted=half',
       'recipe-scaled': 'recipe=weighed-at-two&mass=1 kg',
       'depth-preview': 'piece=ARC-0309-1-A&length=300 mm&t0=30 mm&t6=12 mm',
       'slice-preview': 'cut=straight&length=180 mm&height=30 mm&width=70 mm&thickness=6 mm'

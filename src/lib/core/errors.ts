@@ -49,6 +49,7 @@ export const ERROR_CODES = [
   'device.key-revoked',
   'excursion.unknown',
   'thaw.in-closed-pack',
+  'acid.none',
   'cure.no-salt',
   'cure.not-running',
   'recipe.unknown',

@@ -23,7 +23,7 @@ export function allergensOfPiece(store: Store, id: string, house: HouseState, at
   const folded = foldStrands(strands, { house, at, knownAt: at });
   const profile = profileById(house.profile, house.profiles);
   const added = folded.flatMap(({ chain }) =>
-    chain.flatMap(({ cures }) => cures.flatMap(({ plan }) => plan.allergens))
+    chain.flatMap(({ cures, acids }) => [...cures, ...acids].flatMap(({ plan }) => plan.allergens))
   );
   return once([...folded.flatMap(({ lot }) => allergensOfLot(lot, house)), ...allergensAdded(added, profile)]);
 }

@@ -89,6 +89,7 @@ export function doorVerdict(app: App, input: z.infer<typeof doorFields>) {
     thaws: [],
     stays: [],
     cures: [],
+    acids: [],
     slices: [],
     holds: [],
     readings: [],

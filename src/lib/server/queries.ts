@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { EmberError } from '../core/errors.ts';
+import { acidPlan } from '../core/bench/acid/plan.ts';
 import { cure } from '../core/bench/cure/plan.ts';
 import { catalogueOf } from '../core/fish/house-species.ts';
 import { LOOKALIKES } from '../core/fish/lookalikes.ts';
@@ -22,6 +23,7 @@ import { doorFields, doorVerdict } from './door.ts';
 import { inspectionFields, inspectionPreview, meaningFields, meaningsOf } from './inspection.ts';
 import { noteFields, readNote } from './note.ts';
 import { freezePlan, forecastFreeze } from './operations/freeze.ts';
+import { acidFields, acidSettingsFor } from './operations/acid.ts';
 import { cutFor, slicePlan } from './operations/knife.ts';
 import { curePlan, cureSettingsFor } from './cure/settings.ts';
 import { learningView } from './cure/learning.ts';
@@ -290,6 +292,17 @@ export const QUERIES: readonly Query[] = [
     summary: 'Forecast against measurement of finished cures, and what was fitted to them.',
     input: z.object({}),
     run: (app) => learningView(app.store)
+  }),
+  query({
+    name: 'acid-preview',
+    path: 'preview/acid',
+    summary:
+      'Fish in acid as it would go: rim and raw share through time, when it is as wanted, and when past its best.',
+    input: acidFields,
+    run(app, input) {
+      const { course, ...plan } = acidPlan(acidSettingsFor(app.store, input));
+      return { ...plan, moments: course.moments, stalls: course.stalls };
+    }
   }),
   query({
     name: 'slice-preview',

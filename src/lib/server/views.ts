@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { EmberError } from '../core/errors.ts';
-import { cureNow } from '../core/record/state.ts';
+import { acidNow, cureNow } from '../core/record/state.ts';
 import { stateAt } from '../core/rules/window.ts';
 import { spentShare } from '../core/rules/piece-clock.ts';
 import { handsQueue } from '../core/service/hands.ts';
@@ -78,6 +78,12 @@ export function nowView(app: App) {
           from: run.at,
           to: run.ended?.at ?? cureNow(run).dueAt,
           label: SCHOOL_WORDS[run.plan.method].name
+        })),
+        ...state.acids.map((run) => ({
+          kind: 'acid' as const,
+          from: run.at,
+          to: run.ended?.at ?? run.at + (acidNow(run).ready?.likely ?? 3600) * 1000,
+          label: 'Acid'
         })),
         ...state.boards.map((board) => ({
           kind: 'board' as const,

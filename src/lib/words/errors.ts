@@ -66,7 +66,7 @@ const FIELD_NAMES: Record<string, string> = {
   parts: 'Parts',
   what: 'What it is',
   map: 'Cut map',
-  size: 'Label size',
+  size: 'Size',
   cost: 'Cost',
   interval: 'Scale interval',
   marks: 'Marks seen',
@@ -113,6 +113,11 @@ const FIELD_NAMES: Record<string, string> = {
   change: 'Change',
   readyBy: 'Ready by',
   saltReading: 'Salt meter',
+  liquid: 'Liquid',
+  measuredPH: 'Measured pH',
+  rawMm: 'Raw middle',
+  cut: 'Cut',
+  ml: 'Millilitres',
   taste: 'Taste'
 };
 
@@ -166,6 +171,7 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
     'Fish packed without oxygen leaves its pack before a cold thaw: botulinum grows from 3.3 °C without air. Open the pack, or say that you answer for it.',
   'cure.no-salt': (_, field) =>
     `${field}: sugar alone is no cure. It draws water and sweetens, and keeps nothing; give it salt, or call it a marinade.`,
+  'acid.none': () => 'No acid: it will not turn. Pour something sour over it, or leave it raw.',
   'cure.not-running': () => 'Its programme has run: nothing is left to pause. Take it out, or give it more time.',
   'recipe.unknown': ({ seen }) => `There is no recipe "${seen}" in this book.`,
   'recipe.unreadable': ({ seen }) => `This file cannot be read as recipes (${seen}). Nothing was taken.`,

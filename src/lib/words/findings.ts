@@ -132,6 +132,8 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
   'freshness.eating-life': (seen) => `It keeps about ${text(seen, 'iceDays')} days on ice ${basis(seen)}.`,
   'freshness.paused': () => 'Frozen: the freshness clock stands still.',
   'freshness.no-catch-date': () => 'Not cleared: the day of catch or harvest is not known.',
+  'handling.in-acid': () => 'It has been in acid: no longer a raw piece, nor a cured one.',
+  'acid.still-raw': () => 'Acid turns it white and kills no worms: it needs the same clearance as a raw piece.',
   'handling.cured': () => 'It has been in a cure: no longer a raw piece.',
   'handling.cure-running': (seen) =>
     `In a ${SCHOOL_WORDS[seen.method as School]?.noun ?? 'cure'} for ${text(seen, 'hours')} h; opens when somebody takes it out.`,

@@ -1,4 +1,6 @@
 import type { Task } from '../core/service/hands.ts';
+import type { SetPoint } from '../core/bench/acid/plan.ts';
+import { LOOK_WORDS } from './acid.ts';
 import type { School } from '../core/bench/cure/programme.ts';
 import { cureStepWords, SCHOOL_WORDS } from './cure.ts';
 import { missingWord } from './findings.ts';
@@ -7,6 +9,8 @@ const WORDS: Record<Task['code'], (seen: Task['seen']) => string> = {
   'tray-discard': (seen) => `Discard ${seen.label}`,
   'cure-due': (seen) => `Take out: ${SCHOOL_WORDS[seen.method as School]?.noun ?? 'cure'}`,
   'cure-step': (seen) => cureStepWords(String(seen.step)),
+  'acid-ready': (seen) => `Cut one: ${LOOK_WORDS[seen.wanted as SetPoint] ?? 'ready'}? Then drain it`,
+  'acid-past': () => 'Past its best in acid: drain it',
   'cure-paused': () => 'Its cure is paused: put it back, or take it out',
   'freeze-reading': (seen) => `Read ${seen.place}`,
   'freeze-proof': (seen) => `Prove the freeze: read ${seen.place}`,
@@ -64,6 +68,9 @@ const KIND_WORDS: Record<string, string> = {
   'cure.changed': 'Cure changed',
   'cure.stepped': 'Cure: step done',
   'cure.ended': 'Out of the cure',
+  'acid.started': 'Into the acid',
+  'acid.checked': 'Cut open in acid',
+  'acid.ended': 'Out of the acid',
   'recipe.set': 'Recipe set',
   'recipe.noted': 'Recipe noted',
   'learning.set': 'Learning set',

@@ -48,6 +48,12 @@ export interface CureRun extends Stamped {
   readonly done: readonly (Stamped & BodyOf<'cure.stepped'>)[];
   readonly ended: (Stamped & BodyOf<'cure.ended'>) | null;
 }
+export interface AcidRun extends Stamped {
+  readonly plan: BodyOf<'acid.started'>;
+  /** Pieces cut open on the way, oldest first: the last one sets the pace. */
+  readonly checks: readonly (Stamped & BodyOf<'acid.checked'>)[];
+  readonly ended: (Stamped & BodyOf<'acid.ended'>) | null;
+}
 export interface SliceRun extends Stamped {
   readonly plan: BodyOf<'piece.sliced'>;
 }
@@ -110,6 +116,7 @@ export interface PieceState {
   readonly thaws: readonly ThawRun[];
   readonly stays: readonly Stay[];
   readonly cures: readonly CureRun[];
+  readonly acids: readonly AcidRun[];
   readonly slices: readonly SliceRun[];
   readonly holds: readonly Hold[];
   readonly readings: readonly Reading[];
@@ -202,6 +209,7 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
   const thaws: ThawRun[] = [];
   const stays: Stay[] = [];
   const cures: CureRun[] = [];
+  const acids: AcidRun[] = [];
   const slices: SliceRun[] = [];
   const holds: (Omit<Hold, 'readings'> & { readings: Reading[] })[] = [];
   const readings: Reading[] = [];
@@ -358,6 +366,24 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
         if (event.body.place !== '') liesIn(event, event.body.place);
         break;
       }
+      case 'acid.started':
+        acids.push({ ...stamp(event), plan: event.body, checks: [], ended: null });
+        comesBack(event, null);
+        if (event.body.place !== '') liesIn(event, event.body.place);
+        break;
+      case 'acid.checked': {
+        const run = acids.at(-1);
+        if (run && !run.ended)
+          acids[acids.length - 1] = { ...run, checks: [...run.checks, { ...stamp(event), ...event.body }] };
+        break;
+      }
+      case 'acid.ended': {
+        const run = acids.at(-1);
+        if (run) acids[acids.length - 1] = { ...run, ended: { ...stamp(event), ...event.body } };
+        if (event.body.massAfter) grams = event.body.massAfter.si;
+        if (event.body.place !== '') liesIn(event, event.body.place);
+        break;
+      }
       case 'piece.sliced':
         slices.push({ ...stamp(event), plan: event.body });
         break;
@@ -404,6 +430,7 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
     thaws,
     stays,
     cures,
+    acids,
     slices,
     holds,
     readings,
@@ -419,6 +446,12 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
 }
 
 const leftAt = (gone: { readonly stamp: Stamped } | null) => gone?.stamp.at ?? null;
+
+/** How an acid run is forecast now: as it was begun, or as the last piece cut open set it. */
+export const acidNow = (run: AcidRun): Pick<BodyOf<'acid.started'>, 'ready' | 'past'> & { readonly pace: number } => {
+  const check = run.checks.at(-1);
+  return check ?? { ready: run.plan.ready, past: run.plan.past, pace: run.plan.settings.pace };
+};
 
 /** How a cure runs now: as it was begun, or as it was last changed. */
 export const cureNow = (run: CureRun): Pick<BodyOf<'cure.started'>, 'stages' | 'steps' | 'forecast' | 'dueAt'> =>

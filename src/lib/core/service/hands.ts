@@ -1,6 +1,14 @@
 import { DEFAULT_LOGGED_GAP_SECONDS } from '../bench/freeze/compliance.ts';
 import { isPausedAt } from '../bench/cure/changes.ts';
-import { cureNow, openBoard, type CureRun, type LotState, type PieceState } from '../record/state.ts';
+import {
+  acidNow,
+  cureNow,
+  openBoard,
+  type AcidRun,
+  type CureRun,
+  type LotState,
+  type PieceState
+} from '../record/state.ts';
 import type { PieceClock } from '../rules/piece-clock.ts';
 import { RAW_ROUTES, stateAt, type RouteWindow } from '../rules/window.ts';
 
@@ -11,6 +19,8 @@ export interface Task {
     | 'cure-due'
     | 'cure-step'
     | 'cure-paused'
+    | 'acid-ready'
+    | 'acid-past'
     | 'freeze-reading'
     | 'freeze-proof'
     | 'window-closes'
@@ -63,6 +73,8 @@ export function handsQueue(
     }
     const cure = state.cures.at(-1);
     if (cure && !cure.ended) tasks.push(...cureTasks(cure, now, piece));
+    const acid = state.acids.at(-1);
+    if (acid && !acid.ended) tasks.push(...acidTasks(acid, now, piece));
     const thaw = state.thaws.at(-1);
     if (thaw && !thaw.ended) {
       const due = thaw.at + (thaw.plan.forecast?.likely ?? 12 * 3600) * 1000;
@@ -99,6 +111,16 @@ export function handsQueue(
     }
   }
   return tasks.sort((a, b) => a.at - b.at || a.piece.localeCompare(b.piece));
+}
+
+/** A piece in acid: when it is as it was wanted, and once that is over, when its best is. */
+function acidTasks(run: AcidRun, now: number, piece: string): Task[] {
+  const { ready, past } = acidNow(run);
+  const seen = { wanted: run.plan.settings.wanted };
+  const at = ready ? run.at + ready.likely * 1000 : null;
+  const end = past ? run.at + past.likely * 1000 : null;
+  if (end !== null && end <= now) return [{ code: 'acid-past', at: end, piece, seen }];
+  return at === null ? [] : [{ code: 'acid-ready', at, piece, seen }];
 }
 
 /** A running cure: its next step that nobody has said was done, and its end. Nothing is due while it is paused. */

@@ -113,4 +113,32 @@ export function curesOf({ step, receive, paper, daysAgo, grams, celsius, pieces 
     id: 'weighed-at-two',
     note: 'for char a shade more salt, 2.4 %, and a third less sugar'
   }));
+
+  // Halibut dice for the first sitting, in lime since a quarter of an hour.
+  step(
+    0.4,
+    'p2',
+    'divide-piece',
+    () => ({
+      piece: pieces['halibut-block'],
+      name: 'Halibut dice',
+      form: 'portion',
+      mass: '160 g',
+      thickness: '12 mm'
+    }),
+    (result) => {
+      pieces['halibut-dice'] = String(result.piece);
+    }
+  );
+  step(0.25, 'p2', 'start-acid', () => ({
+    piece: pieces['halibut-dice'],
+    cut: 'dice',
+    size: '12 mm',
+    celsius: '4 C',
+    liquid: 'lime 95, orange 20, oil 10',
+    wanted: 'rimmed',
+    salt: '1.5 %',
+    place: 'Drawer 1',
+    allergens: 'celery'
+  }));
 }

@@ -12,11 +12,13 @@ export function handy(
   id: string,
   {
     board = 'off',
+    acid = 'off',
     cure = 'off',
     freezer = 'off',
     thaw = 'off'
   }: {
     board?: 'off' | 'on' | 'either';
+    acid?: 'off' | 'either';
     cure?: 'off' | 'either';
     freezer?: 'off' | 'either';
     thaw?: 'off' | 'either';
@@ -31,6 +33,8 @@ export function handy(
   if (thaw === 'off' && thawing && !thawing.ended) throw notNow('thawing');
   const run = state.cures.at(-1);
   if (cure === 'off' && run && !run.ended) throw notNow('in a cure');
+  const bath = state.acids.at(-1);
+  if (acid === 'off' && bath && !bath.ended) throw notNow('in acid');
   const open = openBoard(state);
   if (board === 'off' && open) throw notNow('on the board');
   if (board === 'on' && !open) throw notNow('not on the board');

@@ -1,6 +1,7 @@
 import { closeExcursion, keyDevice, readPlace, revokeDevice, setPlace, setSensor } from './cold.ts';
 import { endFreeze, readFreeze, replanFreeze, startFreeze } from './freeze.ts';
 import { forgetPerson, joinPerson, setHouse } from './house.ts';
+import { checkAcid, endAcid, startAcid } from './acid.ts';
 import { changeCure, endCure, startCure, stepCure } from './cure.ts';
 import { recordSlice } from './knife.ts';
 import { importRecipes, noteRecipe, setLearning, setRecipe, withdrawRecipe } from './recipes.ts';
@@ -64,6 +65,9 @@ export const OPERATIONS: readonly Operation[] = [
   changeCure,
   stepCure,
   endCure,
+  startAcid,
+  checkAcid,
+  endAcid,
   setRecipe,
   noteRecipe,
   withdrawRecipe,

@@ -42,7 +42,7 @@ export function isFrozen(state: PieceState, lot: LotState): boolean {
   const thawed = state.thaws.at(-1);
   if (run && !run.ended) return true;
   // Taken out without a thaw being written down, and worked on since: it has thawed, whatever the record lacks.
-  const worked = state.slices.length + state.cures.length + state.boards.length > 0;
+  const worked = state.slices.length + state.cures.length + state.acids.length + state.boards.length > 0;
   if (worked || state.made.mass.si - state.grams > 1) return false;
   if (run) return !thawed || thawed.at < run.at;
   return lot.received.frozen && !thawed;

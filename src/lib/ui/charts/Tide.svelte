@@ -278,6 +278,11 @@
     stroke: var(--ink);
     stroke-dasharray: 2 2;
   }
+  .step.acid {
+    fill: var(--surface);
+    stroke: var(--water-deep);
+    stroke-dasharray: 5 2;
+  }
   .step.board {
     fill: var(--ember-wash);
     stroke: var(--ember);

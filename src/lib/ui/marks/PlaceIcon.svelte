@@ -4,6 +4,7 @@
   import Knife from '@lucide/svelte/icons/fish';
   import Snowflake from '@lucide/svelte/icons/snowflake';
   import Layers from '@lucide/svelte/icons/layers-2';
+  import Citrus from '@lucide/svelte/icons/citrus';
   import Slice from '@lucide/svelte/icons/slice';
   import Bell from '@lucide/svelte/icons/concierge-bell';
   import Book from '@lucide/svelte/icons/book-open';
@@ -16,6 +17,7 @@
     '/break': Knife,
     '/freeze': Snowflake,
     '/cure': Layers,
+    '/acid': Citrus,
     '/slice': Slice,
     '/serve': Bell,
     '/ledger': Book,

@@ -27,10 +27,13 @@ const UNOPENED = new Set(['whole', 'gutted', 'live']);
 function preparedAt(context: JudgeContext): number | null {
   const firstOpened = context.chain.find((piece) => !UNOPENED.has(piece.made.form));
   const cureBegun = context.chain.flatMap((piece) => piece.cures)[0];
+  const acidBegun = context.chain.flatMap((piece) => piece.acids)[0];
   // What arrived frozen, or thawed before it came, is dated from the door on, whole or not.
   const { frozen, previouslyFrozen, at } = context.lot.received;
   const thawed = frozen || previouslyFrozen === 'yes' ? at : undefined;
-  const times = [firstOpened?.made.at, cureBegun?.at, thawed].filter((time): time is number => time !== undefined);
+  const times = [firstOpened?.made.at, cureBegun?.at, acidBegun?.at, thawed].filter(
+    (time): time is number => time !== undefined
+  );
   return times.length > 0 ? Math.min(...times) : null;
 }
 
@@ -180,6 +183,8 @@ export const freshness: Hazard = (context) => {
   ];
 };
 
+const ACID = { rule: '3-402.11', citation: 'FDA Food Code 2022, 3-402.11: acid is no parasite destruction' };
+
 /** What has been done to it, and whether any of it is left. */
 export const handling: Hazard = (context) => {
   const { piece, profile } = context;
@@ -211,6 +216,18 @@ export const handling: Hazard = (context) => {
           wouldChange: cure.ended ? null : 'end-the-cure'
         }
       )
+    );
+  }
+  const acid = context.chain.flatMap((link) => link.acids).at(-1);
+  if (acid) {
+    const evidence = [acid.seq, ...(acid.ended ? [acid.ended.seq] : [])];
+    out.push(
+      // What acid has touched is on no raw and on no cured plate any more.
+      reason(context, 'handling', 'handling.in-acid', { kind: 'closes', at: acid.at }, cited, {
+        routes: ['raw', 'cured'],
+        evidence: [acid.seq]
+      }),
+      reason(context, 'handling', 'acid.still-raw', { kind: 'pass' }, ACID, { routes: ['acid'], evidence })
     );
   }
   if (piece.gone) {

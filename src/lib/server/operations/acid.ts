@@ -1,0 +1,204 @@
+import { z } from 'zod';
+import { EmberError } from '../../core/errors.ts';
+import {
+  acidBand,
+  acidPlan,
+  CUTS,
+  lookAt,
+  paceFromCheck,
+  SET_POINTS,
+  type AcidSettings
+} from '../../core/bench/acid/plan.ts';
+import { SOUR_LIQUIDS, type LiquidPart } from '../../core/bench/acid/liquid.ts';
+import { bindsMore } from '../../core/bench/acid/parameters.ts';
+import { ACID_ENDS } from '../../core/record/bodies.ts';
+import { acidNow, type AcidRun, type PieceState } from '../../core/record/state.ts';
+import { profileById } from '../../core/rules/profiles/index.ts';
+import { pinsFor } from '../../core/rules/verdict.ts';
+import { speciesOfLot } from '../lot-species.ts';
+import { draft } from '../store/record.ts';
+import type { Store } from '../store/store.ts';
+import { list, numeric, optionalNumeric, optionalQuantity, pieceId, quantity, shortText, when } from './fields.ts';
+import { handy } from './handy.ts';
+import { operation } from './operation.ts';
+
+const SIZE = { min: 0, max: 400 };
+/** What a cook sets of fish in acid. Volumes are of the whole bath. */
+export const acidFields = z.object({
+  piece: pieceId,
+  cut: z.enum(CUTS),
+  size: quantity('length', SIZE).describe('edge of dice, thickness of a slice or fillet, diameter of a round'),
+  second: optionalQuantity('length', SIZE).describe('second edge of a brick, height of a round'),
+  third: optionalQuantity('length', SIZE).describe('third edge of a brick'),
+  faces: numeric(1, 2)
+    .default(2)
+    .transform((value): 1 | 2 => (value >= 2 ? 2 : 1)),
+  mass: optionalQuantity('mass', { min: 1, max: 50_000 }).describe(
+    'of the fish that goes in; all of it where left out'
+  ),
+  celsius: quantity('temperature', { min: -40, max: 60 }),
+  liquid: z.string().max(300).describe('parts with their ml: lime 200, orange 50, water 30, oil 20'),
+  measuredPH: optionalNumeric(0, 14),
+  wanted: z.enum(SET_POINTS),
+  pace: optionalNumeric(0.1, 10)
+});
+export type AcidFields = z.infer<typeof acidFields>;
+
+/**
+ * "lime 200, water 30" as parts.
+ *
+ * @throws EmberError `form.value-unknown` naming the part
+ */
+export function liquidParts(text: string): LiquidPart[] {
+  return text
+    .split(',')
+    .filter((each) => each.trim() !== '')
+    .map((each) => {
+      const match = /^\s*([a-z][a-z -]*?)\s+(\d+(?:\.\d+)?)\s*(?:ml)?\s*$/i.exec(each);
+      const name = match?.[1]?.toLowerCase().replace(/ /g, '-');
+      const ml = Number(match?.[2]);
+      if (name === 'water' || name === 'oil') return { what: name, ml };
+      if (!match || !SOUR_LIQUIDS.some(({ id }) => id === name)) {
+        throw new EmberError('form.value-unknown', { field: 'liquid', seen: each.trim() });
+      }
+      return { what: 'sour', id: name!, ml };
+    });
+}
+
+export function acidSettingsFor(store: Store, input: AcidFields): AcidSettings {
+  const { state, lot } = store.projections.piece(input.piece);
+  return {
+    cut: input.cut,
+    sizes: [input.size, input.second, input.third].flatMap((each) => (each ? [each.si] : [])),
+    faces: input.cut === 'fillet' ? input.faces : 2,
+    grams: input.mass?.si ?? state.grams,
+    celsius: input.celsius.si,
+    liquid: liquidParts(input.liquid),
+    measuredPH: input.measuredPH,
+    dark: bindsMore(speciesOfLot(lot, store.projections.currentHouse())),
+    wanted: input.wanted,
+    pace: input.pace ?? 1
+  };
+}
+
+const forecast = (settings: AcidSettings) => {
+  const { readySeconds: ready, pastSeconds: past } = acidBand(settings);
+  return { ready, past };
+};
+
+export const startAcid = operation({
+  name: 'start-acid',
+  place: '/acid',
+  summary: 'Put a piece into acid: when it is as wanted, and when past its best, are computed again here.',
+  input: acidFields.extend({
+    salt: optionalQuantity('concentration', { min: 0, max: 0.2 }).describe('seasoned into the liquid'),
+    place: shortText(60),
+    allergens: list(12),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, house, instant }, { at: text, ...input }) {
+    const { state } = handy(store, input.piece);
+    const at = instant(text, 'at');
+    if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
+    if (input.mass && input.mass.si > state.grams + 0.5) {
+      throw new EmberError('record.mass-exceeded', {
+        field: 'mass',
+        unit: 'g',
+        max: state.grams,
+        seen: input.mass.typed
+      });
+    }
+    const settings = acidSettingsFor(store, input);
+    if (!acidPlan(settings, 8).sour) throw new EmberError('acid.none', { field: 'liquid' });
+    const { ready, past } = forecast(settings);
+    return {
+      events: [
+        draft('acid.started', `piece:${input.piece}`, at, {
+          settings: { ...settings, sizes: [...settings.sizes], liquid: [...settings.liquid] },
+          ready,
+          past,
+          salt: input.salt?.si ?? 0,
+          place: input.place,
+          allergens: input.allergens.map((each) => each.toLowerCase()),
+          pins: pinsFor(profileById(house.profile, house.profiles), house)
+        })
+      ],
+      result: { piece: input.piece, readySeconds: ready?.likely ?? null, pastSeconds: past?.likely ?? null }
+    };
+  }
+});
+
+function runningAcid(state: PieceState): AcidRun {
+  const run = state.acids.at(-1);
+  if (!run || run.ended) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not in acid' });
+  return run;
+}
+/** How a run is computed now, with the pace its last cut piece set. */
+export const settingsNow = (run: AcidRun): AcidSettings => ({ ...run.plan.settings, pace: acidNow(run).pace });
+
+export const checkAcid = operation({
+  name: 'check-acid',
+  place: '/acid',
+  summary: 'One piece cut open: how wide its raw middle is. The forecast goes on from there.',
+  input: z.object({
+    piece: pieceId,
+    raw: quantity('length', SIZE).describe('width of the raw middle'),
+    note: shortText(200),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, instant }, input) {
+    const run = runningAcid(handy(store, input.piece, { acid: 'either' }).state);
+    const at = instant(input.at, 'at');
+    const last = run.checks.at(-1)?.at ?? run.at;
+    if (at < last) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
+    const pace = paceFromCheck(settingsNow(run), input.raw.si, (at - run.at) / 1000);
+    const { ready, past } = forecast({ ...settingsNow(run), pace });
+    return {
+      events: [
+        draft('acid.checked', `piece:${input.piece}`, at, { rawMm: input.raw.si, pace, ready, past, note: input.note })
+      ],
+      result: { piece: input.piece, pace, readySeconds: ready?.likely ?? null }
+    };
+  }
+});
+
+/** Acid draws a little, liquid clings: a piece that weighs half as much again was weighed with its bath. */
+const MOST_GAIN = 1.5;
+
+export const endAcid = operation({
+  name: 'end-acid',
+  place: '/acid',
+  summary: 'Lift a piece out of its acid, to be kept cold apart from it, or served from it at once.',
+  input: z.object({
+    piece: pieceId,
+    how: z.enum(ACID_ENDS).default('drained'),
+    massAfter: optionalQuantity('mass', { min: 1, max: 500_000 }),
+    place: shortText(60).describe('where it is kept'),
+    note: shortText(300),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, instant }, input) {
+    const { state } = handy(store, input.piece, { acid: 'either' });
+    const run = runningAcid(state);
+    const at = instant(input.at, 'at');
+    const last = run.checks.at(-1)?.at ?? run.at;
+    if (at < last) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
+    if (input.massAfter && input.massAfter.si > state.grams * MOST_GAIN) {
+      throw new EmberError('quantity.out-of-range', {
+        field: 'massAfter',
+        unit: 'g',
+        max: Math.round(state.grams * MOST_GAIN),
+        seen: input.massAfter.typed
+      });
+    }
+    const { look } = lookAt(acidPlan(settingsNow(run)), (at - run.at) / 1000);
+    const { how, massAfter, place, note } = input;
+    return {
+      events: [draft('acid.ended', `piece:${input.piece}`, at, { how, massAfter, look, place, note })],
+      result: { piece: input.piece, look }
+    };
+  }
+});

@@ -1,0 +1,195 @@
+<script lang="ts">
+  import type { AcidBand, AcidResult, AcidSettings } from '$lib/core/bench/acid/plan.ts';
+  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+  import type { PieceView } from '$lib/server/piece-view.ts';
+  import { openAcidWorker } from '$lib/workers/acid.ts';
+  import { onMount, untrack } from 'svelte';
+  import Field from '../controls/Field.svelte';
+  import OperationForm from '../controls/OperationForm.svelte';
+  import { Simulation } from '../simulation.svelte.ts';
+  import AcidFields from './AcidFields.svelte';
+  import AcidFigures from './AcidFigures.svelte';
+  import AcidSection from './AcidSection.svelte';
+  import { AcidDraft, type AcidSubject } from './draft.svelte.ts';
+
+  /** Fish on its way into acid: set, seen, laid beside another size or liquid, and begun. */
+  let {
+    view,
+    piece,
+    places,
+    units
+  }: {
+    view: PieceView;
+    piece: AcidSubject;
+    places: readonly { id: string; name: string }[];
+    units: UnitPreferences;
+  } = $props();
+
+  type Sim = Simulation<AcidSettings, AcidResult, AcidBand>;
+  const first = untrack(() => new AcidDraft(units, piece.grams));
+  const second = untrack(() => new AcidDraft(units, piece.grams));
+  let one = $state.raw<Sim | null>(null);
+  let two = $state.raw<Sim | null>(null);
+  let comparing = $state(false);
+  /** s; null follows the moment it is ready. */
+  let scrubbed = $state<number | null>(null);
+  onMount(() => {
+    const workers = [openAcidWorker(), openAcidWorker()];
+    one = new Simulation(workers[0]!);
+    two = new Simulation(workers[1]!);
+    return () => workers.forEach((worker) => worker.end());
+  });
+  const settings = $derived(first.settings(piece));
+  const other = $derived(comparing ? second.settings(piece) : null);
+  const key = (asked: AcidSettings | string | null) =>
+    asked === null || typeof asked === 'string' ? asked : JSON.stringify(asked);
+  const askedFirst = $derived(key(settings));
+  const askedSecond = $derived(key(other));
+  $effect(() => {
+    void askedFirst;
+    one?.ask(untrack(() => settings));
+  });
+  $effect(() => {
+    if (askedSecond === null) return;
+    const asked = untrack(() => other);
+    if (asked !== null) two?.ask(asked);
+  });
+  function compare() {
+    second.copyFrom(first);
+    comparing = true;
+  }
+  const result = $derived(one?.result ?? null);
+  const shown = $derived(one?.shown ?? null);
+  const untilOf = (of: AcidResult) => Math.max(600, (of.pastSeconds ?? of.setSeconds ?? of.readySeconds ?? 3600) * 1.4);
+</script>
+
+<div class="two">
+  <section class="sheet">
+    <h2>Into acid</h2>
+    <OperationForm
+      operation="start-acid"
+      subject={view.piece.id}
+      seen={view.piece.lastSeq}
+      submit="Cover it now"
+      tone="ember"
+    >
+      <input type="hidden" name="piece" value={view.piece.id} />
+      <AcidFields draft={first} {units} isForm />
+      <div class="row">
+        <Field name="place" label="Where it stands" optional list="acid-places" placeholder="Drawer 1" />
+        <datalist id="acid-places"
+          >{#each places as place (place.id)}<option value={place.name}></option>{/each}</datalist
+        >
+        <Field name="allergens" label="Allergens in it" optional placeholder="celery, soy" />
+      </div>
+    </OperationForm>
+  </section>
+  <section class="sheet" data-simulated={result ? 'yes' : 'no'}>
+    <div class="title">
+      <h2>Cut open</h2>
+      {#if !comparing}<button type="button" onclick={compare}>Lay another beside it</button>{/if}
+    </div>
+    {#if one?.trouble}<p class="trouble" role="alert">{one.trouble}</p>{/if}
+    {#if result && shown}
+      <AcidSection
+        {result}
+        faces={shown.faces}
+        {units}
+        seconds={scrubbed ?? result.readySeconds ?? 600}
+        until={untilOf(result)}
+        onscrub={(seconds) => (scrubbed = seconds)}
+      />
+      <AcidFigures {result} band={one!.band} settings={shown} />
+      <p class="still" data-still-raw>
+        White is a look. Acid kills no worms and no germs: this piece opens and closes as a raw one does.
+      </p>
+    {:else if !one?.trouble}<p class="soft">Computing …</p>{/if}
+  </section>
+</div>
+{#if comparing && two}
+  <div class="two" data-comparing>
+    <section class="sheet">
+      <div class="title">
+        <h2>The other</h2>
+        <button type="button" onclick={() => (comparing = false)}>Leave it</button>
+      </div>
+      <div class="fields"><AcidFields draft={second} {units} /></div>
+    </section>
+    <section class="sheet">
+      <h2>The other, cut open</h2>
+      {#if two.trouble}<p class="trouble" role="alert">{two.trouble}</p>{/if}
+      {#if two.result && two.shown}
+        <AcidSection
+          name="The other, cut open"
+          result={two.result}
+          faces={two.shown.faces}
+          {units}
+          seconds={scrubbed ?? result?.readySeconds ?? 600}
+          until={untilOf(two.result)}
+        />
+        <AcidFigures result={two.result} band={two.band} settings={two.shown} />
+      {/if}
+    </section>
+  </div>
+{/if}
+<details class="sheet">
+  <summary>Why these times</summary>
+  <p class="soft">
+    Acid moves through flesh that has turned and is bound where it arrives, so the white rim has a sharp edge (a moving
+    boundary; Crank 1975, ch. 13). Its pace follows from diffusivity (5 × 10⁻¹⁰ m²/s, drawn from 2.5 to 9), from what
+    the flesh binds (0.075 mol/kg, 0.055 to 0.1; dark fish more) and from what the liquid can give down to pH 5.1:
+    titratable acid, water, and how much of it there is. Twice the size is four times the time. Bands: 200 seeded draws.
+    Cut one open: it says more than any of this.
+  </p>
+</details>
+<p class="caution">
+  Lift it out when it is as you want it and keep fish and liquid cold and apart; left in, it goes mushy. Guidance only:
+  your local code and licensed practice decide.
+</p>
+
+<style>
+  .two {
+    display: grid;
+    grid-template-columns: minmax(300px, 0.85fr) minmax(0, 1.15fr);
+    gap: 1.2rem;
+    align-items: start;
+    margin-bottom: 1rem;
+  }
+  .two > section {
+    contain: layout;
+  }
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+    gap: 0.7rem;
+  }
+  .title {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    justify-content: space-between;
+    margin-bottom: 0.4rem;
+  }
+  .title button {
+    min-height: 48px;
+    padding: 0 0.9rem;
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+  }
+  .fields {
+    display: grid;
+    gap: 0.85rem;
+  }
+  .still {
+    margin-top: 0.6rem;
+    font-weight: 600;
+  }
+  .caution {
+    margin-top: 0.9rem;
+  }
+  @media (max-width: 1000px) {
+    .two {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

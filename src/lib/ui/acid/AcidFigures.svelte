@@ -1,0 +1,97 @@
+<script lang="ts">
+  import { fruitFor, sourLiquid } from '$lib/core/bench/acid/liquid.ts';
+  import type { AcidBand, AcidResult, AcidSettings } from '$lib/core/bench/acid/plan.ts';
+  import { LIQUID_WORDS, LOOK_WORDS } from '$lib/words/acid.ts';
+  import { formatDuration } from '../format.ts';
+
+  /** When it is as wanted, when past its best, and what the liquid can do. */
+  let { result, band, settings }: { result: AcidResult; band: AcidBand | null; settings: AcidSettings } = $props();
+  const coarse = (seconds: number) =>
+    formatDuration(
+      seconds < 120
+        ? Math.round(seconds / 5) * 5
+        : seconds < 7200
+          ? Math.round(seconds / 60) * 60
+          : Math.round(seconds / 600) * 600
+    );
+  const range = (of: { low: number; high: number } | null | undefined) =>
+    of ? `${coarse(of.low)} to ${coarse(of.high)}` : '…';
+  const ml = (value: number) => `${Math.round(value)} ml`;
+  const fruits = $derived(
+    settings.liquid.flatMap(({ what, id, ml: poured }) => {
+      const fruit = what === 'sour' && poured > 0 ? fruitFor(poured, sourLiquid(id!)) : null;
+      return fruit ? [{ id: id!, ...fruit }] : [];
+    })
+  );
+</script>
+
+{#if !result.sour}
+  <p class="trouble" data-no-acid>No acid to speak of: it will not turn. It is raw, whatever it lies in.</p>
+{:else}
+  <div class="times">
+    <p class="figure" data-ready>
+      {result.readySeconds === null ? 'never' : coarse(result.readySeconds)}
+      <small
+        >to {LOOK_WORDS[settings.wanted]}{result.readySeconds === null
+          ? ': the acid runs out first'
+          : `, ${range(band?.readySeconds)}`}</small
+      >
+    </p>
+    <p class="figure">
+      {result.pastSeconds === null ? 'not' : coarse(result.pastSeconds)}
+      <small
+        >past its best{result.pastSeconds === null ? ' with this little acid' : `, ${range(band?.pastSeconds)}`}</small
+      >
+    </p>
+  </div>
+{/if}
+<table class="plain">
+  <tbody>
+    <tr
+      ><td>Set through</td><td
+        >{result.setSeconds === null
+          ? 'not with this liquid'
+          : `${coarse(result.setSeconds)} (${range(band?.setSeconds)})`}</td
+      ></tr
+    >
+    <tr>
+      <td>Liquid</td>
+      <td
+        >{ml(result.liquid.ml)}{result.liquid.oilMl > 0
+          ? ` and ${ml(result.liquid.oilMl)} oil, which adds no acid`
+          : ''}</td
+      >
+    </tr>
+    <tr>
+      <td>Covers it</td>
+      <td data-cover
+        >{result.topUpMl > 0
+          ? `no: what pokes out stays raw. About ${ml(result.coverMl)} cover it; top up ${ml(result.topUpMl)}, or turn it`
+          : `yes, from about ${ml(result.coverMl)} on`}</td
+      >
+    </tr>
+    <tr
+      ><td>pH, acid it can give</td><td>{result.liquid.pH.toFixed(1)}, {result.liquid.available.toFixed(2)} mol H⁺/l</td
+      ></tr
+    >
+    {#each fruits as fruit (fruit.id)}
+      <tr><td>To squeeze</td><td>{fruit.likely} {LIQUID_WORDS[fruit.id]}, {fruit.enough} to be sure</td></tr>
+    {/each}
+    {#if settings.dark}<tr><td>Dark fish</td><td>binds about twice as much: slower</td></tr>{/if}
+  </tbody>
+</table>
+
+<style>
+  .times {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.4rem 2rem;
+    margin: 0.5rem 0;
+  }
+  table {
+    table-layout: fixed;
+  }
+  td:first-child {
+    width: 34%;
+  }
+</style>

@@ -1,0 +1,29 @@
+import { bindsMore } from '$lib/core/bench/acid/parameters.ts';
+import { theApp } from '$lib/server/app.ts';
+import { pieceChoices } from '$lib/server/choices.ts';
+import { actionsFor } from '$lib/server/forms.ts';
+import { pieceView } from '$lib/server/piece-view.ts';
+import type { PageServerLoad } from './$types';
+
+export const actions = actionsFor('/acid');
+
+export const load = (({ url }) => {
+  const app = theApp();
+  const pieces = pieceChoices(app)
+    .filter((piece) => !piece.inFreezer && !piece.inCure && !piece.onTray && !piece.onBoard && piece.form !== 'live')
+    .sort((a, b) => Number(b.inAcid) - Number(a.inAcid));
+  const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
+  const known = pieces.some((piece) => piece.id === id);
+  const view = known && id ? pieceView(app, id) : null;
+  const run = view?.piece.acids.at(-1);
+  return {
+    pieces,
+    chosen: known ? id : null,
+    view,
+    run: run && !run.ended ? run : null,
+    subject: view ? { grams: view.piece.grams, dark: bindsMore(view.species) } : null,
+    places: Object.values(app.store.projections.currentHouse().places)
+      .filter(({ kind }) => kind !== 'freezer' && kind !== 'blast')
+      .map(({ id: place, name }) => ({ id: place, name }))
+  };
+}) satisfies PageServerLoad;

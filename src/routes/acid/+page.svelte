@@ -1,0 +1,26 @@
+<script lang="ts">
+  import { houseNow } from '$lib/ui/clock.svelte.ts';
+  import AcidBench from '$lib/ui/acid/AcidBench.svelte';
+  import AcidRun from '$lib/ui/acid/AcidRun.svelte';
+  import PiecePick from '$lib/ui/controls/PiecePick.svelte';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+  const view = $derived(data.view);
+  const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name ?? 'forgotten'])));
+  // Seconds count here: a dip is over in half a minute.
+  const now = $derived(Math.floor(houseNow() / 1000) * 1000);
+</script>
+
+<svelte:head><title>Acid · Ember Tide</title></svelte:head>
+<h1>Acid</h1>
+<PiecePick pieces={data.pieces} chosen={data.chosen} empty="Nothing to dress yet." />
+{#if view && data.run}
+  {#key data.run.seq}
+    <AcidRun {view} run={data.run} places={data.places} {names} units={data.house.units} zone={data.house.zone} {now} />
+  {/key}
+{:else if view && data.subject}
+  {#key view.piece.id}
+    <AcidBench {view} piece={data.subject} places={data.places} units={data.house.units} />
+  {/key}
+{/if}

@@ -1,0 +1,109 @@
+import { expect } from 'chai';
+import {
+  acidBand,
+  acidPlan,
+  lookAt,
+  paceFromCheck,
+  setPointAt,
+  shapeOf,
+  SET_POINTS,
+  type AcidSettings
+} from '../../../src/lib/core/bench/acid/plan.ts';
+import { troubleOf } from '../measure.test.ts';
+
+const dice: AcidSettings = {
+  cut: 'dice',
+  sizes: [12],
+  faces: 2,
+  grams: 400,
+  celsius: 6,
+  liquid: [{ what: 'sour', id: 'lime', ml: 300 }],
+  measuredPH: null,
+  dark: false,
+  wanted: 'half',
+  pace: 1
+};
+
+describe('fish in acid', () => {
+  it('names how far it is: a kiss is thin whatever the size', () => {
+    expect([0.05, 0.3, 0.5, 0.8, 0.97].map((rim) => setPointAt(rim, 6))).to.deep.equal([...SET_POINTS]);
+    expect(setPointAt(0.15, 2)).to.equal('kissed');
+    expect(setPointAt(0.15, 6)).to.equal('rimmed');
+  });
+  it('each look comes after the one before, and before it is past', () => {
+    const ready = SET_POINTS.map((wanted) => acidPlan({ ...dice, wanted }));
+    ready.forEach(({ readySeconds, pastSeconds }, index) => {
+      expect(readySeconds!).to.be.greaterThan(index > 0 ? ready[index - 1]!.readySeconds! : 0);
+      expect(pastSeconds!).to.be.greaterThan(readySeconds!);
+    });
+    for (const wanted of SET_POINTS) {
+      const plan = acidPlan({ ...dice, wanted });
+      expect(lookAt(plan, plan.readySeconds! * 1.001).look).to.equal(wanted);
+    }
+  });
+  it('twice the size is four times the time; warmer is faster; dark fish, water and less juice are slower', () => {
+    const plain = acidPlan(dice).readySeconds!;
+    expect(acidPlan({ ...dice, sizes: [24] }).readySeconds! / plain).to.be.closeTo(4, 1e-6);
+    expect(acidPlan({ ...dice, celsius: 15 }).readySeconds!).to.be.lessThan(plain);
+    for (const slower of [
+      { dark: true },
+      { liquid: [...dice.liquid, { what: 'water' as const, ml: 300 }] },
+      { liquid: [{ what: 'sour' as const, id: 'lime', ml: 60 }] }
+    ]) {
+      expect(acidPlan({ ...dice, ...slower }).readySeconds ?? Infinity, JSON.stringify(slower)).to.be.greaterThan(
+        plain
+      );
+    }
+  });
+  it('water only: no acid, it will not turn; a spoon of juice stalls', () => {
+    const water = acidPlan({ ...dice, liquid: [{ what: 'water', ml: 300 }] });
+    expect(water).to.deep.include({ sour: false, readySeconds: null });
+    expect(lookAt(water, 7200).raw).to.equal(1);
+    expect(acidBand({ ...dice, liquid: [{ what: 'water', ml: 300 }] }).readySeconds).to.equal(null);
+    const spoon = acidPlan({ ...dice, wanted: 'set', liquid: [{ what: 'sour', id: 'lime', ml: 15 }] });
+    expect(spoon.readySeconds).to.equal(null);
+    expect(spoon.topUpMl).to.be.greaterThan(200);
+  });
+  it('shapes: a scallop, a brick in any order, a fillet on its skin as one of twice the thickness', () => {
+    expect(shapeOf({ ...dice, cut: 'cylinder', sizes: [30, 20] })).to.deep.equal({
+      shape: { kind: 'cylinder', halves: [1.5, 1] },
+      halfMm: 10
+    });
+    expect(shapeOf({ ...dice, cut: 'brick', sizes: [30, 10, 20] })).to.deep.equal({
+      shape: { kind: 'brick', halves: [1, 2, 3] },
+      halfMm: 5
+    });
+    const skin = acidPlan({ ...dice, cut: 'fillet', sizes: [8], faces: 1 }).readySeconds!;
+    expect(acidPlan({ ...dice, cut: 'fillet', sizes: [16], faces: 2 }).readySeconds!).to.be.closeTo(skin, 1e-6);
+  });
+  it('the band holds the likely time, spans more than double, and repeats itself', () => {
+    const { readySeconds, pastSeconds } = acidBand({ ...dice, cut: 'slice', sizes: [6] }, 0.3);
+    expect(readySeconds!.low).to.be.at.most(readySeconds!.likely);
+    expect(readySeconds!.high / readySeconds!.low).to.be.greaterThan(2);
+    expect(pastSeconds!.likely).to.be.greaterThan(readySeconds!.likely);
+    expect(acidBand({ ...dice, cut: 'slice', sizes: [6] }, 0.3).readySeconds).to.deep.equal(readySeconds);
+  });
+  it('one piece cut open sets the pace: what the forecast shows leaves it alone, a wider raw middle slows it', () => {
+    const plan = acidPlan(dice);
+    const seconds = plan.readySeconds!;
+    const shown = 12 * (1 - lookAt(plan, seconds).rim);
+    expect(paceFromCheck(dice, shown, seconds)).to.be.closeTo(1, 0.02);
+    expect(paceFromCheck(dice, shown + 1.5, seconds)).to.be.lessThan(0.85);
+    expect(paceFromCheck(dice, shown - 1.5, seconds)).to.be.greaterThan(1.15);
+    const slower = { ...dice, pace: paceFromCheck(dice, shown + 1.5, seconds) };
+    expect(12 * (1 - lookAt(acidPlan(slower), seconds).rim)).to.be.closeTo(shown + 1.5, 0.15);
+    expect(troubleOf(() => paceFromCheck(dice, 13, 600)).details.field).to.equal('rawMm');
+  });
+  const refused: [string, Partial<AcidSettings>, string][] = [
+    ['80 mm dice', { sizes: [80] }, 'size'],
+    ['pH 9', { measuredPH: 9 }, 'measuredPH'],
+    ['no fish', { grams: 0 }, 'grams'],
+    ['warm kitchen', { celsius: 40 }, 'celsius'],
+    ['a brick of two edges', { cut: 'brick', sizes: [10, 20] }, 'size']
+  ];
+  for (const [what, more, field] of refused) {
+    it(`${what}: refused, and ${field} is named`, () => {
+      expect(troubleOf(() => acidPlan({ ...dice, ...more })).details.field).to.equal(field);
+    });
+  }
+});

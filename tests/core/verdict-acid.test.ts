@@ -1,0 +1,97 @@
+import { expect } from 'chai';
+import { acidNow, foldPiece } from '../../src/lib/core/record/state.ts';
+import type { BodyOf } from '../../src/lib/core/record/events.ts';
+import { handsQueue } from '../../src/lib/core/service/hands.ts';
+import { ask, event, HOUR, lineageOf, START } from './build.ts';
+import { runGolden, statement, type Golden } from './golden.ts';
+
+const into = (hours: number, more: Partial<BodyOf<'acid.started'>> = {}) =>
+  event('acid.started', hours, {
+    settings: {
+      cut: 'dice',
+      sizes: [12],
+      faces: 2,
+      grams: 400,
+      celsius: 4,
+      liquid: [{ what: 'sour', id: 'lime', ml: 300 }],
+      measuredPH: null,
+      dark: false,
+      wanted: 'half',
+      pace: 1
+    },
+    ready: { low: 1000, likely: 1800, high: 4000 },
+    past: { low: 2000, likely: 3600, high: 8000 },
+    salt: 0,
+    place: '',
+    allergens: [],
+    pins: { profile: 't', catalogue: 't', model: 't' },
+    ...more
+  });
+const out = (hours: number) =>
+  event('acid.ended', hours, { how: 'drained', massAfter: null, look: 'half', place: '', note: '' });
+const papers = [statement(-20, 168)];
+
+const TABLE: Golden[] = [
+  {
+    name: 'acid is no kill step: never frozen, it stays not cleared',
+    of: { events: [into(2), out(3)] },
+    at: 4,
+    route: 'acid',
+    want: 'not-cleared',
+    code: 'parasites.not-frozen'
+  },
+  {
+    name: 'frozen before: the acid route is open while it lies in it',
+    of: { papers, events: [into(2)] },
+    at: 2.5,
+    route: 'acid',
+    want: 'open',
+    code: 'acid.still-raw'
+  },
+  { name: 'and after it was drained', of: { papers, events: [into(2), out(3)] }, at: 4, route: 'acid', want: 'open' },
+  {
+    name: 'it is no raw piece any more',
+    of: { papers, events: [into(2), out(3)] },
+    at: 4,
+    want: 'closed',
+    code: 'handling.in-acid'
+  },
+  { name: 'nor a cured one', of: { papers, events: [into(2)] }, at: 2.5, route: 'cured', want: 'closed' },
+  {
+    name: 'the pan is still open to it',
+    of: { papers, events: [into(2), out(3)] },
+    at: 4,
+    route: 'cooked',
+    want: 'open'
+  }
+];
+
+describe('golden table: acid on the verdict', () => {
+  runGolden(TABLE);
+  it('a whole fish is dated from the acid on', () => {
+    const mark = ask({ papers, lot: { form: 'whole' }, events: [into(2), out(3)] }, 4).reasons.find(
+      ({ code }) => code === 'date-mark.day'
+    )!;
+    expect(mark.seen.preparedAt).to.equal(START + 2 * HOUR);
+  });
+  it('hands are told when to cut one, and when it is past its best; a cut piece moves both', () => {
+    const tasks = (events: ReturnType<typeof into>[], hours: number) => {
+      const state = foldPiece('P', lineageOf({ papers, events }).pieces[0]!.events)!;
+      const lot = { id: 'L' } as never;
+      const piece = { state, lot, windows: [], missing: [], clock: null };
+      return { state, tasks: handsQueue([piece], START + hours * HOUR, 7200) };
+    };
+    expect(tasks([into(2)], 2.1).tasks[0]).to.deep.include({ code: 'acid-ready', at: START + 2.5 * HOUR });
+    expect(tasks([into(2)], 3.5).tasks[0]).to.deep.include({ code: 'acid-past', at: START + 3 * HOUR });
+    const slower = event('acid.checked', 2.4, {
+      rawMm: 8,
+      pace: 0.5,
+      ready: { low: 3000, likely: 3600, high: 5000 },
+      past: null,
+      note: ''
+    });
+    const { state, tasks: after } = tasks([into(2), slower as never], 2.5);
+    expect(after[0]).to.deep.include({ code: 'acid-ready', at: START + 3 * HOUR });
+    expect(acidNow(state.acids[0]!)).to.deep.include({ pace: 0.5, past: null });
+  });
+});

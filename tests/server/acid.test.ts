@@ -1,0 +1,139 @@
+import { expect } from 'chai';
+import { liquidParts } from '../../src/lib/server/operations/acid.ts';
+import { verify } from '../../src/lib/server/store/verify.ts';
+import { pieceView } from '../../src/lib/server/piece-view.ts';
+import type { App } from '../../src/lib/server/app.ts';
+import { nowView } from '../../src/lib/server/views.ts';
+import { paintSection, pictureAt, rawFromTouch, sectionSize } from '../../src/lib/ui/acid/section.ts';
+import { acidPlan, lookAt } from '../../src/lib/core/bench/acid/plan.ts';
+import { CHAR, FEED, openTestHouse, type TestHouse } from './house.ts';
+
+const DICE = { cut: 'dice', size: '12 mm', celsius: '5 C', liquid: 'lime 1200, orange 200, oil 50', wanted: 'half' };
+
+describe('fish in acid', () => {
+  let house: TestHouse;
+  let piece: string;
+  beforeEach(() => {
+    house = openTestHouse();
+    const got = house.done('receive-lot', CHAR);
+    house.done('attach-evidence', { lot: got.lot, ...FEED });
+    piece = String(got.piece);
+  });
+  afterEach(() => {
+    expect(verify(house.store, house.clock.now()).trouble).to.equal(null);
+    house.close();
+  });
+  const later = (minutes: number) => house.clock.moveTo(Math.round(house.clock.now() + minutes * 60_000), true);
+  const run = () => house.store.projections.piece(piece).state.acids.at(-1)!;
+  const refusal = (name: string, input: object) => {
+    const answer = house.act(name, input);
+    if (answer.ok) throw new Error(`${name} was taken`);
+    return answer;
+  };
+  const app = () => ({ store: house.store, clock: house.clock }) as unknown as App;
+
+  it('goes in with its clock, is cut open, put right, and lifted out', () => {
+    const { readySeconds } = house.done('start-acid', { piece, ...DICE, allergens: 'Celery', place: 'Drawer 1' });
+    expect(nowView(app()).tasks[0]!.code).to.equal('acid-ready');
+    later(Number(readySeconds) / 60);
+    const { pace } = house.done('check-acid', { piece, raw: '8 mm', note: 'slower than said' });
+    expect(pace).to.be.lessThan(0.9);
+    expect(run().checks[0]!.ready!.likely).to.be.greaterThan(Number(readySeconds));
+    expect(refusal('check-acid', { piece, raw: '20 mm' }).details.field).to.equal('rawMm');
+    later(10);
+    const { look } = house.done('end-acid', { piece, massAfter: '1950 g', place: 'Drawer 2' });
+    expect(look).to.equal(run().ended!.look);
+    expect(house.store.projections.piece(piece).state.grams).to.equal(1950);
+    expect(pieceView(app(), piece).allergens.map(({ allergen }) => allergen)).to.include.members(['fish', 'celery']);
+    expect(refusal('end-acid', { piece }).code).to.equal('record.not-allowed-now');
+  });
+  it('in acid it is on no other bench', () => {
+    house.done('start-acid', { piece, ...DICE });
+    const cure = {
+      method: 'weighed',
+      thickness: '20 mm',
+      faces: 1,
+      celsius: '3 C',
+      salt: '2 %',
+      hours: '24 h',
+      target: '1 %'
+    };
+    for (const [name, input] of [
+      ['start-acid', { piece, ...DICE }],
+      ['start-cure', { piece, ...cure }],
+      ['open-board', { piece }]
+    ] as const) {
+      expect(refusal(name, input).details.seen, name).to.equal('in acid');
+    }
+  });
+  it('what is taken for a fillet with its skin on takes twice the depth; a part of the piece can go in alone', () => {
+    house.done('start-acid', { piece, ...DICE, cut: 'fillet', size: '8 mm', faces: 1, mass: '300 g' });
+    expect(run().plan.settings).to.deep.include({ faces: 1, grams: 300 });
+    expect(run().plan.settings.sizes).to.deep.equal([8]);
+  });
+  it('refuses what will not turn and what cannot be, by field', () => {
+    expect(refusal('start-acid', { piece, ...DICE, liquid: 'water 300' }).code).to.equal('acid.none');
+    const wrong: [object, string][] = [
+      [{ size: '80 mm' }, 'size'],
+      [{ measuredPH: 9 }, 'measuredPH'],
+      [{ liquid: 'cola 300' }, 'liquid'],
+      [{ liquid: 'oil 30' }, 'liquid'],
+      [{ cut: 'brick' }, 'size'],
+      [{ celsius: '50 C' }, 'celsius'],
+      [{ mass: '9 kg' }, 'mass']
+    ];
+    for (const [more, field] of wrong) {
+      const { details, fields } = refusal('start-acid', { piece, ...DICE, ...more });
+      expect(fields[0]?.field ?? details.field, JSON.stringify(more)).to.equal(field);
+    }
+  });
+  it('reads a liquid as it is written', () => {
+    expect(liquidParts('lime 200, bitter orange 30 ml, Rice-vinegar 10.5, water 5, oil 2')).to.deep.equal([
+      { what: 'sour', id: 'lime', ml: 200 },
+      { what: 'sour', id: 'bitter-orange', ml: 30 },
+      { what: 'sour', id: 'rice-vinegar', ml: 10.5 },
+      { what: 'water', ml: 5 },
+      { what: 'oil', ml: 2 }
+    ]);
+  });
+});
+
+describe('the section of a piece in acid', () => {
+  const settings = {
+    cut: 'dice' as const,
+    sizes: [12],
+    faces: 2 as const,
+    grams: 300,
+    celsius: 6,
+    liquid: [{ what: 'sour' as const, id: 'lime', ml: 300 }],
+    measuredPH: null,
+    dark: false,
+    wanted: 'half' as const,
+    pace: 1
+  };
+  const green = (pixels: Uint8ClampedArray, width: number, x: number, y: number) => pixels[(y * width + x) * 4 + 1]!;
+  it('is white at its edge and rosy in its middle, alike on all four sides', () => {
+    const result = acidPlan(settings);
+    const seconds = result.readySeconds!;
+    const pixels = new Uint8ClampedArray(40 * 40 * 4);
+    paintSection(pixels, 40, 40, result, lookAt(result, seconds).rim, seconds, 2);
+    expect(green(pixels, 40, 1, 20)).to.be.greaterThan(235);
+    expect(green(pixels, 40, 20, 20)).to.be.lessThan(160);
+    expect(green(pixels, 40, 3, 20)).to.equal(green(pixels, 40, 36, 20));
+    expect(pictureAt(result, 0).fourier).to.equal(0);
+  });
+  it('on its skin a fillet is white from above only', () => {
+    const result = acidPlan({ ...settings, cut: 'fillet', sizes: [8], faces: 1 });
+    const pixels = new Uint8ClampedArray(20 * 20 * 4);
+    paintSection(pixels, 20, 20, result, 0.5, 600, 1);
+    expect(green(pixels, 20, 10, 2)).to.be.greaterThan(green(pixels, 20, 10, 17));
+    expect(sectionSize(result, 1).height).to.equal(8);
+  });
+  it('a touch tells the width of the raw middle', () => {
+    const result = acidPlan(settings);
+    expect(rawFromTouch(result, 2, 0.75, 0.5)).to.be.closeTo(6, 1e-9);
+    expect(rawFromTouch(result, 2, 0.25, 0.5)).to.be.closeTo(6, 1e-9);
+    const skin = acidPlan({ ...settings, cut: 'fillet', sizes: [8], faces: 1 });
+    expect(rawFromTouch(skin, 1, 0.5, 0.25)).to.be.closeTo(6, 1e-9);
+  });
+});
