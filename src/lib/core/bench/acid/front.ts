@@ -156,7 +156,7 @@ function follow(axes: readonly Axis[], rimAxis: number, strength: number, liquid
   const bathVolume = liquid * whole;
   // Little liquid is emptied sooner than a cell is filled: it must not be asked for more than it holds.
   const gates = open.reduce((sum, { conductance }) => sum + conductance, 0);
-  const step = Math.min(0.9 * stable, (0.5 * bathVolume) / gates);
+  const step = Math.min(0.9 * stable, (0.25 * bathVolume) / gates);
   const flat = links.map(({ from, conductance }) => ({
     from: Int32Array.from(from),
     conductance: Float64Array.from(conductance)

@@ -25,7 +25,7 @@ export function erf(x: number): number {
  * @param strength C0/N
  * @throws EmberError `quantity.out-of-range`
  * @example
- * stefanNumber(0.506 / 0.075).toFixed(3) // => '1.146'
+ * stefanNumber(0.506 / 0.075).toFixed(3) // => '1.145'
  */
 export function stefanNumber(strength: number): number {
   const wanted = inRange(strength, { field: 'strength', unit: '', min: 1e-6, max: 1e4 });
