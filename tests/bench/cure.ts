@@ -1,3 +1,5 @@
+import { acidCourse } from '../../src/lib/core/bench/acid/front.ts';
+import { acidPlan, type AcidSettings } from '../../src/lib/core/bench/acid/plan.ts';
 import { uptakeConstantSurface } from '../../src/lib/core/bench/cure/analytic.ts';
 import { learned, predicted, type CureOutcome } from '../../src/lib/core/bench/cure/learn.ts';
 import { SALT_SATURATION, SHIPPED } from '../../src/lib/core/bench/cure/parameters.ts';
@@ -113,6 +115,42 @@ export function cureRows(add: Add, times: Times, at: At): void {
       0.5
     ),
     500,
+    'ms'
+  );
+}
+
+/** Acid: a course once for a shape and a liquid, and a size dragged over it. */
+export function acidRows(add: Add, times: Times, at: At): void {
+  const shape = { kind: 'brick', halves: [1, 1, 1] } as const;
+  add(
+    'acid into a die, three axes, 20 cells to the middle (median)',
+    at(
+      times(7, 2, () => void acidCourse({ shape, strength: 6.7, liquid: 0.8 })),
+      0.5
+    ),
+    600,
+    'ms'
+  );
+  const course = acidCourse({ shape, strength: 6.7, liquid: 0.8 });
+  const dice: AcidSettings = {
+    cut: 'dice',
+    sizes: [12],
+    faces: 2,
+    grams: 400,
+    celsius: 5,
+    liquid: [{ what: 'sour', id: 'lime', ml: 320 }],
+    measuredPH: null,
+    dark: false,
+    wanted: 'half',
+    pace: 1
+  };
+  add(
+    'another size over a course that is known (worst of 200)',
+    at(
+      times(200, 50, (index) => void acidPlan({ ...dice, sizes: [4 + (index % 40) / 2] }, 20, () => course)),
+      1
+    ),
+    16,
     'ms'
   );
 }

@@ -26,7 +26,8 @@ import {
 import { CHAR, FEED, openTestHouse } from '../server/house.ts';
 import { breakdownRows } from './breakdown.ts';
 import { coldRows, importRows } from './cold.ts';
-import { cureRows } from './cure.ts';
+import { acidRows, cureRows } from './cure.ts';
+import { dragRows } from './drag.ts';
 
 interface Row {
   what: string;
@@ -55,6 +56,7 @@ function times(count: number, warm: number, work: (index: number) => void): numb
 const at = (sorted: number[], share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
 
 cureRows(add, times, at);
+acidRows(add, times, at);
 
 // A verdict from folded state: a thousand pieces with thirty events each, and twice as many.
 const judged = (count: number) => {
@@ -184,6 +186,7 @@ function firstLoadKilobytes(): number {
 breakdownRows(add, times, at);
 coldRows(add, times, at);
 await importRows(add, at);
+await dragRows(add);
 
 if (existsSync('.svelte-kit/output/client/.vite/manifest.json'))
   add("Now's first load of scripts, gzipped", firstLoadKilobytes(), 200, 'kB');

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { liquidParts } from '../../src/lib/server/operations/acid.ts';
+import { acidPace, liquidParts } from '../../src/lib/server/operations/acid.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { pieceView } from '../../src/lib/server/piece-view.ts';
 import type { App } from '../../src/lib/server/app.ts';
@@ -46,6 +46,20 @@ describe('fish in acid', () => {
     expect(house.store.projections.piece(piece).state.grams).to.equal(1950);
     expect(pieceView(app(), piece).allergens.map(({ allergen }) => allergen)).to.include.members(['fish', 'celery']);
     expect(refusal('end-acid', { piece }).code).to.equal('record.not-allowed-now');
+  });
+  it('what was seen in one run is what the next is forecast with, half of it at first', () => {
+    expect(acidPace(house.store, 'arctic-char')).to.deep.equal({ pace: 1, runs: 0 });
+    const first = house.done('start-acid', { piece, ...DICE });
+    later(Number(first.readySeconds) / 60);
+    const { pace } = house.done('check-acid', { piece, raw: '8 mm' });
+    house.done('end-acid', { piece });
+    const taught = acidPace(house.store, 'arctic-char');
+    expect(taught.runs).to.equal(1);
+    expect(taught.pace).to.be.closeTo(Number(pace) ** (1 / 3), 1e-9);
+    expect(acidPace(house.store, 'turbot').runs).to.equal(0);
+    const second = house.done('start-acid', { piece, ...DICE });
+    expect(second.readySeconds).to.be.greaterThan(Number(first.readySeconds));
+    expect(run().plan.settings.pace).to.be.closeTo(taught.pace, 1e-9);
   });
   it('in acid it is on no other bench', () => {
     house.done('start-acid', { piece, ...DICE });

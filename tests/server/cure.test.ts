@@ -138,6 +138,18 @@ describe('curing', () => {
     expect(served[0]!.allergens).to.include.members(['fish', 'soy', 'wheat', 'lupin']);
     expect(labelData(appOf(house), piece).allergens).to.include('soy');
   });
+  it('a weight that cannot be is asked about before it teaches anything', () => {
+    house.done('start-cure', { piece, ...PLAN });
+    for (const massAfter of ['188 g', '9 kg']) {
+      expect(refusal('end-cure', { piece, massAfter }).details).to.include({
+        field: 'massAfter',
+        min: 1000,
+        max: 3000
+      });
+    }
+    house.done('end-cure', { piece, massAfter: '1.88 kg' });
+    expect(house.store.projections.piece(piece).state.grams).to.equal(1880);
+  });
   it('refuses what the core refuses, by field, whoever asks', () => {
     const wrong: [object, string][] = [
       [{ salt: '400 %' }, 'salt'],

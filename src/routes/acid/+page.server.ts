@@ -2,6 +2,7 @@ import { bindsMore } from '$lib/core/bench/acid/parameters.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
+import { acidPace } from '$lib/server/operations/acid.ts';
 import { pieceView } from '$lib/server/piece-view.ts';
 import type { PageServerLoad } from './$types';
 
@@ -21,7 +22,9 @@ export const load = (({ url }) => {
     chosen: known ? id : null,
     view,
     run: run && !run.ended ? run : null,
-    subject: view ? { grams: view.piece.grams, dark: bindsMore(view.species) } : null,
+    subject: view
+      ? { grams: view.piece.grams, dark: bindsMore(view.species), ...acidPace(app.store, view.species?.id ?? null) }
+      : null,
     places: Object.values(app.store.projections.currentHouse().places)
       .filter(({ kind }) => kind !== 'freezer' && kind !== 'blast')
       .map(({ id: place, name }) => ({ id: place, name }))

@@ -3,6 +3,7 @@ import { EmberError } from '../../core/errors.ts';
 import {
   acidBand,
   acidPlan,
+  housePace,
   CUTS,
   lookAt,
   paceFromCheck,
@@ -11,7 +12,7 @@ import {
 } from '../../core/bench/acid/plan.ts';
 import { SOUR_LIQUIDS, type LiquidPart } from '../../core/bench/acid/liquid.ts';
 import { bindsMore } from '../../core/bench/acid/parameters.ts';
-import { ACID_ENDS } from '../../core/record/bodies.ts';
+import { ACID_ENDS, UNIDENTIFIED } from '../../core/record/bodies.ts';
 import { acidNow, type AcidRun, type PieceState } from '../../core/record/state.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
@@ -65,8 +66,17 @@ export function liquidParts(text: string): LiquidPart[] {
     });
 }
 
+/** Runs of a species whose last check is looked at. */
+const LOOKED_AT = 20;
+/** How fast acid goes into a species in this house, and how many runs say so. */
+export function acidPace(store: Store, species: string | null): { pace: number; runs: number } {
+  const paces = store.projections.ties.pacesOf(species ?? UNIDENTIFIED, LOOKED_AT);
+  return { pace: housePace(paces), runs: paces.length };
+}
+
 export function acidSettingsFor(store: Store, input: AcidFields): AcidSettings {
   const { state, lot } = store.projections.piece(input.piece);
+  const species = speciesOfLot(lot, store.projections.currentHouse());
   return {
     cut: input.cut,
     sizes: [input.size, input.second, input.third].flatMap((each) => (each ? [each.si] : [])),
@@ -75,9 +85,9 @@ export function acidSettingsFor(store: Store, input: AcidFields): AcidSettings {
     celsius: input.celsius.si,
     liquid: liquidParts(input.liquid),
     measuredPH: input.measuredPH,
-    dark: bindsMore(speciesOfLot(lot, store.projections.currentHouse())),
+    dark: bindsMore(species),
     wanted: input.wanted,
-    pace: input.pace ?? 1
+    pace: input.pace ?? acidPace(store, species?.id ?? null).pace
   };
 }
 

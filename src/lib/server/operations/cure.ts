@@ -163,6 +163,8 @@ export const stepCure = operation({
 
 /** A cure draws water, and desalting lets it drink; a piece that doubled was weighed with its tray. */
 const MOST_GAIN = 1.5;
+/** No cure here takes half of a fish: a figure below that is a slip, and would teach the next forecast nonsense. */
+const LEAST_LEFT = 0.5;
 
 export const endCure = operation({
   name: 'end-cure',
@@ -186,11 +188,13 @@ export const endCure = operation({
     const at = instant(input.at, 'at');
     const last = run.changes.at(-1)?.at ?? run.at;
     if (at < last) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
-    if (input.massAfter && input.massAfter.si > run.plan.grams * MOST_GAIN) {
+    const { grams } = run.plan;
+    if (input.massAfter && (input.massAfter.si > grams * MOST_GAIN || input.massAfter.si < grams * LEAST_LEFT)) {
       throw new EmberError('quantity.out-of-range', {
         field: 'massAfter',
         unit: 'g',
-        max: Math.round(run.plan.grams * MOST_GAIN),
+        min: Math.round(grams * LEAST_LEFT),
+        max: Math.round(grams * MOST_GAIN),
         seen: input.massAfter.typed
       });
     }

@@ -92,6 +92,13 @@ export function openTies(db: Db) {
      VALUES (@seq, @piece, @species, @started, @ended, @run, @told)`
   );
   const dropCures = db.prepare<[string]>('DELETE FROM cures WHERE piece = ?');
+  const putPace = db.prepare<{ seq: number; piece: string; species: string; at: number; pace: number }>(
+    'INSERT INTO acid_paces (seq, piece, species, at, pace) VALUES (@seq, @piece, @species, @at, @pace)'
+  );
+  const dropPaces = db.prepare<[string]>('DELETE FROM acid_paces WHERE piece = ?');
+  const paces = db.prepare<[string, number], { pace: number }>(
+    'SELECT pace FROM acid_paces WHERE species = ? ORDER BY at DESC, seq DESC LIMIT ?'
+  );
   const cureRows = db.prepare<[number], CureRow>('SELECT * FROM cures ORDER BY ended DESC, seq DESC LIMIT ?');
   const cureVersion = db.prepare<[], { last: number; count: number }>(
     'SELECT COALESCE(max(told), 0) AS last, count(*) AS count FROM cures'
@@ -161,6 +168,7 @@ export function openTies(db: Db) {
     },
     dropRuns(id: string): void {
       dropCures.run(id);
+      dropPaces.run(id);
       for (const { seq } of boardsOf.all(id)) {
         dropBoard.run(seq);
         dropParts.run(seq);
@@ -196,6 +204,10 @@ export function openTies(db: Db) {
         const run = JSON.stringify(cure);
         putCure.run({ seq, piece: piece.id, species, started, ended: ended.at, run, told: piece.lastSeq });
       }
+      for (const { seq, checks } of piece.acids) {
+        const last = checks.at(-1);
+        if (last) putPace.run({ seq, piece: piece.id, species, at: last.at, pace: last.pace });
+      }
     },
     childrenOf: (id: string) => children.all(id),
     lotsOf: (id: string) => lots.all(id).map(({ lot }) => lot),
@@ -220,6 +232,8 @@ export function openTies(db: Db) {
       const { seq, count } = version.get(JSON.stringify(ofLots))!;
       return `${seq} ${count}`;
     },
+    /** How fast acid went in the last runs of a species that were cut open, against the shipped figure. */
+    pacesOf: (species: string, limit: number): number[] => paces.all(species, limit).map(({ pace }) => pace),
     /** Finished cures, newest first. */
     curesOf: (limit: number): CureRow[] => cureRows.all(limit),
     /** Changes whenever a finished cure does. */
@@ -231,7 +245,7 @@ export function openTies(db: Db) {
     page: (lot: string, live: boolean, limit: number, offset: number): string[] =>
       page.all({ lot, live: live ? 1 : 0, limit, offset }).map(({ id }) => id),
     emptied:
-      'DELETE FROM piece_parents; DELETE FROM piece_lots; DELETE FROM boards; DELETE FROM board_parts; DELETE FROM cures;',
+      'DELETE FROM piece_parents; DELETE FROM piece_lots; DELETE FROM boards; DELETE FROM board_parts; DELETE FROM cures; DELETE FROM acid_paces;',
     dump(): { table: string; id: string; text: string }[] {
       const out: { table: string; id: string; text: string }[] = [];
       for (const [table, key] of [
@@ -239,6 +253,7 @@ export function openTies(db: Db) {
         ['piece_lots', `lot || ' ' || piece`],
         ['boards', 'seq'],
         ['cures', 'seq'],
+        ['acid_paces', 'seq'],
         ['board_parts', `board || ' ' || part`]
       ] as const) {
         const rows = db.prepare<[], { id: string }>(`SELECT ${key} AS id, * FROM ${table} ORDER BY 1`).all();

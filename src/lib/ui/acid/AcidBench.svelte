@@ -100,6 +100,11 @@
         onscrub={(seconds) => (scrubbed = seconds)}
       />
       <AcidFigures {result} band={one!.band} settings={shown} />
+      <p class="soft" data-taught>
+        {piece.runs > 0
+          ? `Forecast at ${piece.pace.toFixed(2)} of the shipped pace, as ${piece.runs} ${piece.runs === 1 ? 'run' : 'runs'} of this species cut open here taught.`
+          : 'Forecast with published ranges: none of this species was cut open here yet.'}
+      </p>
       <p class="still" data-still-raw>
         White is a look. Acid kills no worms and no germs: this piece opens and closes as a raw one does.
       </p>

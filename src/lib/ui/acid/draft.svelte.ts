@@ -10,6 +10,9 @@ import { startWith } from '../units.ts';
 export interface AcidSubject {
   readonly grams: number;
   readonly dark: boolean;
+  /** Against the shipped figure, as pieces cut open in this house taught; and how many runs did. */
+  readonly pace: number;
+  readonly runs: number;
 }
 
 /** Fish in acid as it is being set. */
@@ -104,7 +107,7 @@ export class AcidDraft {
       measuredPH: pH,
       dark: piece.dark,
       wanted: this.wanted,
-      pace: 1
+      pace: piece.pace
     };
   }
 }

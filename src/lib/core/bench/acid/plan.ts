@@ -277,3 +277,18 @@ export function paceFromCheck(settings: AcidSettings, rawMm: number, seconds: nu
   const pace = (settings.pace * fourier) / (seconds * result.fourierPerSecond);
   return Math.min(ACID_LIMITS.pace.max, Math.max(ACID_LIMITS.pace.min, pace));
 }
+
+/** The shipped figure counts as this many checks: one odd piece moves a house little. */
+const SHIPPED_COUNTS = 2;
+
+/**
+ * The pace a house's checks have taught: their geometric mean, with the shipped figure among them.
+ *
+ * @param paces of earlier runs, against the shipped figure
+ * @example
+ * housePace([1, 1, 1]) // => 1
+ */
+export const housePace = (paces: readonly number[]): number =>
+  Math.exp(
+    paces.reduce((sum, pace) => sum + Math.log(inRange(pace, ACID_LIMITS.pace)), 0) / (paces.length + SHIPPED_COUNTS)
+  );
