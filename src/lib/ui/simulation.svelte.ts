@@ -5,6 +5,7 @@ import { errorSentence } from '../words/errors.ts';
 export interface BenchWorker<Settings, Result, Band> {
   solve(settings: Settings): Promise<Answered<Result>>;
   band(settings: Settings): Promise<Answered<Band>>;
+  stop(): void;
   end(): void;
 }
 
@@ -81,6 +82,6 @@ export class Simulation<Settings extends object, Result, Band> {
     this.#turn++;
     clearTimeout(this.#timer);
     this.banding = false;
-    this.#worker.end();
+    this.#worker.stop();
   }
 }

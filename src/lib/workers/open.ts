@@ -1,4 +1,4 @@
-import { wrap, type Remote } from 'comlink';
+import { wrap } from 'comlink';
 import type { Answered } from './answered.ts';
 
 interface Door<Settings, Result, Band> {
@@ -6,36 +6,53 @@ interface Door<Settings, Result, Band> {
   band(settings: Settings): Answered<Band>;
 }
 
-/** A bench's simulation off the main thread. A newer question ends an unfinished band: the thread is replaced. */
+/**
+ * A bench's simulation off the main thread: one thread answers at once and keeps what it has worked out, another draws the
+ * band. A newer question ends an unfinished band by ending its thread.
+ */
 export function openBenchWorker<Settings, Result, Band>(make: () => Worker) {
   type Open = Door<Settings, Result, Band>;
-  let worker: Worker | null = null;
-  let door: Remote<Open> | null = null;
-  let banding = false;
-
-  function ready(): Open {
-    if (banding) end();
-    if (!door) {
-      worker = make();
-      door = wrap<Open>(worker);
-    }
-    return door as unknown as Open;
+  function thread() {
+    let worker: Worker | null = null;
+    let door: Open | null = null;
+    return {
+      door(): Open {
+        if (!door) {
+          worker = make();
+          door = wrap<Open>(worker) as unknown as Open;
+        }
+        return door;
+      },
+      end() {
+        worker?.terminate();
+        worker = null;
+        door = null;
+      }
+    };
   }
-  function end() {
-    worker?.terminate();
-    worker = null;
-    door = null;
-    banding = false;
-  }
+  const solver = thread();
+  const drawer = thread();
+  let drawing = 0;
   return {
-    solve: async (settings: Settings): Promise<Answered<Result>> => ready().solve(settings),
+    async solve(settings: Settings): Promise<Answered<Result>> {
+      if (drawing > 0) drawer.end();
+      drawing = 0;
+      return solver.door().solve(settings);
+    },
     async band(settings: Settings): Promise<Answered<Band>> {
-      const asked = ready();
-      banding = true;
-      const answer = await asked.band(settings);
-      if ((door as unknown) === asked) banding = false;
+      drawing++;
+      const answer = await drawer.door().band(settings);
+      drawing = Math.max(0, drawing - 1);
       return answer;
     },
-    end
+    /** Ends an unfinished band. */
+    stop(): void {
+      drawer.end();
+      drawing = 0;
+    },
+    end(): void {
+      solver.end();
+      drawer.end();
+    }
   };
 }
