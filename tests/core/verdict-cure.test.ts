@@ -88,6 +88,22 @@ const TABLE: Golden[] = [
     code: 'cure.closed-pack-salted'
   },
   {
+    name: '5 % that is there only after three days: closed at 48 h',
+    of: { papers, events: [cureStart(2, 72, { pack: 'closed', ...salted(6) }), cureEnd(75)] },
+    at: 76,
+    route: 'cured',
+    want: 'closed',
+    code: 'cure.closed-pack-late'
+  },
+  {
+    name: 'taken out past 48 h but before its longer programme was through: closed',
+    of: { papers, events: [cureStart(2, 72, { pack: 'closed', ...salted(6) }), cureEnd(60)] },
+    at: 61,
+    route: 'cured',
+    want: 'closed',
+    code: 'cure.closed-pack-late'
+  },
+  {
     name: '4.9 % by the low end is not 5 %',
     of: { papers, events: [closedPack(4.9), cureEnd(74)] },
     at: 75,

@@ -141,7 +141,7 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
   'cure.closed-pack': (seen) =>
     `In a pack without air: botulinum may grow from 3.3 °C where the water-phase salt is under ${text(seen, 'needed')} % (least here, by the low forecast, ${text(seen, 'wps')} %). Opened within ${text(seen, 'limit')} h, or not served. Whether that relief covers fish that was never frozen is for your authority.`,
   'cure.closed-pack-late': (seen) =>
-    `In a pack without air for ${text(seen, 'hours')} h, with ${text(seen, 'wps')} % water-phase salt at the least by the low forecast; ${text(seen, 'needed')} % or an approved plan was needed after ${text(seen, 'limit')} h.`,
+    `In a pack without air for ${text(seen, 'hours')} h, with ${text(seen, 'wps')} % water-phase salt at the least by the low forecast for its end; ${text(seen, 'needed')} % by then, or an approved plan, was needed after ${text(seen, 'limit')} h.`,
   'cure.closed-pack-salted': (seen) =>
     `In a pack without air, ${text(seen, 'wps')} % water-phase salt at the least by the low forecast (${text(seen, 'needed')} % wanted). That is a forecast, not a laboratory: the plan asks for one.`,
   'cure.listeria': (seen) =>

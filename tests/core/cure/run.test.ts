@@ -138,7 +138,9 @@ describe('what is said of every cure', () => {
       guardsOf({ celsius: 3, leastWps, waterActivity: 0.96, closedPack, hours }).map((each) => each.code)[1];
     expect(code(2, 0)).to.equal('cure.closed-pack');
     expect(code(2, 49)).to.equal('cure.closed-pack-late');
-    expect(code(5, 49)).to.equal('cure.closed-pack-salted');
+    expect(code(5, 48)).to.equal('cure.closed-pack-salted');
+    // Salt that is there only after the 48 hours held nothing back in them.
+    expect(code(5, 49)).to.equal('cure.closed-pack-late');
     expect(code(4.99, 49)).to.equal('cure.closed-pack-late');
     expect(code(2, 49, false)).to.equal('cure.open');
   });

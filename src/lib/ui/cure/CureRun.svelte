@@ -245,7 +245,8 @@
     leastWps: forecast.leastWps?.low ?? 0,
     waterActivity: forecast.waterActivity ?? 1,
     closedPack: plan.pack === 'closed',
-    hours: seconds / 3600
+    hours: seconds / 3600,
+    reachedHours: (dueAt - run.at) / 3600_000
   }}
 />
 

@@ -49,11 +49,21 @@ export interface GuardInput {
   readonly closedPack: boolean;
   /** In it so far, or to be, h. */
   readonly hours: number;
+  /** Hours after which it holds what `leastWps` says: the end of what was forecast. `hours` where left out. */
+  readonly reachedHours?: number;
 }
 
 /** What is said of every cure, next to its figures and on its verdict. */
-export function guardsOf({ celsius, leastWps, waterActivity, closedPack, hours }: GuardInput): Guard[] {
-  const isSalted = leastWps >= ROP_LEAST_WPS;
+export function guardsOf({
+  celsius,
+  leastWps,
+  waterActivity,
+  closedPack,
+  hours,
+  reachedHours = hours
+}: GuardInput): Guard[] {
+  // Salt that arrives after the 48 hours came too late to hold anything back.
+  const isSalted = leastWps >= ROP_LEAST_WPS && reachedHours <= ROP_HOURS;
   const wps = Math.round(leastWps * 10) / 10;
   const days = daysToTenfold(Math.min(25, Math.max(-5, celsius)), waterActivity);
   const pack: Guard = closedPack

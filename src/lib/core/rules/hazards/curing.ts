@@ -30,7 +30,9 @@ export const curing: Hazard = (context) => {
   if (!last) return [];
   const out: Reason[] = [];
   for (const run of cures) {
-    const { forecast } = cureNow(run);
+    const { forecast, dueAt } = cureNow(run);
+    // Taken out before its programme was through, it never held what was forecast for its end.
+    const isThrough = run.ended === null || run.ended.at >= dueAt;
     const until = run.ended?.at ?? context.at;
     const evidence = [run.seq, ...(run.ended ? [run.ended.seq] : [])];
     const guards = guardsOf({
@@ -39,7 +41,8 @@ export const curing: Hazard = (context) => {
       leastWps: forecast.leastWps?.low ?? 0,
       waterActivity: forecast.waterActivity ?? 1,
       closedPack: run.plan.pack === 'closed',
-      hours: (until - run.at) / 3600_000
+      hours: (until - run.at) / 3600_000,
+      reachedHours: isThrough ? (dueAt - run.at) / 3600_000 : Infinity
     });
     for (const { code, seen } of guards) {
       const isPack = code.startsWith('cure.closed-pack');
