@@ -15,6 +15,8 @@ export const load = (({ locals, depends }) => {
     places: _____,
     templates: ______,
     kitchen: _______,
+    racks: ________,
+    services: _________,
     ...house
   } = store.projections.currentHouse();
   return {

@@ -1,35 +1,16 @@
 import { expect } from 'chai';
-import type { Browser } from 'playwright-core';
-import { openBrowser, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
-import { form, send, watch } from './watch.ts';
+import { openBenchHouse, type BenchHouse } from './bench-house.ts';
+import { visit } from './harness.ts';
+import { form, send } from './watch.ts';
 
 describe('the acid bench', () => {
-  let house: RunningHouse;
-  let browser: Browser;
+  let bench: BenchHouse;
   let piece = '';
-  let keys = 0;
-  const call = async (name: string, input: unknown, actor = 'p1') => {
-    const answer = await fetch(`${house.url}/api/v1/operations/${name}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json', 'x-ember-person': actor, 'idempotency-key': `k${++keys}` },
-      body: JSON.stringify(input)
-    });
-    const body = (await answer.json()) as { result: Record<string, string> };
-    expect(answer.status, JSON.stringify(body)).to.equal(200);
-    return body.result;
-  };
-  const later = (minutes: number) =>
-    fetch(`${house.url}/api/v1/demo/clock`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ byHours: minutes / 60, frozen: true })
-    });
+  const later = (minutes: number) => bench.later(minutes / 60);
   before(async () => {
-    house = await openHouse({ EMBER_TIDE_FROZEN_AT: '2026-03-09T12:00:00Z' });
-    browser = await openBrowser();
-    await call('join-person', { name: 'Ada Skerry' }, '');
+    bench = await openBenchHouse();
     piece = (
-      await call('receive-lot', {
+      await bench.call('receive-lot', {
         species: 'halibut',
         form: 'block',
         source: 'wild',
@@ -42,16 +23,8 @@ describe('the acid bench', () => {
       })
     ).piece!;
   });
-  after(async () => {
-    await browser.close();
-    await house.close();
-  });
-  const open = async (path: string) => {
-    const watched = await watch(browser);
-    await signIn(watched.page, house.url, 'p1');
-    await visit(watched.page, house.url + path);
-    return watched;
-  };
+  after(() => bench.close());
+  const open = (path: string) => bench.open(path);
 
   it('times follow size, liquid and look; water alone does not turn it; two lie side by side', async () => {
     const { page, quiet, close } = await open(`/acid?piece=${piece}`);
@@ -99,7 +72,7 @@ describe('the acid bench', () => {
     await page.waitForSelector('[data-look]');
     const early = await page.textContent('[data-look]');
     await later(30);
-    await visit(page, `${house.url}/acid?piece=${piece}`);
+    await visit(page, `${bench.house.url}/acid?piece=${piece}`);
     await page.waitForSelector('[data-look]');
     expect(await page.textContent('[data-look]')).to.not.equal(early);
     const before = await page.textContent('[data-ready]');
@@ -112,12 +85,12 @@ describe('the acid bench', () => {
     await page.waitForSelector('[data-check]:has-text("of its pace")');
     expect(await page.textContent('[data-ready]')).to.not.equal(before);
     await later(45);
-    await visit(page, `${house.url}/acid?piece=${piece}`);
+    await visit(page, `${bench.house.url}/acid?piece=${piece}`);
     await send(page, 'end-acid', { massAfter: '590', place: 'Drawer 1' });
     await page.waitForSelector('form[data-operation="start-acid"]');
-    await visit(page, `${house.url}/piece/${piece}`);
+    await visit(page, `${bench.house.url}/piece/${piece}`);
     expect(await page.textContent('main')).to.contain('Acid turns it white and kills no worms');
-    await visit(page, `${house.url}/ledger`);
+    await visit(page, `${bench.house.url}/ledger`);
     for (const words of ['Into the acid', 'Cut open in acid', 'Out of the acid']) {
       expect(await page.textContent('main')).to.contain(words);
     }

@@ -1,35 +1,16 @@
 import { expect } from 'chai';
-import type { Browser, Page } from 'playwright-core';
-import { openBrowser, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
-import { form, send, watch } from './watch.ts';
-
-const NOON = '2026-03-09T12:00:00Z';
+import type { Page } from 'playwright-core';
+import { openBenchHouse, type BenchHouse } from './bench-house.ts';
+import { visit } from './harness.ts';
+import { form, send } from './watch.ts';
 
 describe('the cure bench', () => {
-  let house: RunningHouse;
-  let browser: Browser;
+  let bench: BenchHouse;
   let piece = '';
-  let keys = 0;
-  const call = async (name: string, input: unknown, actor = 'p1') => {
-    const answer = await fetch(`${house.url}/api/v1/operations/${name}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json', 'x-ember-person': actor, 'idempotency-key': `k${++keys}` },
-      body: JSON.stringify(input)
-    });
-    const body = (await answer.json()) as { result: Record<string, string> };
-    expect(answer.status, JSON.stringify(body)).to.equal(200);
-    return body.result;
-  };
-  const later = (byHours: number) =>
-    fetch(`${house.url}/api/v1/demo/clock`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ byHours, frozen: true })
-    });
+  const call: BenchHouse['call'] = (...asked) => bench.call(...asked);
+  const later = (byHours: number) => bench.later(byHours);
   before(async () => {
-    house = await openHouse({ EMBER_TIDE_FROZEN_AT: NOON });
-    browser = await openBrowser();
-    await call('join-person', { name: 'Ada Skerry' }, '');
+    bench = await openBenchHouse();
     await call('set-house', {
       name: 'The Test Counter',
       profile: 'eu',
@@ -66,16 +47,8 @@ describe('the cure bench', () => {
     ).piece!;
     await call('set-depth', { piece, length: '300 mm', t0: '26 mm', t3: '22 mm', t6: '8 mm' });
   });
-  after(async () => {
-    await browser.close();
-    await house.close();
-  });
-  const open = async (path: string) => {
-    const watched = await watch(browser);
-    await signIn(watched.page, house.url, 'p1');
-    await visit(watched.page, house.url + path);
-    return watched;
-  };
+  after(() => bench.close());
+  const open = (path: string) => bench.open(path);
   const simulated = (page: Page) => page.waitForSelector('[data-simulated="yes"]');
   const cell = (page: Page, row: string) => page.textContent(`tr:has-text("${row}") td:nth-child(2)`);
 
@@ -235,9 +208,9 @@ describe('the cure bench', () => {
     expect(await page.textContent('[data-running]')).to.contain('Even dill cover, version 1');
 
     await later(12);
-    await visit(page, `${house.url}/`);
+    await visit(page, `${bench.house.url}/`);
     await page.waitForSelector('text=Turn it');
-    await visit(page, `${house.url}/cure?piece=${piece}`);
+    await visit(page, `${bench.house.url}/cure?piece=${piece}`);
     await submit('step-cure');
     await page.waitForSelector('[data-steps] tr:has-text("done Tue")');
     await reach('summary:has-text("Pause it")');
@@ -247,11 +220,11 @@ describe('the cure bench', () => {
     await submit('change-cure');
     await page.waitForSelector('[data-stage]:has-text("paused")');
     await later(2);
-    await visit(page, `${house.url}/cure?piece=${piece}`);
+    await visit(page, `${bench.house.url}/cure?piece=${piece}`);
     await submit('change-cure');
     await page.waitForSelector('[data-stage]:has-text("in its cure")');
     await later(20);
-    await visit(page, `${house.url}/cure?piece=${piece}`);
+    await visit(page, `${bench.house.url}/cure?piece=${piece}`);
     await page.waitForSelector('[data-stage]:has-text("programme over")');
     await type('form [name="massAfter"]', '742');
     await reach('form [name="saltTaste"]');
@@ -260,7 +233,7 @@ describe('the cure bench', () => {
     await submit('end-cure');
     await page.waitForSelector('form[data-operation="start-cure"]');
 
-    await visit(page, `${house.url}/cure/learning`);
+    await visit(page, `${bench.house.url}/cure/learning`);
     expect(await page.getAttribute('svg[data-points]', 'data-points')).to.equal('1');
     expect(await page.textContent('[data-fits]')).to.contain('Arctic char');
     quiet(/net::ERR|stream/i);
@@ -274,16 +247,16 @@ describe('the cure bench', () => {
     await send(page, 'start-cure', { hours: '24', rest: '0' });
     await page.waitForSelector('[data-running]');
     await later(24);
-    await visit(page, `${house.url}/cure?piece=${piece}`);
+    await visit(page, `${bench.house.url}/cure?piece=${piece}`);
     await send(page, 'end-cure', { massAfter: '731', saltReading: '2.2', saltTaste: 'right', taste: '4' });
     await page.waitForSelector('form[data-operation="start-cure"]');
-    await visit(page, `${house.url}/cure/learning`);
+    await visit(page, `${bench.house.url}/cure/learning`);
     expect(await page.getAttribute('svg[data-points]', 'data-points')).to.equal('2');
     await send(page, 'set-learning', {});
     await page.waitForSelector('[data-learning="off"]');
-    await visit(page, `${house.url}/cure?piece=${piece}`);
+    await visit(page, `${bench.house.url}/cure?piece=${piece}`);
     await page.waitForSelector('text=Forecast with published ranges');
-    await visit(page, `${house.url}/cure/learning`);
+    await visit(page, `${bench.house.url}/cure/learning`);
     await send(page, 'set-learning', {});
     await page.waitForSelector('[data-learning="on"]');
     expect(await cell(page, 'Arctic char')).to.equal('2');
@@ -311,11 +284,11 @@ describe('the cure bench', () => {
     expect(parseFloat(weigh!)).to.be.within(38, 48);
     await page.getByLabel('No scale: salt by volume').check();
     await page.waitForSelector('[data-scaled] td:has-text("ml")');
-    const file = (await (await fetch(`${house.url}/cure/recipes/export?id=tea-and-rye`)).json()) as {
+    const file = (await (await fetch(`${bench.house.url}/cure/recipes/export?id=tea-and-rye`)).json()) as {
       recipes: { hours: number }[];
     };
     file.recipes[0]!.hours = 44;
-    await visit(page, `${house.url}/cure/recipes`);
+    await visit(page, `${bench.house.url}/cure/recipes`);
     await page.click('summary:has-text("Take recipes elsewhere")');
     await page.locator('input[type="file"]').setInputFiles({
       name: 'recipes.json',
@@ -326,7 +299,7 @@ describe('the cure bench', () => {
     await form(page, 'import-recipes').locator('button[type="submit"]').click();
     await page.waitForSelector('text=1 taken in, 0 known already');
     // The form clears itself once the page has its news: what is typed before that is not waited for.
-    await visit(page, `${house.url}/cure/recipes`);
+    await visit(page, `${bench.house.url}/cure/recipes`);
     await page.click('summary:has-text("Take recipes elsewhere")');
     await page.fill('[name="text"]', '{"format":"other"}');
     await form(page, 'import-recipes').locator('button[type="submit"]').click();

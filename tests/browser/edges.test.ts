@@ -206,7 +206,29 @@ describe('nothing in it yet, and names without end', () => {
       place: LONG.slice(0, 58),
       allergens: LONG.slice(0, 28)
     });
+    // Aged in a hurry, in a bag, in a cabinet nobody reads, with weights that cannot be, and stopped; and one still to hang.
+    const cabinet = `${LONG.slice(0, 50)} dry`;
+    await call('set-place', { name: cabinet, kind: 'cabinet' });
+    await call('set-rack', { place: cabinet, hooks: 9, shelves: 3, perShelf: 7 });
+    await call('set-service', { name: LONG.slice(0, 58), at: '2026-03-14T19:00', covers: 2000 });
+    const aged = await call('receive-lot', { ...side, form: 'gutted', species: 'atlantic-bonito', commercial: 'yes' });
+    const onRack = { piece: aged.piece, place: cabinet, spot: 'H1', celsius: '50 F', target: '30 %', pack: 'closed' };
+    await call('start-age', { ...onRack, mass: '3 lb', note: LONG });
+    for (const mass of ['4 lb', '0.5 lb'])
+      await call('weigh-aged', { piece: aged.piece, mass, sure: true, note: LONG });
+    await call('look-aged', {
+      piece: aged.piece,
+      skin: 'wet',
+      eye: 'sunken',
+      smell: 'off',
+      slime: 'some',
+      firmness: 'soft',
+      note: LONG
+    });
+    const toHang = await call('receive-lot', { ...side, form: 'whole', species: 'arctic-char', commercial: 'yes' });
     const extra = [
+      `/age?piece=${aged.piece}`,
+      `/age?piece=${toHang.piece}`,
       `/acid?piece=${dice.piece}`,
       `/acid?piece=${fresh.piece}`,
       `/cure?piece=${half.piece}`,

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { readFileSync, readdirSync } from 'node:fs';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { answerOperation, answerQuery, openApi } from '../../src/lib/server/api.ts';
 import type { App } from '../../src/lib/server/app.ts';
 import { OPERATIONS } from '../../src/lib/server/operations/registry.ts';
@@ -17,10 +17,12 @@ const ui = join(import.meta.dirname, '..', '..', 'src', 'lib', 'ui');
 /** A place's page with the parts of ours that it is made of. */
 function screenOf(place: string): string {
   const page = read(...folderOf(place), '+page.svelte');
-  const parts = [...page.matchAll(/from '\$lib\/ui\/([\w/]+\.svelte)'/g)].map(([, part]) =>
-    readFileSync(join(ui, part!), 'utf8')
+  const parts = [...page.matchAll(/from '\$lib\/ui\/([\w/]+\.svelte)'/g)].map(([, part]) => part!);
+  const text = (part: string) => readFileSync(join(ui, part), 'utf8');
+  const inner = parts.flatMap((part) =>
+    [...text(part).matchAll(/from '\.\/([\w]+\.svelte)'/g)].map(([, name]) => join(dirname(part), name!))
   );
-  return [page, ...parts].join('\n');
+  return [page, ...[...parts, ...inner].map(text)].join('\n');
 }
 
 describe('one registry on both sides', () => {

@@ -23,6 +23,7 @@ export function pieceChoices(app: App) {
     inFreezer: state.freezes.at(-1)?.ended === null,
     inCure: state.cures.at(-1)?.ended === null,
     inAcid: state.acids.at(-1)?.ended === null,
+    onRack: state.ages.at(-1)?.ended === null,
     onTray: state.holds.length > 0,
     onBoard: openBoard(state) !== null,
     depth: state.depth

@@ -90,6 +90,7 @@ export function doorVerdict(app: App, input: z.infer<typeof doorFields>) {
     stays: [],
     cures: [],
     acids: [],
+    ages: [],
     slices: [],
     holds: [],
     readings: [],

@@ -28,7 +28,9 @@ export function formInput(form: FormData): Record<string, string> {
     if (typeof value !== 'string' || name.startsWith('_') || name.endsWith(':unit')) continue;
     const unit = form.get(`${name}:unit`);
     const bare = /^[\s\d.,'+\u2212-]+$/.test(value) && value.trim() !== '';
-    out[name] = typeof unit === 'string' && bare ? `${value.trim()} ${unit}` : value;
+    const said = typeof unit === 'string' && bare ? `${value.trim()} ${unit}` : value;
+    // Boxes of one name are a list.
+    out[name] = out[name] === undefined ? said : `${out[name]},${said}`;
   }
   return out;
 }

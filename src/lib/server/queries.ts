@@ -11,6 +11,7 @@ import { DIALS } from '../core/rules/profiles/house.ts';
 import { profilesOf } from '../core/rules/profiles/index.ts';
 import { readInstant } from '../core/service/day.ts';
 import type { App } from './app.ts';
+import { rackView } from './age/views.ts';
 import { boardView } from './board-view.ts';
 import { depthPreview } from './depth-preview.ts';
 import { labelData } from './labels.ts';
@@ -303,6 +304,21 @@ export const QUERIES: readonly Query[] = [
       const { course, ...plan } = acidPlan(acidSettingsFor(app.store, input));
       return { ...plan, moments: course.moments, stalls: course.stalls };
     }
+  }),
+  query({
+    name: 'ageing-rack',
+    path: 'ageing',
+    summary:
+      'What hangs to age: weights, forecast, when to pull it and for which service, what stops it; and the cabinets.',
+    input: z.object({}),
+    run: rackView
+  }),
+  query({
+    name: 'services',
+    path: 'services',
+    summary: 'Sittings to be ready for.',
+    input: z.object({}),
+    run: (app) => ({ services: Object.values(app.store.projections.currentHouse().services) })
   }),
   query({
     name: 'slice-preview',

@@ -85,6 +85,12 @@ export function nowView(app: App) {
           to: run.ended?.at ?? run.at + (acidNow(run).ready?.likely ?? 3600) * 1000,
           label: 'Acid'
         })),
+        ...state.ages.map((run) => ({
+          kind: 'age' as const,
+          from: run.at,
+          to: run.ended?.at ?? run.at + ((run.weighIns.at(-1) ?? run.plan).ready?.likely ?? 7) * 86_400_000,
+          label: run.place
+        })),
         ...state.boards.map((board) => ({
           kind: 'board' as const,
           from: board.at,

@@ -9,7 +9,7 @@
     zone,
     names = {}
   }: { reasons: readonly Reason[]; zone: string; names?: Record<string, string | null> } = $props();
-  const weight: Record<string, number> = { never: 0, missing: 1, opens: 2, closes: 3, pass: 4 };
+  const weight: Record<string, number> = { never: 0, missing: 1, opens: 2, unheard: 3, closes: 3, pass: 4 };
   const sorted = $derived([...reasons].sort((a, b) => weight[a.effect.kind]! - weight[b.effect.kind]!));
   /** The first and the last entries carry the proof; a long log between them is on the bench. */
   const shown = (evidence: readonly number[]) => {
@@ -21,6 +21,7 @@
     missing: 'Holds back',
     opens: 'Opens',
     closes: 'Closes',
+    unheard: 'Read it by',
     pass: 'Stands'
   };
 </script>
@@ -30,9 +31,7 @@
     <li data-code={reason.code} class={reason.effect.kind}>
       <span class="tag">
         {reason.owned ? 'Owned' : tag[reason.effect.kind]}
-        {#if reason.effect.kind === 'opens' || reason.effect.kind === 'closes'}<b
-            >{dayAndTime(reason.effect.at, zone)}</b
-          >{/if}
+        {#if 'at' in reason.effect}<b>{dayAndTime(reason.effect.at, zone)}</b>{/if}
       </span>
       <div>
         <p>

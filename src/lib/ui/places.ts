@@ -6,6 +6,7 @@ export const PLACES = [
   { path: '/freeze', name: 'Freeze', key: '4' },
   { path: '/cure', name: 'Cure', key: '5' },
   { path: '/acid', name: 'Acid', key: '6' },
+  { path: '/age', name: 'Age', key: '7' },
   { path: '/slice', name: 'Slice', key: '8' },
   { path: '/serve', name: 'Serve', key: '9' },
   { path: '/ledger', name: 'Ledger', key: '0' },

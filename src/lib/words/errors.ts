@@ -118,7 +118,19 @@ const FIELD_NAMES: Record<string, string> = {
   rawMm: 'Raw middle',
   cut: 'Cut',
   ml: 'Millilitres',
-  taste: 'Taste'
+  taste: 'Taste',
+  spot: 'Place on the rack',
+  humidity: 'Humidity',
+  prepared: 'Prepared',
+  wholeDays: 'Days for whole fish',
+  filletDays: 'Days for fillets',
+  limitCelsius: 'Cabinet at most',
+  warmHours: 'Warm hours',
+  afterDays: 'Days after the rack',
+  hooks: 'Hooks',
+  shelves: 'Shelves',
+  perShelf: 'Places on a shelf',
+  covers: 'Covers'
 };
 
 /** A field's name as a person reads it. */
@@ -172,6 +184,13 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'cure.no-salt': (_, field) =>
     `${field}: sugar alone is no cure. It draws water and sweetens, and keeps nothing; give it salt, or call it a marinade.`,
   'acid.none': () => 'No acid: it will not turn. Pour something sour over it, or leave it raw.',
+  'age.weight-up': ({ seen, before }, field) =>
+    `${field}: ${seen} is more than ${before === undefined ? 'it' : `the ${number(before)} g it`} weighed last; a fish on the rack does not gain. Weigh it again, or tick that it really weighs that.`,
+  'age.weight-drop': ({ seen, before }, field) =>
+    `${field}: ${seen} is less than drying takes from what it weighed last${before === undefined ? '' : ` (${number(before)} g)`}. Weigh it again, or tick that it really weighs that.`,
+  'age.spot-taken': ({ seen }, field) => `${field}: ${seen} hangs there already.`,
+  'age.looser-without-reason': ({ seen }) =>
+    `That is looser than what ships (${seen}). Give a reason: it stands with your name on every verdict it touches.`,
   'cure.not-running': () => 'Its programme has run: nothing is left to pause. Take it out, or give it more time.',
   'recipe.unknown': ({ seen }) => `There is no recipe "${seen}" in this book.`,
   'recipe.unreadable': ({ seen }) => `This file cannot be read as recipes (${seen}). Nothing was taken.`,

@@ -1,5 +1,6 @@
 import type { Reason, Route, WindowState } from '../core/rules/window.ts';
 import type { School } from '../core/bench/cure/programme.ts';
+import { lookWords } from './age.ts';
 import { SCHOOL_WORDS } from './cure.ts';
 import { formatDuration } from '../core/measure/format.ts';
 
@@ -150,6 +151,32 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
       : `By this estimate Listeria would not grow at water activity ${text(seen, 'waterActivity')} and ${degrees(seen.celsius)}. It does not die either.`,
   'cure.plan': () => 'Curing may need a variance and a HACCP plan where you are. Ask before you sell it.',
   'handling.cure-ended': () => 'Taken out of its cure. Cured is still a raw route for parasites.',
+  'freshness.aged': (seen) =>
+    `On the ageing rack: the house’s longest days and its daily look stand for the share of about ${text(seen, 'iceDays')} days on ice.`,
+  'ageing.whole': (seen) =>
+    `Hung whole to age: not yet ready to eat; day 1 of its date mark is ${seen.early === true ? 'the day it was hung, as this house has it' : 'the day it is portioned'}.`,
+  'ageing.opened': () => 'Racked as a fillet: its date mark has run since the knife opened it.',
+  'ageing.not-prepared': (seen) =>
+    `Hung without being ${text(seen, 'left')}: the rack does not stand for its days on ice.`,
+  'ageing.within-maximum': (seen) => `Off the rack within the house’s ${text(seen, 'days')} days.`,
+  'ageing.house-maximum': (seen) =>
+    `The house ages a ${seen.kind === 'whole' ? 'whole fish' : 'fillet'} for ${text(seen, 'days')} days at most.`,
+  'ageing.after': (seen) => `What came off the rack is used within ${text(seen, 'after')} days, as this house has it.`,
+  'ageing.rules-looser': (seen) =>
+    `Owned: this house ages more loosely than what ships (${text(seen, 'fields')}): “${text(seen, 'reason')}”.`,
+  'ageing.cabinet-warm': (seen) =>
+    `${text(seen, 'place')} stood above ${degrees(seen.limitC)} for more than ${text(seen, 'hours')} h in all while it hung there.`,
+  'ageing.cabinet-unread': (seen) =>
+    `Not cleared: nobody read ${text(seen, 'place') || 'its cabinet'} for ${text(seen, 'hours')} h while it hung there.`,
+  'ageing.read-on': (seen) =>
+    `${text(seen, 'place') || 'Its cabinet'} has to be read on: ${text(seen, 'hours')} h after its last word what hangs in it is not cleared.`,
+  'ageing.histamine-unread': (seen) =>
+    `Not cleared: a histamine species, and the log of ${text(seen, 'place') || 'its cabinet'} is silent for ${text(seen, 'hours')} h. Neither cold nor heat takes formed histamine away.`,
+  'ageing.histamine': (seen) =>
+    `A histamine species on the rack: every warm minute in ${text(seen, 'place') || 'its cabinet'} counts against its budget.`,
+  'ageing.stopped': (seen) => `Off the rack: ${lookWords(text(seen, 'field'), text(seen, 'answer'))}.`,
+  'ageing.closed-pack': (seen) =>
+    `Packed without air: unfrozen fish is not aged in a closed pack. Opened within ${text(seen, 'limit')} h, or not served.`,
   'handling.served': () => 'All of it has been served.',
   'handling.discarded': () => 'Discarded.',
   'handling.divided': () => 'All of it has become other pieces.',
@@ -161,6 +188,7 @@ const CHANGES: Record<string, string> = {
   'authority-word': 'Only the word of your authority.',
   'catch-date': 'The day of catch or harvest.',
   'chill-record': 'The boat’s chilling record.',
+  'read-the-cabinet': 'A log of the cabinet for those hours.',
   'cold-reading-in-time': 'A reading at or below the limit within 4 h of the warm one.',
   'discard-it': 'Discard it; only your authority can say otherwise.',
   'end-the-thaw': 'Say that it is thawed: core and weight.',
@@ -210,7 +238,9 @@ export function missingWord(code: string): string {
     'parasites.kudoa': 'an answer on Kudoa',
     'toxins.area-unknown': 'harvest-area paper',
     'toxins.purging-oil': 'authority’s word',
-    'freshness.no-catch-date': 'day of catch'
+    'freshness.no-catch-date': 'day of catch',
+    'ageing.cabinet-unread': 'a log of its cabinet',
+    'ageing.histamine-unread': 'a log of its cabinet'
   };
   return short[code] ?? code;
 }

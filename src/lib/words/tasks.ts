@@ -1,6 +1,7 @@
 import type { Task } from '../core/service/hands.ts';
 import type { SetPoint } from '../core/bench/acid/plan.ts';
 import { LOOK_WORDS } from './acid.ts';
+import { lookWords } from './age.ts';
 import type { School } from '../core/bench/cure/programme.ts';
 import { cureStepWords, SCHOOL_WORDS } from './cure.ts';
 import { missingWord } from './findings.ts';
@@ -11,6 +12,9 @@ const WORDS: Record<Task['code'], (seen: Task['seen']) => string> = {
   'cure-step': (seen) => cureStepWords(String(seen.step)),
   'acid-ready': (seen) => `Cut one: ${LOOK_WORDS[seen.wanted as SetPoint] ?? 'ready'}? Then drain it`,
   'acid-past': () => 'Past its best in acid: drain it',
+  'age-look': (seen) => `Look at it and weigh it: ${seen.place}`,
+  'age-ready': (seen) => `Aged as wanted, by forecast: ${seen.place}`,
+  'age-stopped': (seen) => `Off the rack: ${lookWords(String(seen.field), String(seen.answer))}`,
   'cure-paused': () => 'Its cure is paused: put it back, or take it out',
   'freeze-reading': (seen) => `Read ${seen.place}`,
   'freeze-proof': (seen) => `Prove the freeze: read ${seen.place}`,
@@ -71,6 +75,14 @@ const KIND_WORDS: Record<string, string> = {
   'acid.started': 'Into the acid',
   'acid.checked': 'Cut open in acid',
   'acid.ended': 'Out of the acid',
+  'age.started': 'Hung to age',
+  'age.weighed': 'Weighed on the rack',
+  'age.moved': 'Moved on the rack',
+  'age.looked': 'Looked at on the rack',
+  'age.ended': 'Off the rack',
+  'ageing.set': 'Ageing rules set',
+  'rack.set': 'Rack set',
+  'service.set': 'Service set',
   'recipe.set': 'Recipe set',
   'recipe.noted': 'Recipe noted',
   'learning.set': 'Learning set',

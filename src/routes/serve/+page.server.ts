@@ -25,6 +25,7 @@ export const load = (({ url }) => {
           .map((step) => ({ ...step, id: piece.id, name: piece.name, grams: piece.grams }))
       )
       .sort((a, b) => (a.to ?? 0) - (b.to ?? 0)),
+    services: Object.values(app.store.projections.currentHouse().services).sort((a, b) => a.at - b.at),
     controls: profileById(profile, profiles).timeControls
   };
 }) satisfies PageServerLoad;

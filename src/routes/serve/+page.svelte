@@ -6,6 +6,7 @@
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
   import { clockTime, formatMass, formatTemperature, until } from '$lib/ui/format.ts';
+  import Services from '$lib/ui/serve/Services.svelte';
   import WindowLine from '$lib/ui/marks/WindowLine.svelte';
   import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
   import { stateAt } from '$lib/core/rules/window.ts';
@@ -169,6 +170,7 @@
     </div>
   </div>
 {/if}
+<Services services={data.services} {zone} />
 
 <style>
   .trays {

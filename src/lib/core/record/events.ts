@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import { EmberError } from '../errors.ts';
+import * as ageing from './age-bodies.ts';
 import * as bodies from './bodies.ts';
 import type { StoredEvent } from './canonical.ts';
 
@@ -61,6 +62,11 @@ export const EVENT_KINDS = {
   'acid.started': kind(bodies.acidStarted),
   'acid.checked': kind(bodies.acidChecked),
   'acid.ended': kind(bodies.acidEnded),
+  'age.started': kind(ageing.ageStarted),
+  'age.weighed': kind(ageing.ageWeighed),
+  'age.moved': kind(ageing.ageMoved),
+  'age.looked': kind(ageing.ageLooked),
+  'age.ended': kind(ageing.ageEnded),
   'piece.sliced': kind(bodies.sliced),
   'cold.read': kind(bodies.coldRead),
   'hold.started': kind(bodies.holdStarted),
@@ -83,6 +89,9 @@ export const EVENT_KINDS = {
   'recipe.set': kind(bodies.recipeSet, false),
   'recipe.noted': kind(bodies.recipeNoted, false),
   'learning.set': kind(bodies.learningSet, false),
+  'ageing.set': kind(ageing.ageingSet, false),
+  'rack.set': kind(ageing.rackSet, false),
+  'service.set': kind(ageing.serviceSet, false),
   'person.joined': kind(bodies.personJoined, false),
   'person.forgotten': kind(bodies.personForgotten, false),
   'day.signed': kind(bodies.daySigned, false),

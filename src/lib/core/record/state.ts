@@ -5,6 +5,7 @@ import type { HouseSpeciesBook } from '../fish/house-species.ts';
 import { STRICTNESS, type Decision } from '../inspect/score.ts';
 import type { HouseSheet } from '../inspect/sheets.ts';
 import type { HouseProfile } from '../rules/profiles/house.ts';
+import { AGEING_RULES } from '../bench/age/parameters.ts';
 import { effectiveEvents } from './amend.ts';
 import { UNIDENTIFIED } from './bodies.ts';
 import type { BodyOf, RecordEvent } from './events.ts';
@@ -53,6 +54,15 @@ export interface AcidRun extends Stamped {
   /** Pieces cut open on the way, oldest first: the last one sets the pace. */
   readonly checks: readonly (Stamped & BodyOf<'acid.checked'>)[];
   readonly ended: (Stamped & BodyOf<'acid.ended'>) | null;
+}
+export interface AgeRun extends Stamped {
+  readonly plan: BodyOf<'age.started'>;
+  readonly weighIns: readonly (Stamped & BodyOf<'age.weighed'>)[];
+  readonly looks: readonly (Stamped & BodyOf<'age.looked'>)[];
+  /** Where on which rack it is now. */
+  readonly place: string;
+  readonly spot: string;
+  readonly ended: (Stamped & BodyOf<'age.ended'>) | null;
 }
 export interface SliceRun extends Stamped {
   readonly plan: BodyOf<'piece.sliced'>;
@@ -117,6 +127,7 @@ export interface PieceState {
   readonly stays: readonly Stay[];
   readonly cures: readonly CureRun[];
   readonly acids: readonly AcidRun[];
+  readonly ages: readonly AgeRun[];
   readonly slices: readonly SliceRun[];
   readonly holds: readonly Hold[];
   readonly readings: readonly Reading[];
@@ -210,6 +221,11 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
   const stays: Stay[] = [];
   const cures: CureRun[] = [];
   const acids: AcidRun[] = [];
+  const ages: AgeRun[] = [];
+  const ageNow = (more: (run: AgeRun) => Partial<AgeRun>) => {
+    const run = ages.at(-1);
+    if (run && !run.ended) ages[ages.length - 1] = { ...run, ...more(run) };
+  };
   const slices: SliceRun[] = [];
   const holds: (Omit<Hold, 'readings'> & { readings: Reading[] })[] = [];
   const readings: Reading[] = [];
@@ -384,6 +400,36 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
         if (event.body.place !== '') liesIn(event, event.body.place);
         break;
       }
+      case 'age.started':
+        ages.push({
+          ...stamp(event),
+          plan: event.body,
+          weighIns: [],
+          looks: [],
+          place: event.body.place,
+          spot: event.body.spot,
+          ended: null
+        });
+        grams = event.body.mass.si;
+        comesBack(event, null);
+        liesIn(event, event.body.place);
+        break;
+      case 'age.weighed':
+        ageNow((run) => ({ weighIns: [...run.weighIns, { ...stamp(event), ...event.body }] }));
+        grams = event.body.mass.si;
+        break;
+      case 'age.looked':
+        ageNow((run) => ({ looks: [...run.looks, { ...stamp(event), ...event.body }] }));
+        break;
+      case 'age.moved':
+        if (event.body.place !== ages.at(-1)?.place) liesIn(event, event.body.place);
+        ageNow(() => ({ place: event.body.place, spot: event.body.spot }));
+        break;
+      case 'age.ended':
+        ageNow(() => ({ ended: { ...stamp(event), ...event.body } }));
+        if (event.body.massAfter) grams = event.body.massAfter.si;
+        if (event.body.place !== '') liesIn(event, event.body.place);
+        break;
       case 'piece.sliced':
         slices.push({ ...stamp(event), plan: event.body });
         break;
@@ -431,6 +477,7 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
     stays,
     cures,
     acids,
+    ages,
     slices,
     holds,
     readings,
@@ -451,6 +498,12 @@ const leftAt = (gone: { readonly stamp: Stamped } | null) => gone?.stamp.at ?? n
 export const acidNow = (run: AcidRun): Pick<BodyOf<'acid.started'>, 'ready' | 'past'> & { readonly pace: number } => {
   const check = run.checks.at(-1);
   return check ?? { ready: run.plan.ready, past: run.plan.past, pace: run.plan.settings.pace };
+};
+
+/** The rack a piece hangs on now; null where it hangs on none. */
+export const ageingNow = (piece: Pick<PieceState, 'ages'>): AgeRun | null => {
+  const run = piece.ages.at(-1);
+  return run && !run.ended ? run : null;
 };
 
 /** How a cure runs now: as it was begun, or as it was last changed. */
@@ -480,6 +533,13 @@ export interface CureBooks {
   readonly recipeNotes: readonly (Stamped & BodyOf<'recipe.noted'>)[];
   readonly learnsCures: boolean;
 }
+/** What the house keeps of its ageing, and the sittings it is to be ready for. */
+export interface AgeBooks {
+  readonly ageing: BodyOf<'ageing.set'> & { readonly by: string; readonly seq: number };
+  readonly racks: Readonly<Record<string, BodyOf<'rack.set'>>>;
+  readonly services: Readonly<Record<string, Service>>;
+}
+export type Service = Omit<BodyOf<'service.set'>, 'withdrawn'>;
 /** A recipe with all its versions, oldest first; the last is the one in use. */
 export interface HouseRecipe {
   readonly id: string;
@@ -501,7 +561,8 @@ export type HouseState = BodyOf<'house.set'> & {
   readonly notice: (Stamped & { readonly text: string }) | null;
 } & KnifeBooks &
   ColdBooks &
-  CureBooks;
+  CureBooks &
+  AgeBooks;
 
 /** A house before anybody has set anything. Zone UTC on purpose: a wrong guess would move every day mark. */
 export const NEW_HOUSE: HouseState = {
@@ -530,6 +591,9 @@ export const NEW_HOUSE: HouseState = {
   recipes: {},
   recipeNotes: [],
   learnsCures: true,
+  ageing: { ...AGEING_RULES, reason: '', looser: [], by: '', seq: 0 },
+  racks: {},
+  services: {},
   lastSeq: 0
 };
 
@@ -581,6 +645,13 @@ export function foldHouse(events: readonly RecordEvent[], options: FoldOptions =
       house = { ...house, recipeNotes: [...house.recipeNotes, { ...stamp(event), ...event.body }] };
     } else if (event.kind === 'learning.set') {
       house = { ...house, learnsCures: event.body.cure };
+    } else if (event.kind === 'ageing.set') {
+      house = { ...house, ageing: { ...event.body, by, seq } };
+    } else if (event.kind === 'rack.set') {
+      house = { ...house, racks: { ...house.racks, [event.body.place]: event.body } };
+    } else if (event.kind === 'service.set') {
+      const { withdrawn, ...own } = event.body;
+      house = { ...house, services: put(house.services, own, withdrawn) };
     } else continue;
     house = { ...house, lastSeq: seq };
   }

@@ -20,7 +20,8 @@ export const OWNABLE: ReadonlySet<string> = new Set([
   'freshness.no-catch-date',
   'toxins.purging-oil',
   'toxins.area-unknown',
-  'identification.none'
+  'identification.none',
+  'ageing.cabinet-unread'
 ]);
 
 /** Whether a finding may be answered for: it holds something back, and its code is on the list. */

@@ -7,6 +7,7 @@ import { MODEL_VERSION } from '../bench/model.ts';
 import { ALL_ROUTES, reason, type Hazard, type JudgeContext } from './context.ts';
 import { withExceptions } from './exceptions.ts';
 import { dateMark, freshness, handling } from './hazards/age.ts';
+import { ageing } from './hazards/ageing.ts';
 import { curing } from './hazards/curing.ts';
 import { houseWord } from './hazards/house-word.ts';
 import { parasites } from './hazards/parasites.ts';
@@ -35,6 +36,7 @@ export const HAZARDS: readonly Hazard[] = [
   freshness,
   handling,
   curing,
+  ageing,
   thawing,
   houseWord
 ];

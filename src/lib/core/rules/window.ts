@@ -14,6 +14,8 @@ export type Effect =
   | { readonly kind: 'pass' }
   | { readonly kind: 'opens'; readonly at: number; readonly needsProof: boolean }
   | { readonly kind: 'closes'; readonly at: number }
+  /** Open, but from that moment not without a reading: what nobody has heard of for so long is not cleared. */
+  | { readonly kind: 'unheard'; readonly at: number }
   | { readonly kind: 'missing' }
   | { readonly kind: 'never' };
 
@@ -52,7 +54,7 @@ export interface RouteWindow {
   readonly missing: boolean;
   /** Ms, or null where nothing holds it back. */
   readonly opens: number | null;
-  /** From this moment a reading is needed before it may open; ms. */
+  /** From this moment a reading is needed before it may open, or stay open; ms. */
   readonly proofDue: number | null;
   readonly closes: number | null;
 }
@@ -76,6 +78,7 @@ export function combineAll(reasons: readonly Reason[]): RouteWindow[] {
       if (!routes.includes(window.route)) continue;
       if (effect.kind === 'never') window.never = true;
       else if (effect.kind === 'missing') window.missing = true;
+      else if (effect.kind === 'unheard') window.proofDue = Math.min(window.proofDue ?? Infinity, effect.at);
       else if (effect.kind === 'opens') {
         window.opens = Math.max(window.opens ?? -Infinity, effect.at);
         if (effect.needsProof) window.proofDue = Math.min(window.proofDue ?? Infinity, effect.at);

@@ -2,9 +2,11 @@ import { DEFAULT_LOGGED_GAP_SECONDS } from '../bench/freeze/compliance.ts';
 import { isPausedAt } from '../bench/cure/changes.ts';
 import {
   acidNow,
+  ageingNow,
   cureNow,
   openBoard,
   type AcidRun,
+  type AgeRun,
   type CureRun,
   type LotState,
   type PieceState
@@ -21,6 +23,9 @@ export interface Task {
     | 'cure-paused'
     | 'acid-ready'
     | 'acid-past'
+    | 'age-look'
+    | 'age-ready'
+    | 'age-stopped'
     | 'freeze-reading'
     | 'freeze-proof'
     | 'window-closes'
@@ -75,6 +80,8 @@ export function handsQueue(
     if (cure && !cure.ended) tasks.push(...cureTasks(cure, now, piece));
     const acid = state.acids.at(-1);
     if (acid && !acid.ended) tasks.push(...acidTasks(acid, now, piece));
+    const rack = ageingNow(state);
+    if (rack) tasks.push(...rackTasks(rack, piece));
     const thaw = state.thaws.at(-1);
     if (thaw && !thaw.ended) {
       const due = thaw.at + (thaw.plan.forecast?.likely ?? 12 * 3600) * 1000;
@@ -121,6 +128,21 @@ function acidTasks(run: AcidRun, now: number, piece: string): Task[] {
   const end = past ? run.at + past.likely * 1000 : null;
   if (end !== null && end <= now) return [{ code: 'acid-past', at: end, piece, seen }];
   return at === null ? [] : [{ code: 'acid-ready', at, piece, seen }];
+}
+
+/** On the rack: the daily look, the day it is forecast for, and a stop that somebody found. */
+function rackTasks(run: AgeRun, piece: string): Task[] {
+  const stopped = run.looks.find(({ stops }) => stops.length > 0);
+  const seen = { place: run.place };
+  if (stopped) {
+    const { field, answer } = stopped.stops[0]!;
+    return [{ code: 'age-stopped', at: stopped.at, piece, seen: { ...seen, field, answer } }];
+  }
+  const last = Math.max(run.at, run.looks.at(-1)?.at ?? run.at);
+  const tasks: Task[] = [{ code: 'age-look', at: last + 24 * HOUR, piece, seen }];
+  const ready = (run.weighIns.at(-1) ?? run.plan).ready;
+  if (ready) tasks.push({ code: 'age-ready', at: run.at + ready.likely * 24 * HOUR, piece, seen });
+  return tasks;
 }
 
 /** A running cure: its next step that nobody has said was done, and its end. Nothing is due while it is paused. */

@@ -100,6 +100,7 @@ export function coldLogs(
       0.1,
       (ago, seconds) => near(-39.2, seconds) + (ago < 7.5 ? 14 * Math.exp(-(7.5 - ago) * 2.2) : 0)
     ),
+    'cabinet-air': log(282, 0.1, (ago, seconds) => near(1.8, seconds) * 0.5 + 0.9 + hump(ago, 62, 61, 3.4)),
     'drawer-1-air': log(200, 0.1, (_, seconds) => near(1.6, seconds) * 0.6 + 0.64),
     'drawer-2-air': log(200, 0.1, (ago, seconds) => near(1.4, seconds) * 0.6 + 0.56 + hump(ago, 15.4, 14.3, 6.5))
   };

@@ -3,6 +3,7 @@ import { businessDay, addDays, type HouseTime } from '../../core/service/day.ts'
 import { movableClock } from '../clock.ts';
 import { createExecutor } from '../operations/execute.ts';
 import { operationByName } from '../operations/registry.ts';
+import { rackOf } from './age.ts';
 import { coldLogs, coldPlacesOf } from './cold.ts';
 import { curesOf } from './cure.ts';
 import { knifeWork } from './knife.ts';
@@ -474,6 +475,7 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
   knifeWork(tools);
   coldPlacesOf(tools);
   curesOf(tools);
+  rackOf(tools);
 
   for (const { hoursAgo, by, operation, input, then } of steps.sort((a, b) => b.hoursAgo - a.hoursAgo)) {
     clock.moveTo(startedAt - hoursAgo * 3600_000, true);

@@ -1,5 +1,5 @@
 import { EmberError } from '../../core/errors.ts';
-import { openBoard, type PieceState } from '../../core/record/state.ts';
+import { ageingNow, openBoard, type PieceState } from '../../core/record/state.ts';
 import type { ProjectedPiece } from '../../core/service/hands.ts';
 import type { Store } from '../store/store.ts';
 
@@ -13,12 +13,14 @@ export function handy(
   {
     board = 'off',
     acid = 'off',
+    age = 'off',
     cure = 'off',
     freezer = 'off',
     thaw = 'off'
   }: {
     board?: 'off' | 'on' | 'either';
     acid?: 'off' | 'either';
+    age?: 'off' | 'either';
     cure?: 'off' | 'either';
     freezer?: 'off' | 'either';
     thaw?: 'off' | 'either';
@@ -35,6 +37,7 @@ export function handy(
   if (cure === 'off' && run && !run.ended) throw notNow('in a cure');
   const bath = state.acids.at(-1);
   if (acid === 'off' && bath && !bath.ended) throw notNow('in acid');
+  if (age === 'off' && ageingNow(state)) throw notNow('on the ageing rack: take it off first');
   const open = openBoard(state);
   if (board === 'off' && open) throw notNow('on the board');
   if (board === 'on' && !open) throw notNow('not on the board');

@@ -2,6 +2,8 @@ import { closeExcursion, keyDevice, readPlace, revokeDevice, setPlace, setSensor
 import { endFreeze, readFreeze, replanFreeze, startFreeze } from './freeze.ts';
 import { forgetPerson, joinPerson, setHouse } from './house.ts';
 import { checkAcid, endAcid, startAcid } from './acid.ts';
+import { endAge, lookAged, moveAged, setAgeing, setRack, startAge, weighAged } from './age.ts';
+import { setService, withdrawService } from './services.ts';
 import { changeCure, endCure, startCure, stepCure } from './cure.ts';
 import { recordSlice } from './knife.ts';
 import { importRecipes, noteRecipe, setLearning, setRecipe, withdrawRecipe } from './recipes.ts';
@@ -68,6 +70,15 @@ export const OPERATIONS: readonly Operation[] = [
   startAcid,
   checkAcid,
   endAcid,
+  startAge,
+  weighAged,
+  lookAged,
+  moveAged,
+  endAge,
+  setRack,
+  setAgeing,
+  setService,
+  withdrawService,
   setRecipe,
   noteRecipe,
   withdrawRecipe,

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { foldStrands, judge, pinsFor } from '../../core/rules/verdict.ts';
-import { openBoard } from '../../core/record/state.ts';
+import { ageingNow, openBoard } from '../../core/record/state.ts';
 import { ROUTES } from '../../core/rules/window.ts';
 import { discardTime } from '../../core/service/clocks.ts';
 import { draft } from '../store/record.ts';
@@ -14,7 +14,13 @@ function here(context: OperationContext, piece: string, toServe = true) {
   const found = context.store.projections.piece(piece);
   const { purpose } = found.lot.received;
   if (toServe && purpose !== 'sale') throw new EmberError('record.not-for-sale', { field: 'piece', seen: purpose });
-  const seen = found.state.gone?.how ?? (openBoard(found.state) ? 'on the board' : null);
+  const seen =
+    found.state.gone?.how ??
+    (openBoard(found.state)
+      ? 'on the board'
+      : toServe && ageingNow(found.state)
+        ? 'on the ageing rack: take it off first'
+        : null);
   if (seen) throw new EmberError('record.not-allowed-now', { field: 'piece', seen });
   return found;
 }

@@ -48,7 +48,9 @@ const NO_VERDICT: readonly EventKind[] = [
   'sheet.set',
   'recipe.set',
   'recipe.noted',
-  'learning.set'
+  'learning.set',
+  'rack.set',
+  'service.set'
 ];
 
 /** Ways back from one piece to its lots that are kept apart when it is judged. More is a batch nobody can answer for. */

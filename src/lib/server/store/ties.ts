@@ -48,6 +48,15 @@ export interface CureRow {
   readonly told: number;
 }
 
+export interface AgingRow {
+  readonly seq: number;
+  readonly piece: string;
+  readonly ended: number;
+  /** JSON of the `AgeRun`. */
+  readonly run: string;
+  readonly told: number;
+}
+
 type FlowText = { readonly id: string; readonly lot: string; readonly flow: string };
 const unpackFlow = ({ id, lot, flow }: FlowText): FlowRow => ({ id, lot, ...(JSON.parse(flow) as Sketch) });
 type Sketch = Omit<FlowRow, 'id' | 'lot'>;
@@ -102,6 +111,14 @@ export function openTies(db: Db) {
   const cureRows = db.prepare<[number], CureRow>('SELECT * FROM cures ORDER BY ended DESC, seq DESC LIMIT ?');
   const cureVersion = db.prepare<[], { last: number; count: number }>(
     'SELECT COALESCE(max(told), 0) AS last, count(*) AS count FROM cures'
+  );
+  const putAging = db.prepare<AgingRow>(
+    'INSERT INTO agings (seq, piece, ended, run, told) VALUES (@seq, @piece, @ended, @run, @told)'
+  );
+  const dropAgings = db.prepare<[string]>('DELETE FROM agings WHERE piece = ?');
+  const agingRows = db.prepare<[number], AgingRow>('SELECT * FROM agings ORDER BY ended DESC, seq DESC LIMIT ?');
+  const agingVersion = db.prepare<[], { last: number; count: number }>(
+    'SELECT COALESCE(max(told), 0) AS last, count(*) AS count FROM agings'
   );
   const OF_LOTS = '(SELECT piece FROM piece_lots WHERE lot IN (SELECT value FROM json_each(?)))';
   const flowOfLots = db.prepare<[string], FlowText>(
@@ -169,6 +186,7 @@ export function openTies(db: Db) {
     dropRuns(id: string): void {
       dropCures.run(id);
       dropPaces.run(id);
+      dropAgings.run(id);
       for (const { seq } of boardsOf.all(id)) {
         dropBoard.run(seq);
         dropParts.run(seq);
@@ -203,6 +221,11 @@ export function openTies(db: Db) {
         const { seq, at: started, ended } = cure;
         const run = JSON.stringify(cure);
         putCure.run({ seq, piece: piece.id, species, started, ended: ended.at, run, told: piece.lastSeq });
+      }
+      for (const aging of piece.ages) {
+        const { seq, ended } = aging;
+        if (!ended) continue;
+        putAging.run({ seq, piece: piece.id, ended: ended.at, run: JSON.stringify(aging), told: piece.lastSeq });
       }
       for (const { seq, checks } of piece.acids) {
         const last = checks.at(-1);
@@ -241,11 +264,18 @@ export function openTies(db: Db) {
       const { last, count } = cureVersion.get()!;
       return `${last} ${count}`;
     },
+    /** Finished hangings, newest first. */
+    agingsOf: (limit: number): AgingRow[] => agingRows.all(limit),
+    /** Changes whenever a finished hanging does. */
+    agingVersion: (): string => {
+      const { last, count } = agingVersion.get()!;
+      return `${last} ${count}`;
+    },
     countOf: (lot: string, live = false): number => (live ? countLive : countOf).get(lot)!.count,
     page: (lot: string, live: boolean, limit: number, offset: number): string[] =>
       page.all({ lot, live: live ? 1 : 0, limit, offset }).map(({ id }) => id),
     emptied:
-      'DELETE FROM piece_parents; DELETE FROM piece_lots; DELETE FROM boards; DELETE FROM board_parts; DELETE FROM cures; DELETE FROM acid_paces;',
+      'DELETE FROM piece_parents; DELETE FROM piece_lots; DELETE FROM boards; DELETE FROM board_parts; DELETE FROM cures; DELETE FROM acid_paces; DELETE FROM agings;',
     dump(): { table: string; id: string; text: string }[] {
       const out: { table: string; id: string; text: string }[] = [];
       for (const [table, key] of [
@@ -254,6 +284,7 @@ export function openTies(db: Db) {
         ['boards', 'seq'],
         ['cures', 'seq'],
         ['acid_paces', 'seq'],
+        ['agings', 'seq'],
         ['board_parts', `board || ' ' || part`]
       ] as const) {
         const rows = db.prepare<[], { id: string }>(`SELECT ${key} AS id, * FROM ${table} ORDER BY 1`).all();

@@ -283,6 +283,10 @@
     stroke: var(--water-deep);
     stroke-dasharray: 5 2;
   }
+  .step.age {
+    fill: var(--surface);
+    stroke: var(--water-deep);
+  }
   .step.board {
     fill: var(--ember-wash);
     stroke: var(--ember);

@@ -67,6 +67,9 @@
         each.type !== 'hidden' &&
         each.type !== 'file'
     );
+  /** Boxes of one name are told apart by what they stand for. */
+  const keyOf = (each: { name: string; type: string; value: string }) =>
+    each.type === 'checkbox' && each.value !== 'on' ? `${each.name}=${each.value}` : each.name;
   /** A dragged control says something every frame: what is typed is written once it rests, and at the latest when the page goes. */
   const REST_MS = 250;
   let resting: ReturnType<typeof setTimeout> | undefined;
@@ -76,7 +79,7 @@
       named()
         .filter((each) => each.type !== 'radio' || (each as HTMLInputElement).checked)
         .map((each) => [
-          each.name,
+          keyOf(each),
           each instanceof HTMLInputElement && each.type === 'checkbox' ? each.checked : each.value
         ])
     );
@@ -106,7 +109,7 @@
       const kept = JSON.parse(localStorage.getItem(draftName) ?? 'null') as Record<string, string | boolean> | null;
       if (!kept) return;
       for (const each of named()) {
-        const value = kept[each.name];
+        const value = kept[keyOf(each)];
         if (value === undefined) continue;
         if (each instanceof HTMLInputElement && each.type === 'checkbox') each.checked = value === true;
         else if (each instanceof HTMLInputElement && each.type === 'radio') {

@@ -5,6 +5,7 @@
   import Snowflake from '@lucide/svelte/icons/snowflake';
   import Layers from '@lucide/svelte/icons/layers-2';
   import Citrus from '@lucide/svelte/icons/citrus';
+  import Wind from '@lucide/svelte/icons/wind';
   import Slice from '@lucide/svelte/icons/slice';
   import Bell from '@lucide/svelte/icons/concierge-bell';
   import Book from '@lucide/svelte/icons/book-open';
@@ -18,6 +19,7 @@
     '/freeze': Snowflake,
     '/cure': Layers,
     '/acid': Citrus,
+    '/age': Wind,
     '/slice': Slice,
     '/serve': Bell,
     '/ledger': Book,

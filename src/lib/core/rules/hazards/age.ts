@@ -16,7 +16,8 @@ import {
   type Hazard,
   type JudgeContext
 } from '../context.ts';
-import { cureNow } from '../../record/state.ts';
+import { notPrepared } from '../../bench/age/looks.ts';
+import { cureNow, type AgeRun } from '../../record/state.ts';
 import { RAW_ROUTES, type Reason, type Route } from '../window.ts';
 import { readInstant } from '../../service/day.ts';
 import { loggedRates } from '../stays.ts';
@@ -31,7 +32,9 @@ function preparedAt(context: JudgeContext): number | null {
   // What arrived frozen, or thawed before it came, is dated from the door on, whole or not.
   const { frozen, previouslyFrozen, at } = context.lot.received;
   const thawed = frozen || previouslyFrozen === 'yes' ? at : undefined;
-  const times = [firstOpened?.made.at, cureBegun?.at, acidBegun?.at, thawed].filter(
+  // Whole fish on the rack is not yet ready to eat; a house may date it from there all the same.
+  const hung = context.house.ageing.dayOneAtHanging ? context.chain.flatMap((piece) => piece.ages)[0] : undefined;
+  const times = [firstOpened?.made.at, cureBegun?.at, acidBegun?.at, hung?.at, thawed].filter(
     (time): time is number => time !== undefined
   );
   return times.length > 0 ? Math.min(...times) : null;
@@ -163,6 +166,16 @@ export const freshness: Hazard = (context) => {
       ? reason(context, 'freshness', 'freshness.paused', { kind: 'pass' }, ICE, { routes, evidence, seen })
       : reason(context, 'freshness', code, { kind: 'closes', at }, ICE, { routes, evidence, seen });
   const eating = closing('freshness.eating-life', clock.until, ['cooked']);
+  const rack = controlledAgeing(context, clock);
+  if (rack) {
+    return [
+      reason(context, 'freshness', 'freshness.aged', { kind: 'pass' }, AGED, {
+        routes: ALL_ROUTES,
+        evidence: [...evidence, rack.seq],
+        seen: { ...seen, hung: rack.at }
+      })
+    ];
+  }
   if (clock.basis === 'door') {
     return [
       reason(context, 'freshness', 'freshness.no-catch-date', { kind: 'missing' }, ICE, {
@@ -182,6 +195,25 @@ export const freshness: Hazard = (context) => {
     eating
   ];
 };
+
+const AGED = {
+  rule: 'ageing rules of the house',
+  citation:
+    'In a controlled cabinet the house’s longest days and its daily look stand for the share of days on ice (check)',
+  check: true,
+  from: 'house' as const
+};
+
+/**
+ * The rack that stands for the days on ice: a fish prepared for it, hung while it might still be served raw. One that was not
+ * prepared, or hung too late, is judged as any fish on ice.
+ */
+function controlledAgeing(context: JudgeContext, clock: FreshnessClock): AgeRun | null {
+  const run = context.chain.flatMap((piece) => piece.ages).at(-1);
+  if (!run || clock.basis === 'door' || clock.rawUntil === null) return null;
+  const prepared = notPrepared(run.plan.kind, run.plan.prepared).length === 0;
+  return prepared && run.plan.pack === 'open' && clock.rawUntil >= run.at ? run : null;
+}
 
 const ACID = { rule: '3-402.11', citation: 'FDA Food Code 2022, 3-402.11: acid is no parasite destruction' };
 

@@ -4,7 +4,7 @@ import { ALL_ROUTES, reason, type Hazard } from '../context.ts';
 import type { Cited } from '../profile.ts';
 import { RAW_ROUTES, type Effect, type Reason } from '../window.ts';
 
-const PACK: Cited = {
+export const PACK: Cited = {
   rule: '3-502.12',
   citation:
     'FDA Food Code 2022, 3-502.12: fish is reduced-oxygen packed only if frozen before, during and after; a labelled pack held at 5 °C or below and opened within 48 h needs no plan. FDA Hazards guide, ch. 13: 5 % water-phase salt. Whether the 48 h cover unfrozen fish is for the authority',

@@ -160,7 +160,7 @@ export const histamine: Hazard = (context) => {
 };
 
 /** When warm stretches had used a budget up, ms; null where they alone did not. */
-function spentAt(warm: readonly Interval[], budget: number): number | null {
+export function spentAt(warm: readonly Interval[], budget: number): number | null {
   if (budget < 0) return null;
   let left = budget * 1000;
   for (const { from, to } of warm) {

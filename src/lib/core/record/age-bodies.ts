@@ -1,0 +1,90 @@
+import { z } from 'zod';
+import { LOOKS, PREPARATION_STEPS } from '../bench/age/looks.ts';
+import { pins, typedValue } from './bodies.ts';
+
+/** What can happen on the ageing rack. */
+
+const finite = z.number().finite();
+const band = z.object({ low: finite, likely: finite, high: finite });
+/** Days after hanging at which the wanted loss is reached, as it was forecast then; null: never in such air. */
+const readyDay = band.nullable();
+
+export const AGE_KINDS = ['whole', 'fillet'] as const;
+export const AGE_PACKS = ['open', 'closed'] as const;
+export const ageStarted = z.object({
+  kind: z.enum(AGE_KINDS),
+  /** The cabinet, and the hook or shelf place in it; an empty text for none. */
+  place: z.string(),
+  spot: z.string(),
+  mass: typedValue,
+  /** Share of the start weight it is hung to lose. */
+  target: finite,
+  celsius: finite,
+  /** Of the cabinet's air, share; null where nobody read it. */
+  humidity: finite.nullable(),
+  prepared: z.array(z.enum(PREPARATION_STEPS)),
+  pack: z.enum(AGE_PACKS),
+  /** What was believed of its drying before its own weights. */
+  prior: z.object({ rate: finite, rateSigma: finite, most: finite, mostSigma: finite, fish: z.number().int() }),
+  ready: readyDay,
+  note: z.string(),
+  pins
+});
+export const ageWeighed = z.object({
+  mass: typedValue,
+  /** Somebody stood by a weight that does not go with the others. */
+  sure: z.boolean(),
+  ready: readyDay,
+  note: z.string()
+});
+export const ageMoved = z.object({ place: z.string(), spot: z.string() });
+const answers = z.object({
+  skin: z.enum(LOOKS.skin),
+  eye: z.enum(LOOKS.eye),
+  smell: z.enum(LOOKS.smell),
+  slime: z.enum(LOOKS.slime),
+  firmness: z.enum(LOOKS.firmness)
+});
+export const ageLooked = z.object({
+  answers,
+  stops: z.array(z.object({ field: z.string(), answer: z.string(), routes: z.array(z.string()) })),
+  note: z.string()
+});
+export const AGE_ENDS = ['pulled', 'stopped'] as const;
+export const ageEnded = z.object({
+  how: z.enum(AGE_ENDS),
+  massAfter: typedValue.nullable(),
+  place: z.string(),
+  /** The service it was pulled for; an empty text for none. */
+  service: z.string(),
+  note: z.string()
+});
+
+/** How a house ages: longest days, how warm and for how long the cabinet may be, and for how long what was aged keeps. */
+export const ageingSet = z.object({
+  wholeDays: finite,
+  filletDays: finite,
+  limitCelsius: finite,
+  warmHours: finite,
+  afterDays: finite,
+  /** Day 1 of the date mark is the day it was hung, not the day it is portioned. */
+  dayOneAtHanging: z.boolean(),
+  /** Why it is looser than what ships, and in what; both empty where it is not. */
+  reason: z.string(),
+  looser: z.array(z.string())
+});
+/** Hooks and shelves of a cabinet. */
+export const rackSet = z.object({
+  place: z.string(),
+  hooks: z.number().int(),
+  shelves: z.number().int(),
+  perShelf: z.number().int()
+});
+/** A sitting to be ready for. */
+export const serviceSet = z.object({
+  id: z.string(),
+  name: z.string(),
+  at: finite,
+  covers: finite.nullable(),
+  withdrawn: z.boolean()
+});

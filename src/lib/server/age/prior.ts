@@ -1,0 +1,42 @@
+import { housePrior, taughtBy, type DriedFish, type DryingPrior, type Hanging } from '../../core/bench/age/fit.ts';
+import type { AgeRun } from '../../core/record/state.ts';
+import type { Store } from '../store/store.ts';
+
+/** Finished hangings that are looked through for what they teach. */
+const LOOKED_AT = 60;
+const PLAIN_INTERVAL = 1;
+const DAY = 86_400_000;
+
+/** What the house's scale shows, g. */
+export const intervalOf = (store: Store): number =>
+  store.projections.currentHouse().kitchen?.scaleInterval ?? PLAIN_INTERVAL;
+
+export const hangingOf = ({ plan }: Pick<AgeRun, 'plan'>): Hanging => ({
+  kind: plan.kind,
+  grams: plan.mass.si,
+  celsius: plan.celsius,
+  humidity: plan.humidity
+});
+/** Its weights, the start first, by days on the rack. */
+export const weightsOf = (run: AgeRun) => [
+  { day: 0, grams: run.plan.mass.si },
+  ...run.weighIns.map(({ at, mass }) => ({ day: Math.max(0, (at - run.at) / DAY), grams: mass.si }))
+];
+
+const kept = new WeakMap<Store, { readonly version: string; readonly fish: readonly DriedFish[] }>();
+/** What finished fish of the house taught; fitted once for every new one. */
+export function driedFish(store: Store): readonly DriedFish[] {
+  const interval = intervalOf(store);
+  const version = `${store.projections.ties.agingVersion()} ${interval}`;
+  const known = kept.get(store);
+  if (known?.version === version) return known.fish;
+  const fish = store.projections.ties.agingsOf(LOOKED_AT).flatMap(({ run: text }) => {
+    const run = JSON.parse(text) as AgeRun;
+    return taughtBy(hangingOf(run), weightsOf(run), interval) ?? [];
+  });
+  kept.set(store, { version, fish });
+  return fish;
+}
+
+/** What is believed of a fish that is hung now. */
+export const priorFor = (store: Store, hanging: Hanging): DryingPrior => housePrior(hanging, driedFish(store));

@@ -1,0 +1,308 @@
+import { z } from 'zod';
+import { EmberError } from '../../core/errors.ts';
+import { canFollow, sortWeights } from '../../core/bench/age/fit.ts';
+import { ageForecast } from '../../core/bench/age/forecast.ts';
+import { looked, LOOKS, PREPARATION_STEPS } from '../../core/bench/age/looks.ts';
+import { AGEING_NUMBERS, AGEING_RULES, TARGET_LOSS } from '../../core/bench/age/parameters.ts';
+import { AGE_ENDS, AGE_KINDS, AGE_PACKS } from '../../core/record/age-bodies.ts';
+import { ageingNow, type AgeRun, type PieceState } from '../../core/record/state.ts';
+import { profileById } from '../../core/rules/profiles/index.ts';
+import { pinsFor } from '../../core/rules/verdict.ts';
+import { intervalOf, priorFor, weightsOf } from '../age/prior.ts';
+import { draft } from '../store/record.ts';
+import type { Store } from '../store/store.ts';
+import {
+  choice,
+  list,
+  neededText,
+  numeric,
+  optionalQuantity,
+  pieceId,
+  quantity,
+  shortText,
+  ticked,
+  when
+} from './fields.ts';
+import { after, handy } from './handy.ts';
+import { operation } from './operation.ts';
+
+const AGED_MASS = { min: 20, max: 200_000 };
+const DAY = 86_400_000;
+
+/** Whoever else hangs on a spot; null for nobody. */
+export function hangsAt(store: Store, place: string, spot: string, but: string): string | null {
+  if (spot === '') return null;
+  const there = store.projections.livePieces().find(({ state }) => {
+    const run = ageingNow(state);
+    return run && state.id !== but && run.place === place && run.spot === spot;
+  });
+  return there?.state.made.name ?? null;
+}
+function freeSpot(store: Store, place: string, spot: string, but: string): void {
+  const seen = hangsAt(store, place, spot, but);
+  if (seen) throw new EmberError('age.spot-taken', { field: 'spot', seen });
+}
+
+export const startAge = operation({
+  name: 'start-age',
+  place: '/age',
+  summary: 'Hang a piece to age: what was done to it before, its start weight, and what it is to lose.',
+  input: z.object({
+    piece: pieceId,
+    kind: choice(AGE_KINDS, 'whole').describe('whole fish, or a fillet'),
+    place: neededText(60).describe('the cabinet'),
+    spot: shortText(12).describe('hook or shelf place'),
+    mass: quantity('mass', AGED_MASS),
+    target: optionalQuantity('concentration', { min: 0.005, max: 0.5 }).describe('share of its weight to lose'),
+    celsius: quantity('temperature', { min: -2, max: 15 }),
+    humidity: optionalQuantity('concentration', { min: 0.3, max: 0.99 }),
+    prepared: list(12).pipe(z.array(z.enum(PREPARATION_STEPS))),
+    pack: choice(AGE_PACKS, 'open'),
+    note: shortText(300),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, house, instant }, input) {
+    const { state } = handy(store, input.piece);
+    if (state.made.form === 'live' || state.holds.length > 0) {
+      throw new EmberError('record.not-allowed-now', {
+        field: 'piece',
+        seen: state.holds.length > 0 ? 'on a tray' : 'alive'
+      });
+    }
+    const at = after(state, instant(input.at, 'at'), input.at);
+    // Two scales may differ; what weighs much more than is on record is another fish.
+    if (input.mass.si > state.grams * 1.05) {
+      throw new EmberError('record.mass-exceeded', {
+        field: 'mass',
+        unit: 'g',
+        max: state.grams,
+        seen: input.mass.typed
+      });
+    }
+    freeSpot(store, input.place, input.spot, input.piece);
+    const plan = {
+      kind: input.kind,
+      place: input.place,
+      spot: input.spot,
+      mass: input.mass,
+      target: input.target?.si ?? TARGET_LOSS,
+      celsius: input.celsius.si,
+      humidity: input.humidity?.si ?? null,
+      prepared: input.prepared,
+      pack: input.pack,
+      note: input.note
+    };
+    const prior = priorFor(store, {
+      kind: plan.kind,
+      grams: plan.mass.si,
+      celsius: plan.celsius,
+      humidity: plan.humidity
+    });
+    const forecast = ageForecast([{ day: 0, grams: plan.mass.si }], prior, plan.target, 0, intervalOf(store));
+    return {
+      events: [
+        draft('age.started', `piece:${input.piece}`, at, {
+          ...plan,
+          prior,
+          ready: forecast.targetDay,
+          pins: pinsFor(profileById(house.profile, house.profiles), house)
+        })
+      ],
+      result: { piece: input.piece, readyDays: forecast.targetDay?.likely ?? null }
+    };
+  }
+});
+
+function onRack(state: PieceState): AgeRun {
+  const run = ageingNow(state);
+  if (!run) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not on the ageing rack' });
+  return run;
+}
+const lastOf = (run: AgeRun) => Math.max(run.at, run.weighIns.at(-1)?.at ?? run.at, run.looks.at(-1)?.at ?? run.at);
+function inOrder(run: AgeRun, at: number, text: string | undefined): number {
+  if (at < lastOf(run)) throw new EmberError('time.out-of-order', { field: 'at', seen: text ?? 'now' });
+  return at;
+}
+const RACKED = { age: 'either' } as const;
+
+export const weighAged = operation({
+  name: 'weigh-aged',
+  place: '/age',
+  summary: 'Weigh a piece on the rack: when it is ready is forecast anew from its own weights.',
+  input: z.object({
+    piece: pieceId,
+    mass: quantity('mass', AGED_MASS),
+    sure: ticked.describe('it really weighs that, though it does not go with its other weights'),
+    note: shortText(200),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, instant }, { piece, mass, sure, note, at: text }) {
+    const run = onRack(handy(store, piece, RACKED).state);
+    const at = inOrder(run, instant(text, 'at'), text);
+    const interval = intervalOf(store);
+    const earlier = weightsOf(run);
+    const now = { day: (at - run.at) / DAY, grams: mass.si };
+    const before = sortWeights(earlier, interval).used.at(-1)!;
+    const follows = canFollow(before, now, interval);
+    if (follows !== 'yes' && !sure) {
+      throw new EmberError(follows === 'up' ? 'age.weight-up' : 'age.weight-drop', {
+        field: 'mass',
+        unit: 'g',
+        seen: mass.typed,
+        before: Math.round(before.grams * 10) / 10
+      });
+    }
+    const forecast = ageForecast([...earlier, now], run.plan.prior, run.plan.target, now.day, interval);
+    return {
+      events: [
+        draft('age.weighed', `piece:${piece}`, at, {
+          mass,
+          sure: sure && follows !== 'yes',
+          ready: forecast.targetDay,
+          note
+        })
+      ],
+      result: { piece, loss: forecast.loss.likely, readyDays: forecast.targetDay?.likely ?? null }
+    };
+  }
+});
+
+export const lookAged = operation({
+  name: 'look-aged',
+  place: '/age',
+  summary: 'The daily look at a piece on the rack: skin, eye, smell, slime, flesh. Some answers take it off.',
+  input: z.object({
+    piece: pieceId,
+    skin: z.enum(LOOKS.skin),
+    eye: z.enum(LOOKS.eye),
+    smell: z.enum(LOOKS.smell),
+    slime: z.enum(LOOKS.slime),
+    firmness: z.enum(LOOKS.firmness),
+    note: shortText(300),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, instant }, { piece, note, at: text, ...answers }) {
+    const run = onRack(handy(store, piece, RACKED).state);
+    const at = inOrder(run, instant(text, 'at'), text);
+    const { stops, again } = looked(answers);
+    return {
+      events: [
+        draft('age.looked', `piece:${piece}`, at, {
+          answers,
+          stops: stops.map(({ field, answer, routes }) => ({ field, answer, routes: [...routes] })),
+          note
+        })
+      ],
+      result: { piece, stops: stops.map(({ field }) => field), again }
+    };
+  }
+});
+
+export const moveAged = operation({
+  name: 'move-aged',
+  place: '/age',
+  summary: 'Hang a piece on another hook or shelf place.',
+  input: z.object({ piece: pieceId, place: neededText(60), spot: shortText(12), at: when }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, instant }, { piece, place, spot, at: text }) {
+    const run = onRack(handy(store, piece, RACKED).state);
+    const at = instant(text, 'at');
+    if (at < run.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text ?? 'now' });
+    freeSpot(store, place, spot, piece);
+    return {
+      events: [draft('age.moved', `piece:${piece}`, at, { place, spot })],
+      result: { piece, place, spot }
+    };
+  }
+});
+
+export const endAge = operation({
+  name: 'end-age',
+  place: '/age',
+  summary: 'Take a piece off the rack: for a service, or because something stopped it.',
+  input: z.object({
+    piece: pieceId,
+    how: choice(AGE_ENDS, 'pulled'),
+    massAfter: optionalQuantity('mass', AGED_MASS),
+    sure: ticked,
+    place: shortText(60).describe('where it is kept'),
+    service: shortText(60),
+    note: shortText(300),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, house, instant }, { piece, how, massAfter, sure, place, service, note, at: text }) {
+    const run = onRack(handy(store, piece, RACKED).state);
+    const at = inOrder(run, instant(text, 'at'), text);
+    if (service !== '' && !house.services[service]) {
+      throw new EmberError('form.value-unknown', { field: 'service', seen: service });
+    }
+    if (massAfter && !sure) {
+      const before = sortWeights(weightsOf(run), intervalOf(store)).used.at(-1)!;
+      const follows = canFollow(before, { day: (at - run.at) / DAY, grams: massAfter.si }, intervalOf(store));
+      if (follows !== 'yes') {
+        throw new EmberError(follows === 'up' ? 'age.weight-up' : 'age.weight-drop', {
+          field: 'massAfter',
+          unit: 'g',
+          seen: massAfter.typed,
+          before: Math.round(before.grams * 10) / 10
+        });
+      }
+    }
+    const weighed = massAfter
+      ? [draft('age.weighed', `piece:${piece}`, at, { mass: massAfter, sure, ready: null, note: '' })]
+      : [];
+    return {
+      events: [...weighed, draft('age.ended', `piece:${piece}`, at, { how, massAfter, place, service, note })],
+      result: { piece, days: (at - run.at) / DAY }
+    };
+  }
+});
+
+export const setRack = operation({
+  name: 'set-rack',
+  place: '/age',
+  summary: 'Say how many hooks and shelf places an ageing cabinet has.',
+  input: z.object({
+    place: neededText(60),
+    hooks: numeric(0, 40).transform(Math.round),
+    shelves: numeric(0, 8).transform(Math.round),
+    perShelf: numeric(1, 12).transform(Math.round)
+  }),
+  subject: () => 'house',
+  run({ house, now }, input) {
+    if (!Object.values(house.places).some(({ name }) => name === input.place)) {
+      throw new EmberError('place.unknown', { field: 'place', seen: input.place });
+    }
+    if (input.hooks + input.shelves === 0) throw new EmberError('form.incomplete', { field: 'hooks' });
+    return { events: [draft('rack.set', 'house', now, input)], result: { place: input.place } };
+  }
+});
+
+export const setAgeing = operation({
+  name: 'set-ageing',
+  place: '/age',
+  summary:
+    'The house’s ageing rules: longest days, warmth of the cabinet, days after the rack. Looser ones ask for a reason.',
+  input: z.object({
+    wholeDays: numeric(1, 45),
+    filletDays: numeric(1, 21),
+    limitCelsius: quantity('temperature', { min: -1, max: 5 }),
+    warmHours: numeric(0.25, 12),
+    afterDays: numeric(1, 7),
+    dayOneAtHanging: ticked,
+    reason: shortText(200)
+  }),
+  subject: () => 'house',
+  run({ now }, { limitCelsius, reason, ...input }) {
+    const rules = { ...input, limitCelsius: limitCelsius.si };
+    const looser = AGEING_NUMBERS.filter((field) => rules[field] > AGEING_RULES[field] + 1e-9);
+    if (looser.length > 0 && reason === '') {
+      throw new EmberError('age.looser-without-reason', { field: 'reason', seen: looser.join(', ') });
+    }
+    return { events: [draft('ageing.set', 'house', now, { ...rules, reason, looser })], result: { looser } };
+  }
+});

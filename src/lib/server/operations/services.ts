@@ -1,0 +1,42 @@
+import { z } from 'zod';
+import { EmberError } from '../../core/errors.ts';
+import { readInstant } from '../../core/service/day.ts';
+import { draft } from '../store/record.ts';
+import { bookId, neededText, optionalNumeric, shortText } from './fields.ts';
+import { operation } from './operation.ts';
+
+export const setService = operation({
+  name: 'set-service',
+  place: '/serve',
+  summary: 'Name a sitting to be ready for, or change one.',
+  input: z.object({
+    id: shortText(60).describe('of the one that is changed; nothing for a new one'),
+    name: neededText(60),
+    at: z.string().min(1).max(40).describe('when it begins: ISO instant, or wall time of the house'),
+    covers: optionalNumeric(1, 2000)
+  }),
+  subject: () => 'house',
+  run({ house, now }, { id, name, at: text, covers }) {
+    if (id !== '' && !house.services[id]) throw new EmberError('form.value-unknown', { field: 'id', seen: id });
+    const at = readInstant(text, house.zone, 'at');
+    // Two of one name on two days are two sittings.
+    const service = id || bookId(`${name} ${new Date(at).toISOString().slice(0, 10)}`);
+    return {
+      events: [draft('service.set', 'house', now, { id: service, name, at, covers, withdrawn: false })],
+      result: { service }
+    };
+  }
+});
+
+export const withdrawService = operation({
+  name: 'withdraw-service',
+  place: '/serve',
+  summary: 'Take a sitting off the list.',
+  input: z.object({ id: neededText(60) }),
+  subject: () => 'house',
+  run({ house, now }, { id }) {
+    const service = house.services[id];
+    if (!service) throw new EmberError('form.value-unknown', { field: 'id', seen: id });
+    return { events: [draft('service.set', 'house', now, { ...service, withdrawn: true })], result: { service: id } };
+  }
+});

@@ -1,0 +1,114 @@
+<script lang="ts">
+  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+  import type { RackedPiece } from '$lib/server/age/views.ts';
+  import { formatMass } from '../format.ts';
+  import { CHART, weightChart } from './chart.ts';
+  import { percent } from './say.ts';
+
+  /** Weights by day, the fan of what is to come, the weight that is wanted, and today. */
+  let { piece, units, now }: { piece: RackedPiece; units: UnitPreferences; now: number } = $props();
+  const DAY = 86_400_000;
+  const weights = $derived([
+    { day: 0, grams: piece.run.plan.mass.si, odd: false },
+    ...piece.run.weighIns.map(({ at, mass }, index) => ({
+      day: (at - piece.run.at) / DAY,
+      grams: mass.si,
+      odd: piece.forecast.odd.some((each) => each.index === index + 1)
+    }))
+  ]);
+  const wanted = $derived(piece.run.plan.mass.si * (1 - piece.run.plan.target));
+  const chart = $derived(weightChart(piece.forecast.curve, weights, wanted));
+  const today = $derived(chart.x(Math.max(0, (now - piece.run.at) / DAY)));
+</script>
+
+<figure>
+  <svg
+    viewBox="0 0 {CHART.width} {CHART.height}"
+    role="img"
+    aria-label="Weights of {piece.name} by day, with the forecast; the table beside it says the same."
+    data-weights={weights.length}
+  >
+    {#each chart.y.ticks(5) as tick (tick)}
+      <line class="grid" x1={CHART.left} x2={CHART.right} y1={chart.y(tick)} y2={chart.y(tick)} />
+      <text x={CHART.left - 8} y={chart.y(tick) + 4} text-anchor="end">{formatMass(tick, units)}</text>
+    {/each}
+    {#each chart.days as day (day)}
+      <text x={chart.x(day)} y={CHART.bottom + 18} text-anchor="middle">{day}</text>
+    {/each}
+    <text x={CHART.right} y={CHART.bottom + 34} text-anchor="end">days on the rack</text>
+    <path class="fan" d={chart.fan} />
+    <path class="middle" d={chart.middle} />
+    <line class="wanted" x1={CHART.left} x2={CHART.right} y1={chart.wanted} y2={chart.wanted} />
+    <text class="name" x={CHART.left + 6} y={chart.wanted - 6}>wanted: {percent(piece.run.plan.target)} lost</text>
+    {#if today <= CHART.right}
+      <line class="now" x1={today} x2={today} y1={CHART.top} y2={CHART.bottom} />
+    {/if}
+    {#each weights as weight, index (index)}
+      {#if weight.odd}
+        <path class="odd" d="M{chart.x(weight.day) - 6} {chart.y(weight.grams) - 6} l12 12 m0 -12 l-12 12" data-odd />
+      {:else}<circle cx={chart.x(weight.day)} cy={chart.y(weight.grams)} r="4.5" />{/if}
+    {/each}
+  </svg>
+  <details>
+    <summary>The weights as a table</summary>
+    <table class="plain">
+      <thead><tr><th>Day</th><th>Weight</th><th>Lost</th></tr></thead>
+      <tbody>
+        {#each weights as weight, index (index)}
+          <tr>
+            <td>{weight.day.toFixed(1)}</td>
+            <td>{formatMass(weight.grams, units)}</td>
+            <td>
+              {weight.odd ? 'left out: it does not go with the others' : percent(1 - weight.grams / weights[0]!.grams)}
+            </td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </details>
+</figure>
+
+<style>
+  svg {
+    width: 100%;
+    height: auto;
+  }
+  text {
+    font-size: 13px;
+    fill: var(--soft);
+  }
+  .name {
+    fill: var(--ink);
+    font-weight: 600;
+  }
+  .grid {
+    stroke: var(--line);
+  }
+  .fan {
+    fill: var(--water-pale);
+  }
+  .middle {
+    fill: none;
+    stroke: var(--water-deep);
+    stroke-width: 2;
+  }
+  .wanted {
+    stroke: var(--ink);
+    stroke-dasharray: 6 4;
+    stroke-width: 1.5;
+  }
+  .now {
+    stroke: var(--ember);
+    stroke-width: 1.5;
+  }
+  circle {
+    fill: var(--surface);
+    stroke: var(--ink);
+    stroke-width: 2;
+  }
+  .odd {
+    fill: none;
+    stroke: var(--ember);
+    stroke-width: 2.5;
+  }
+</style>

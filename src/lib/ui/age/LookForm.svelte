@@ -1,0 +1,90 @@
+<script lang="ts">
+  import { LOOK_FIELDS, LOOKS, type LookField } from '$lib/core/bench/age/looks.ts';
+  import type { RackedPiece } from '$lib/server/age/views.ts';
+  import { answerWords, LOOK_FIELD_WORDS } from '$lib/words/age.ts';
+  import { page } from '$app/state';
+  import Field from '../controls/Field.svelte';
+  import OperationForm from '../controls/OperationForm.svelte';
+
+  /** The daily look: five answers at a touch each. Nothing is answered before somebody has looked. */
+  let { piece }: { piece: RackedPiece } = $props();
+  let answers = $state<Partial<Record<LookField, string>>>({});
+  const wrong = $derived(
+    (page.form as { operation?: string; fields?: Record<string, { message: string }> } | null)?.operation ===
+      'look-aged'
+      ? ((page.form as { fields?: Record<string, { message: string }> }).fields ?? {})
+      : {}
+  );
+  function fine() {
+    answers = Object.fromEntries(LOOK_FIELDS.map((field) => [field, LOOKS[field][0]]));
+  }
+</script>
+
+<OperationForm
+  operation="look-aged"
+  subject={piece.id}
+  seen={piece.seq}
+  submit="Write the look down"
+  onDone={() => (answers = {})}
+>
+  <input type="hidden" name="piece" value={piece.id} />
+  <button type="button" class="fine" onclick={fine}>Looked, smelt and felt: all as it should be</button>
+  {#each LOOK_FIELDS as field (field)}
+    <fieldset role="radiogroup" aria-invalid={wrong[field] ? 'true' : undefined} tabindex="-1">
+      <legend>{LOOK_FIELD_WORDS[field]}</legend>
+      <div class="answers">
+        {#each LOOKS[field] as answer (answer)}
+          <label>
+            <input
+              type="radio"
+              name={field}
+              value={answer}
+              checked={answers[field] === answer}
+              onchange={() => (answers[field] = answer)}
+            />
+            {answerWords(field, answer)}
+          </label>
+        {/each}
+      </div>
+      {#if wrong[field]}<p class="wrong">{wrong[field].message}</p>{/if}
+    </fieldset>
+  {/each}
+  <Field name="note" label="Note" optional />
+</OperationForm>
+
+<style>
+  fieldset {
+    border-top: 1px solid var(--line);
+    padding-top: 0.3rem;
+  }
+  legend {
+    font-weight: 600;
+    padding-right: 0.5rem;
+  }
+  .answers {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.3rem 0.9rem;
+  }
+  .answers label {
+    display: flex;
+    align-items: center;
+    gap: 0.45rem;
+    min-height: 48px;
+  }
+  .answers input {
+    width: 26px;
+    height: 26px;
+  }
+  .fine {
+    min-height: 48px;
+    padding: 0 0.9rem;
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+    text-align: left;
+  }
+  .wrong {
+    color: var(--ember);
+    font-weight: 600;
+  }
+</style>

@@ -1,0 +1,169 @@
+<script lang="ts">
+  import { tick } from 'svelte';
+  import { houseNow } from '$lib/ui/clock.svelte.ts';
+  import Aged from '$lib/ui/age/Aged.svelte';
+  import AgeRules from '$lib/ui/age/AgeRules.svelte';
+  import CabinetAir from '$lib/ui/age/CabinetAir.svelte';
+  import HangForm from '$lib/ui/age/HangForm.svelte';
+  import Rack from '$lib/ui/age/Rack.svelte';
+  import RackTable from '$lib/ui/age/RackTable.svelte';
+  import Field from '$lib/ui/controls/Field.svelte';
+  import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import PiecePick from '$lib/ui/controls/PiecePick.svelte';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+  const rack = $derived(data.rack);
+  const units = $derived(data.house.units);
+  const zone = $derived(data.house.zone);
+  const now = $derived(houseNow());
+  const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name ?? 'forgotten'])));
+  const piece = $derived(rack.pieces.find(({ id }) => id === data.chosen) ?? null);
+  const cabinets = $derived(rack.cabinets.map(({ place }) => place));
+
+  // One form moves a fish, whether it was dragged or carried by name.
+  let moving = $state({ piece: '', place: '', spot: '' });
+  let carry = $state<HTMLElement>();
+  async function move(id: string, place: string, spot: string) {
+    moving = { piece: id, place, spot };
+    await tick();
+    carry?.querySelector<HTMLFormElement>('form')?.requestSubmit();
+  }
+  const target = $derived(moving.piece !== '' ? moving.piece : (piece?.id ?? ''));
+  const targetPlace = $derived(moving.place !== '' ? moving.place : (piece?.run.place ?? ''));
+</script>
+
+<svelte:head><title>Age · Ember Tide</title></svelte:head>
+<h1>Age</h1>
+{#if rack.cabinets.length === 0}
+  <p class="sheet gap">
+    No ageing cabinet yet. Name one under <a class="link" href="/freeze/places">Cold places</a> as a cabinet, give it a sensor,
+    and it is drawn here with its hooks and shelves.
+  </p>
+{/if}
+{#each rack.cabinets as cabinet (cabinet.place)}
+  <section class="cabinet" aria-label={cabinet.place}>
+    <div>
+      <h2>{cabinet.place}</h2>
+      <Rack
+        {cabinet}
+        pieces={rack.pieces.filter(({ run }) => run.place === cabinet.place)}
+        chosen={data.chosen}
+        spots={data.spots[cabinet.place]!}
+        onmove={(id, spot) => move(id, cabinet.place, spot)}
+      />
+    </div>
+    <div class="sheet"><CabinetAir {cabinet} limit={rack.rules.limitCelsius} {units} {zone} {now} /></div>
+  </section>
+{/each}
+{#if rack.pieces.length > 0}
+  <section class="sheet gap">
+    <h2>Which, for when</h2>
+    <RackTable {rack} chosen={data.chosen} {units} {zone} />
+    <p class="soft">
+      {rack.services.length === 0 ? 'No service is planned: ' : 'Services are planned under '}<a
+        class="link"
+        href="/serve#services">{rack.services.length === 0 ? 'plan one under Serve' : 'Serve'}</a
+      >. Ready is nine tenths of what was wanted to three tenths over it, with a raw window still open.
+    </p>
+  </section>
+{:else if rack.cabinets.length > 0}
+  <p class="sheet gap">Nothing hangs here. Pick a piece below, go through its list, weigh it, and hang it.</p>
+{/if}
+{#if piece}
+  {#key piece.id}
+    <div class="two gap">
+      <Aged
+        {piece}
+        {rack}
+        {units}
+        {zone}
+        {now}
+        {names}
+        warnSeconds={data.house.warnMinutes * 60}
+        places={data.places}
+        playable={data.playable}
+      />
+    </div>
+  {/key}
+  <details class="sheet gap" bind:this={carry}>
+    <summary>Carry it to another place</summary>
+    {#key `${target} ${rack.pieces.map(({ run }) => run.spot).join(' ')}`}
+      <OperationForm
+        operation="move-aged"
+        subject={target}
+        submit="Move it"
+        onDone={() => (moving = { piece: '', place: '', spot: '' })}
+      >
+        <input type="hidden" name="piece" value={target} />
+        {#if moving.piece !== ''}
+          <input type="hidden" name="place" value={moving.place} />
+          <input type="hidden" name="spot" value={moving.spot} />
+          <p>To {moving.place}, {moving.spot}.</p>
+        {:else}
+          <input type="hidden" name="place" value={targetPlace} />
+          <Field
+            name="spot"
+            label="Free place"
+            kind="choice"
+            options={(data.free[targetPlace] ?? []).map((spot) => ({ value: spot, name: spot }))}
+          />
+        {/if}
+      </OperationForm>
+    {/key}
+  </details>
+{/if}
+{#if cabinets.length > 0}
+  <section class="gap">
+    <h2>Hang a piece</h2>
+    <PiecePick
+      pieces={data.hangable}
+      chosen={data.hang?.id ?? null}
+      empty="Nothing that could hang: a whole or gutted fish, a fillet, a loin."
+    />
+    {#if data.hang}
+      {#key data.hang.id}
+        <div class="sheet">
+          <h3>{data.hang.name}</h3>
+          <HangForm piece={data.hang} {cabinets} free={data.free} {units} />
+        </div>
+      {/key}
+    {/if}
+  </section>
+{/if}
+{#key `${rack.rules.seq} ${rack.cabinets.map(({ rack: { hooks, shelves, perShelf } }) => `${hooks} ${shelves} ${perShelf}`).join()}`}
+  <div class="gap"><AgeRules {rack} {units} /></div>
+{/key}
+<p class="caution">
+  Ageing needs a cabinet that holds its cold, clean fish, and a nose every day; histamine is neither smelt nor cooked
+  away. Spirit burns: none near a flame. Guidance only: your local code and licensed practice decide.
+</p>
+
+<style>
+  .cabinet {
+    display: grid;
+    grid-template-columns: minmax(0, 2fr) minmax(260px, 1fr);
+    gap: 1.1rem;
+    align-items: start;
+    margin-bottom: 1rem;
+  }
+  .gap {
+    margin-bottom: 1rem;
+  }
+  .two {
+    display: grid;
+    grid-template-columns: minmax(0, 1.35fr) minmax(300px, 1fr);
+    gap: 1.1rem;
+    align-items: start;
+  }
+  h3 {
+    font-weight: 700;
+    margin-bottom: 0.5rem;
+  }
+  @media (max-width: 1000px) {
+    .two,
+    .cabinet {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

@@ -1,0 +1,57 @@
+import { expect } from 'chai';
+import type { Browser } from 'playwright-core';
+import { openBrowser, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
+import { watch } from './watch.ts';
+
+export const NOON = '2026-03-09T12:00:00Z';
+
+/** A running house whose clock stands still and is moved by hand, and one person in it. */
+export interface BenchHouse {
+  readonly house: RunningHouse;
+  readonly browser: Browser;
+  /** Performs an operation; fails the test where it is refused. */
+  call(name: string, input: unknown, actor?: string): Promise<Record<string, string>>;
+  /** Moves the clock on. */
+  later(hours: number): Promise<unknown>;
+  open(path: string, size?: { width: number; height: number }): ReturnType<typeof watch>;
+  close(): Promise<void>;
+}
+
+export async function openBenchHouse(env: Record<string, string> = {}): Promise<BenchHouse> {
+  const house = await openHouse({ EMBER_TIDE_FROZEN_AT: NOON, ...env });
+  const browser = await openBrowser();
+  let keys = 0;
+  const bench: BenchHouse = {
+    house,
+    browser,
+    async call(name, input, actor = 'p1') {
+      const answer = await fetch(`${house.url}/api/v1/operations/${name}`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json', 'x-ember-person': actor, 'idempotency-key': `k${++keys}` },
+        body: JSON.stringify(input)
+      });
+      const body = (await answer.json()) as { result: Record<string, string> };
+      expect(answer.status, `${name} ${JSON.stringify(body)}`).to.equal(200);
+      return body.result;
+    },
+    later: (byHours) =>
+      fetch(`${house.url}/api/v1/demo/clock`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ byHours, frozen: true })
+      }),
+    async open(path, size) {
+      const watched = await watch(browser);
+      if (size) await watched.page.setViewportSize(size);
+      await signIn(watched.page, house.url, 'p1');
+      await visit(watched.page, house.url + path);
+      return watched;
+    },
+    async close() {
+      await browser.close();
+      await house.close();
+    }
+  };
+  await bench.call('join-person', { name: 'Ada Skerry' }, '');
+  return bench;
+}
