@@ -17,6 +17,7 @@ export const load = (({ locals, depends }) => {
     kitchen: _______,
     racks: ________,
     services: _________,
+    sauces: __________,
     ...house
   } = store.projections.currentHouse();
   return {

@@ -24,6 +24,7 @@ import {
   START
 } from '../core/build.ts';
 import { CHAR, FEED, openTestHouse } from '../server/house.ts';
+import { ageRows } from './age.ts';
 import { breakdownRows } from './breakdown.ts';
 import { coldRows, importRows } from './cold.ts';
 import { acidRows, cureRows } from './cure.ts';
@@ -57,6 +58,7 @@ const at = (sorted: number[], share: number) => sorted[Math.min(sorted.length - 
 
 cureRows(add, times, at);
 acidRows(add, times, at);
+ageRows(add, times, at);
 
 // A verdict from folded state: a thousand pieces with thirty events each, and twice as many.
 const judged = (count: number) => {

@@ -9,19 +9,27 @@ describe('the acid bench', () => {
   const later = (minutes: number) => bench.later(minutes / 60);
   before(async () => {
     bench = await openBenchHouse();
-    piece = (
-      await bench.call('receive-lot', {
-        species: 'halibut',
-        form: 'block',
-        source: 'wild',
-        water: 'sea',
-        commercial: 'yes',
-        supplier: 'Kelda Bay Boats',
-        caughtOn: '2026-03-09',
-        mass: '600 g',
-        core: '1 C'
-      })
-    ).piece!;
+    const got = await bench.call('receive-lot', {
+      species: 'halibut',
+      form: 'block',
+      source: 'wild',
+      water: 'sea',
+      commercial: 'yes',
+      supplier: 'Kelda Bay Boats',
+      caughtOn: '2026-03-09',
+      mass: '600 g',
+      core: '1 C',
+      previouslyFrozen: 'yes'
+    });
+    piece = got.piece!;
+    // What is not cleared raw is not cleared in acid, and neither is the liquid it lay in.
+    await bench.call('attach-evidence', {
+      lot: got.lot,
+      type: 'freezing-statement',
+      issuer: 'Northholm Cold Store',
+      frozenAt: '-25 C',
+      frozenFor: '10 d'
+    });
   });
   after(() => bench.close());
   const open = (path: string) => bench.open(path);
@@ -57,12 +65,14 @@ describe('the acid bench', () => {
     await close();
   });
 
-  it('a dice run: covered by keyboard, its rim grows with the clock, one cut and touched, lifted out', async () => {
+  it('a dice run: covered by keyboard, its rim grows, one cut and touched, some lifted, drained, joined at service', async () => {
     const { page, quiet, close } = await open('/');
     await page.keyboard.press('6');
     await page.waitForURL('**/acid');
     await page.waitForSelector('[data-simulated="yes"]');
     const submit = form(page, 'start-acid').locator('button[type="submit"]');
+    // Some guests want it less raw: a second time on the same run.
+    await page.selectOption('form [name="later"]', 'set');
     for (let presses = 0; presses < 300; presses++) {
       if (await submit.evaluate((node) => node === document.activeElement)) break;
       await page.keyboard.press('Tab');
@@ -86,15 +96,76 @@ describe('the acid bench', () => {
     expect(await page.textContent('[data-ready]')).to.not.equal(before);
     await later(45);
     await visit(page, `${bench.house.url}/acid?piece=${piece}`);
-    await send(page, 'end-acid', { massAfter: '590', place: 'Drawer 1' });
+    const second = await page.textContent('[data-later]');
+    expect(second).to.contain('set through');
+    await send(page, 'lift-acid', { mass: '350', place: 'Drawer 1' });
+    await page.waitForSelector('[data-lifted]');
+    await later(60);
+    await visit(page, `${bench.house.url}/acid?piece=${piece}`);
+    await send(page, 'end-acid', { massAfter: '245', place: 'Drawer 1', liquid: '300' });
     await page.waitForSelector('form[data-operation="start-acid"]');
+    // What was lifted first goes out with a sauce and the liquid it lay in, and says what is in it.
+    const lifted = (await (await fetch(`${bench.house.url}/api/v1/pieces/${piece}`)).json()) as { children: string[] };
+    await visit(page, `${bench.house.url}/acid?piece=${lifted.children[0]}`);
+    await page.waitForSelector('[data-dress]');
+    const dress = form(page, 'dress-piece');
+    await dress.locator('[name="sauce"]').selectOption('roasted-sesame');
+    await page.waitForSelector('[data-sauce-allergens]:has-text("sesame")');
+    await dress.locator('[name="liquid"]').selectOption({ index: 1 });
+    await dress.locator('[name="liquidMass"]').fill('120');
+    await dress.locator('[name="with"]').fill('red onion');
+    await dress.locator('button[type="submit"]').click();
+    await page.waitForSelector('[data-dressed]:has-text("Roasted sesame")');
+    expect(await page.textContent('[data-dressed]')).to.contain('its liquid, 120 g');
+    await visit(page, `${bench.house.url}/piece/${lifted.children[1]}`);
+    expect(await page.textContent('main')).to.contain('it carries that fish’s verdict');
     await visit(page, `${bench.house.url}/piece/${piece}`);
     expect(await page.textContent('main')).to.contain('Acid turns it white and kills no worms');
     await visit(page, `${bench.house.url}/ledger`);
-    for (const words of ['Into the acid', 'Cut open in acid', 'Out of the acid']) {
+    for (const words of [
+      'Into the acid',
+      'Cut open in acid',
+      'Part lifted from the acid',
+      'Out of the acid',
+      'Dressed'
+    ]) {
       expect(await page.textContent('main')).to.contain(words);
     }
     quiet(/net::ERR|stream/i);
+    await close();
+  });
+
+  it('a sauce is scaled to fish, corrected by taste into its next version, and a new one is written', async () => {
+    const { page, quiet, close } = await bench.open('/acid/sauces');
+    expect(Number(await page.getAttribute('[data-sauces]', 'data-sauces'))).to.be.at.least(12);
+    await page.click('text=Harbour lime');
+    await page.waitForURL('**/harbour-lime');
+    await page.getByRole('checkbox').first().check();
+    await page.waitForURL(/pieces=/);
+    await page.waitForSelector('h2:has-text("of fish")');
+    await page.locator('[name="added-0"]').fill('12');
+    await page.locator('[name="added-6"]').fill('not much');
+    await form(page, 'correct-sauce').locator('button[type="submit"]').click();
+    await page.waitForSelector('[role="alert"]');
+    expect(await page.inputValue('[name="added-0"]')).to.equal('12');
+    await page.locator('[name="added-6"]').fill('');
+    await form(page, 'correct-sauce').locator('button[type="submit"]').click();
+    await page.waitForSelector('[data-changes]:has-text("Lime juice +")');
+    expect(await page.textContent('main')).to.contain('version 2');
+    await page.click('text=version 1');
+    await page.waitForSelector('text=version 1 of 2');
+    await visit(page, `${bench.house.url}/acid/sauces/egg-yolk-and-mustard-cream`);
+    expect(await page.textContent('[data-told]')).to.contain('egg, mustard');
+    await page.waitForSelector('[data-whole]');
+    await visit(page, `${bench.house.url}/acid/sauces`);
+    await send(page, 'set-sauce', {
+      name: 'Sorrel and lemon',
+      rate: '20',
+      lines: 'Lemon juice; 50\nSorrel; 30',
+      allergens: 'sesame'
+    });
+    await page.waitForSelector('a:has-text("Sorrel and lemon")');
+    quiet(/422/);
     await close();
   });
 });

@@ -43,6 +43,8 @@ describe('nothing in it yet, and names without end', () => {
       '/freeze/places',
       '/freeze/thaw',
       '/freeze/import',
+      '/acid/sauces',
+      '/acid/sauces/roasted-sesame',
       '/cure/recipes',
       '/cure/recipes/even-dill-cover',
       '/cure/learning',
@@ -206,6 +208,16 @@ describe('nothing in it yet, and names without end', () => {
       place: LONG.slice(0, 58),
       allergens: LONG.slice(0, 28)
     });
+    const { sauce } = await call('set-sauce', {
+      name: LONG.slice(0, 78),
+      kind: 'creamy',
+      rate: '400 %',
+      lines: `${LONG.slice(0, 58)}; 0.001; each 2000\n${LONG.slice(3, 58)}; 999`,
+      portions: '10, 20, 30, 20, 10, 10',
+      steps: LONG,
+      goodFor: LONG,
+      allergens: LONG.slice(0, 28)
+    });
     // Aged in a hurry, in a bag, in a cabinet nobody reads, with weights that cannot be, and stopped; and one still to hang.
     const cabinet = `${LONG.slice(0, 50)} dry`;
     await call('set-place', { name: cabinet, kind: 'cabinet' });
@@ -227,6 +239,10 @@ describe('nothing in it yet, and names without end', () => {
     });
     const toHang = await call('receive-lot', { ...side, form: 'whole', species: 'arctic-char', commercial: 'yes' });
     const extra = [
+      '/acid/sauces',
+      `/acid/sauces/${sauce}?pieces=${fresh.piece}`,
+      `/acid?piece=${fresh.piece}&sauce=${sauce}`,
+      '/serve',
       `/age?piece=${aged.piece}`,
       `/age?piece=${toHang.piece}`,
       `/acid?piece=${dice.piece}`,

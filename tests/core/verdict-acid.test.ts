@@ -21,6 +21,7 @@ const into = (hours: number, more: Partial<BodyOf<'acid.started'>> = {}) =>
     },
     ready: { low: 1000, likely: 1800, high: 4000 },
     past: { low: 2000, likely: 3600, high: 8000 },
+    later: null,
     salt: 0,
     place: '',
     allergens: [],
@@ -88,10 +89,41 @@ describe('golden table: acid on the verdict', () => {
       pace: 0.5,
       ready: { low: 3000, likely: 3600, high: 5000 },
       past: null,
+      later: null,
       note: ''
     });
     const { state, tasks: after } = tasks([into(2), slower as never], 2.5);
     expect(after[0]).to.deep.include({ code: 'acid-ready', at: START + 3 * HOUR });
     expect(acidNow(state.acids[0]!)).to.deep.include({ pace: 0.5, past: null });
+  });
+  it('a second look of one run: both times are asked for, then the second alone once the first part is out', () => {
+    const later = {
+      wanted: 'set' as const,
+      ready: { low: 5000, likely: 7200, high: 9000 },
+      past: { low: 9000, likely: 14_400, high: 30_000 }
+    };
+    const tasks = (events: ReturnType<typeof event>[], hours: number) => {
+      const state = foldPiece('P', lineageOf({ papers, events }).pieces[0]!.events)!;
+      const piece = { state, lot: { id: 'L' } as never, windows: [], missing: [], clock: null };
+      return handsQueue([piece], START + hours * HOUR, 7200).map(({ code, at }) => [code, (at - START) / HOUR]);
+    };
+    const begun = into(2, { later });
+    expect(tasks([begun], 2.1)).to.deep.equal([
+      ['acid-ready', 2.5],
+      ['acid-later', 4]
+    ]);
+    // The first look is over, but more of it is to stay in: it is not past its best.
+    expect(tasks([begun], 3.5)).to.deep.equal([
+      ['acid-ready', 2.5],
+      ['acid-later', 4]
+    ]);
+    const lifted = event('acid.lifted', 2.6, {
+      child: 'P-1',
+      mass: { si: 200, unit: 'g', typed: '200 g' },
+      look: 'half',
+      note: ''
+    });
+    expect(tasks([begun, lifted as never], 3)).to.deep.equal([['acid-later', 4]]);
+    expect(tasks([begun, lifted as never], 6.5)).to.deep.equal([['acid-past', 6]]);
   });
 });

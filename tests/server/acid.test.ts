@@ -3,6 +3,7 @@ import { acidPace, liquidParts } from '../../src/lib/server/operations/acid.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { pieceView } from '../../src/lib/server/piece-view.ts';
 import type { App } from '../../src/lib/server/app.ts';
+import { sauceBook, scaledSauce } from '../../src/lib/server/sauces.ts';
 import { nowView } from '../../src/lib/server/views.ts';
 import { paintSection, pictureAt, rawFromTouch, sectionSize } from '../../src/lib/ui/acid/section.ts';
 import { acidPlan, lookAt } from '../../src/lib/core/bench/acid/plan.ts';
@@ -60,6 +61,127 @@ describe('fish in acid', () => {
     const second = house.done('start-acid', { piece, ...DICE });
     expect(second.readySeconds).to.be.greaterThan(Number(first.readySeconds));
     expect(run().plan.settings.pace).to.be.closeTo(taught.pace, 1e-9);
+  });
+  it('one run, two times: part lifted as it was wanted, the rest stays in; its liquid is a piece of its own', () => {
+    expect(refusal('start-acid', { piece, ...DICE, later: 'rimmed' }).details.field).to.equal('later');
+    const { readySeconds, laterSeconds } = house.done('start-acid', {
+      piece,
+      ...DICE,
+      later: 'set',
+      allergens: 'celery'
+    });
+    expect(laterSeconds).to.be.greaterThan(Number(readySeconds));
+    expect(nowView(app()).tasks.map(({ code }) => code)).to.include.members(['acid-ready', 'acid-later']);
+    later(Number(readySeconds) / 60);
+    const check = house.done('check-acid', { piece, raw: '5 mm' });
+    expect(check.pace).to.be.greaterThan(0.3);
+    expect(run().checks[0]!.later!.wanted).to.equal('set');
+    expect(refusal('lift-acid', { piece, mass: '2.4 kg' }).code).to.equal('record.mass-exceeded');
+    const lifted = house.done('lift-acid', { piece, mass: '1200 g', place: 'Drawer 1' });
+    const part = String(lifted.piece);
+    expect(house.store.projections.piece(part).state).to.deep.include({ grams: 1200 });
+    expect(house.store.projections.piece(part).state.stays.at(-1)!.place).to.equal('Drawer 1');
+    expect(house.store.projections.piece(piece).state.grams).to.equal(800);
+    expect(run().lifted[0]!.child).to.equal(part);
+    // What was lifted is on no raw plate either, and carries what its liquid put on it.
+    const view = pieceView(app(), part);
+    expect(view.verdict.windows.find(({ route }) => route === 'raw')!.state).to.equal('closed');
+    expect(view.verdict.windows.find(({ route }) => route === 'acid')!.state).to.equal('open');
+    expect(view.allergens.map(({ allergen }) => allergen)).to.include('celery');
+    later(60);
+    expect(refusal('end-acid', { piece, liquid: '9 kg' }).details.field).to.equal('liquid');
+    const { liquid } = house.done('end-acid', { piece, massAfter: '790 g', place: 'Drawer 1', liquid: '900 g' });
+    const juice = String(liquid);
+    const of = (hours: number) => {
+      later(hours * 60);
+      return pieceView(app(), juice).verdict;
+    };
+    const now = of(0);
+    expect(now.reasons.map(({ code }) => code)).to.include.members(['acid.spent-liquid', 'handling.in-acid']);
+    expect(now.windows.find(({ route }) => route === 'acid')!.state).to.equal('open');
+    expect(of(24.1).windows.find(({ route }) => route === 'acid')!.state).to.equal('closed');
+    expect(pieceView(app(), piece).verdict.windows.find(({ route }) => route === 'acid')!.state).to.equal('open');
+  });
+  it('the liquid of a fish that is not cleared is not cleared', () => {
+    const wild = String(
+      house.done('receive-lot', { ...CHAR, species: 'halibut', source: 'wild', farmSystem: '', water: 'sea' }).piece
+    );
+    house.done('start-acid', { piece: wild, ...DICE });
+    later(20);
+    const juice = String(house.done('end-acid', { piece: wild, liquid: '300 g' }).liquid);
+    const window = pieceView(app(), juice).verdict.windows.find(({ route }) => route === 'acid')!;
+    expect(window.state).to.equal('not-cleared');
+    expect(refusal('dress-piece', { piece: wild, liquid: juice }).details.seen).to.equal('not-cleared');
+  });
+  it('joined at service: sauce, its own liquid and garnish, and their allergens go to what is served and to its label', () => {
+    house.done('start-acid', { piece, ...DICE });
+    later(20);
+    const juice = String(house.done('end-acid', { piece, liquid: '500 g' }).liquid);
+    expect(refusal('dress-piece', { piece }).code).to.equal('form.incomplete');
+    expect(refusal('dress-piece', { piece, sauce: 'nobody-knows' }).code).to.equal('recipe.unknown');
+    expect(refusal('dress-piece', { piece, liquid: juice, liquidMass: '600 g' }).details.field).to.equal('liquidMass');
+    const { allergens } = house.done('dress-piece', {
+      piece,
+      sauce: 'roasted-sesame',
+      liquid: juice,
+      liquidMass: '200 g',
+      with: 'red onion',
+      allergens: 'Mustard',
+      dish: 'char in lime'
+    });
+    expect(allergens).to.have.members(['sesame', 'soy', 'wheat', 'mustard']);
+    const { state } = house.store.projections.piece(piece);
+    expect(state.grams).to.equal(2000);
+    // A fifth of the fish, as the sauce is written.
+    expect(state.dressings[0]).to.include({ sauceGrams: 400, liquidGrams: 200 });
+    expect(house.store.projections.piece(juice).state.grams).to.equal(300);
+    house.done('serve-piece', { piece, route: 'acid', mass: '180 g' });
+    const served = house.store.projections.piece(piece).state.served.at(-1)!;
+    expect(served.allergens).to.include.members(['fish', 'sesame', 'soy', 'wheat', 'mustard']);
+    const other = String(house.done('receive-lot', CHAR).piece);
+    expect(refusal('dress-piece', { piece: other, liquid: juice }).code).to.equal('record.combine-refused');
+    expect(refusal('dress-piece', { piece, liquid: other }).code).to.equal('form.value-unknown');
+  });
+  it('a sauce is written, corrected by taste, taken out; every version is kept', () => {
+    const written = house.done('set-sauce', {
+      name: 'Sorrel and lemon',
+      kind: 'citrus',
+      rate: '20 %',
+      lines: 'Lemon juice; 50\nSorrel; 30\nEgg; 20; each 55',
+      portions: '70, 30',
+      allergens: 'Egg'
+    });
+    expect(written).to.deep.equal({ sauce: 'sorrel-and-lemon', version: 1 });
+    expect(
+      refusal('set-sauce', { name: 'Sorrel and lemon', kind: 'citrus', rate: '20 %', lines: 'A; 1' }).details.taken
+    ).to.equal(true);
+    const id = 'sorrel-and-lemon';
+    expect(scaledSauce(app(), { sauce: id, pieces: [piece], mass: null }).fish).to.equal(2000);
+    expect(refusal('correct-sauce', { id, mass: '500 g' }).code).to.equal('form.incomplete');
+    expect(refusal('correct-sauce', { id, mass: '500 g', 'added-0': 'a lot' }).details.field).to.equal('added-0');
+    expect(refusal('correct-sauce', { id, mass: '500 g', 'added-7': '3' }).code).to.equal('form.value-unknown');
+    const next = house.done('correct-sauce', {
+      id,
+      mass: '500 g',
+      'added-0': '6',
+      'added-1': '',
+      extra: 'Mustard 3 g',
+      allergens: 'mustard',
+      reason: 'sharper'
+    });
+    expect(next.version).to.equal(2);
+    const scaled = scaledSauce(app(), { sauce: id, pieces: [], mass: { si: 500, unit: 'g', typed: '500 g' } });
+    expect(scaled.lines.map(({ grams }) => Math.round(grams * 10) / 10)).to.deep.equal([56, 30, 20, 3]);
+    expect(scaled.body.allergens).to.deep.equal(['egg', 'mustard']);
+    expect(scaled.changes.map(({ what }) => what)).to.deep.equal(['Lemon juice', 'Mustard']);
+    const old = scaledSauce(app(), { sauce: id, version: 1, pieces: [], mass: { si: 500, unit: 'g', typed: '' } });
+    expect(old.lines).to.have.length(3);
+    house.done('withdraw-sauce', { id });
+    expect(sauceBook(house.store.projections.currentHouse()).find((each) => each.id === id)!.withdrawn).to.equal(true);
+    expect(refusal('withdraw-sauce', { id }).code).to.equal('record.not-allowed-now');
+    house.done('withdraw-sauce', { id, back: 'on' });
+    // One that ships gets a version of the house's own over it.
+    expect(house.done('correct-sauce', { id: 'harbour-lime', mass: '1 kg', 'added-0': '10' }).version).to.equal(2);
   });
   it('in acid it is on no other bench', () => {
     house.done('start-acid', { piece, ...DICE });

@@ -115,6 +115,7 @@ describe('the API', () => {
       'name-meanings': 'name=white tuna',
       'inspection-preview': 'lot=ARC-0309-1&level-eye=1',
       'freeze-preview': 'air=-30 C&thickness=30 mm&startCore=2 C&cycle=us-168h',
+      'sauce-scaled': 'sauce=harbour-lime&mass=400 g',
       'thaw-preview': 'method=cold&medium=3 C&thickness=30 mm&startCore=-20 C',
       'place-log': 'points=50',
       'cure-preview':

@@ -17,13 +17,16 @@ export function allergensOfLot(lot: LotState, house: HouseState): AllergenDuty[]
 const once = (all: readonly AllergenDuty[]): AllergenDuty[] =>
   all.filter((each, index) => all.findIndex(({ allergen }) => allergen === each.allergen) === index);
 
-/** What is in a piece: of a batch, the allergens of all its lots; and what its cures, and those before it was cut, put on it. */
+/** What is in a piece: of a batch, the allergens of all its lots; and what its cures, acids and sauces put on it, and on those it was cut from. */
 export function allergensOfPiece(store: Store, id: string, house: HouseState, at = Infinity): AllergenDuty[] {
   const strands = store.projections.strands(id);
   const folded = foldStrands(strands, { house, at, knownAt: at });
   const profile = profileById(house.profile, house.profiles);
   const added = folded.flatMap(({ chain }) =>
-    chain.flatMap(({ cures, acids }) => [...cures, ...acids].flatMap(({ plan }) => plan.allergens))
+    chain.flatMap(({ cures, acids, dressings }) => [
+      ...[...cures, ...acids].flatMap(({ plan }) => plan.allergens),
+      ...dressings.flatMap((dressing) => dressing.allergens)
+    ])
   );
   return once([...folded.flatMap(({ lot }) => allergensOfLot(lot, house)), ...allergensAdded(added, profile)]);
 }

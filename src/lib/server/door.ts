@@ -91,6 +91,7 @@ export function doorVerdict(app: App, input: z.infer<typeof doorFields>) {
     cures: [],
     acids: [],
     ages: [],
+    dressings: [],
     slices: [],
     holds: [],
     readings: [],

@@ -31,6 +31,7 @@ import { learningView } from './cure/learning.ts';
 import { recipeBook, recipeById } from './cure/recipes.ts';
 import { scaledFields, scaledRecipe } from './cure/views.ts';
 import { recipesAsFile } from '../core/bench/cure/recipe.ts';
+import { sauceBook, scaledSauce, scaledSauceFields } from './sauces.ts';
 import { instantReader } from './operations/operation.ts';
 import { compareView, pieceView } from './piece-view.ts';
 import { excursionsIn } from './cold/excursions.ts';
@@ -304,6 +305,20 @@ export const QUERIES: readonly Query[] = [
       const { course, ...plan } = acidPlan(acidSettingsFor(app.store, input));
       return { ...plan, moments: course.moments, stalls: course.stalls };
     }
+  }),
+  query({
+    name: 'sauces',
+    path: 'sauces',
+    summary: 'The book of sauces and dressings, with every version.',
+    input: z.object({}),
+    run: (app) => ({ sauces: sauceBook(app.store.projections.currentHouse()) })
+  }),
+  query({
+    name: 'sauce-scaled',
+    path: 'sauce-scaled',
+    summary: 'A sauce in grams for pieces, or for so much fish, portion by portion.',
+    input: scaledSauceFields,
+    run: scaledSauce
   }),
   query({
     name: 'ageing-rack',

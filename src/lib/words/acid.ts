@@ -1,3 +1,4 @@
+import type { SauceKind } from '../core/bench/acid/sauce.ts';
 import type { AcidCut, SetPoint } from '../core/bench/acid/plan.ts';
 
 /** Words for the acid bench. */
@@ -116,3 +117,12 @@ export const ACID_STYLES: readonly AcidStyle[] = [
     ]
   }
 ];
+
+export const SAUCE_KIND_WORDS: Record<SauceKind, string> = {
+  citrus: 'Citrus',
+  vinegar: 'Vinegar',
+  'chilli-water': 'Chilli water',
+  soy: 'Soy',
+  sesame: 'Sesame',
+  creamy: 'Creamy'
+};

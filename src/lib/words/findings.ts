@@ -135,6 +135,8 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
   'freshness.no-catch-date': () => 'Not cleared: the day of catch or harvest is not known.',
   'handling.in-acid': () => 'It has been in acid: no longer a raw piece, nor a cured one.',
   'acid.still-raw': () => 'Acid turns it white and kills no worms: it needs the same clearance as a raw piece.',
+  'acid.spent-liquid': (seen) =>
+    `The liquid its fish lay in: it carries that fish’s verdict, and is used within ${text(seen, 'hours')} h.`,
   'handling.cured': () => 'It has been in a cure: no longer a raw piece.',
   'handling.cure-running': (seen) =>
     `In a ${SCHOOL_WORDS[seen.method as School]?.noun ?? 'cure'} for ${text(seen, 'hours')} h; opens when somebody takes it out.`,

@@ -1,9 +1,11 @@
 import { bindsMore } from '$lib/core/bench/acid/parameters.ts';
+import { SPENT_LIQUID } from '$lib/core/record/acid-bodies.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { acidPace } from '$lib/server/operations/acid.ts';
 import { pieceView } from '$lib/server/piece-view.ts';
+import { sauceBook } from '$lib/server/sauces.ts';
 import type { PageServerLoad } from './$types';
 
 export const actions = actionsFor('/acid');
@@ -11,12 +13,19 @@ export const actions = actionsFor('/acid');
 export const load = (({ url }) => {
   const app = theApp();
   const pieces = pieceChoices(app)
-    .filter((piece) => !piece.inFreezer && !piece.inCure && !piece.onTray && !piece.onBoard && piece.form !== 'live')
+    .filter(
+      (piece) =>
+        !piece.inFreezer && !piece.inCure && !piece.onRack && !piece.onTray && !piece.onBoard && piece.form !== 'live'
+    )
     .sort((a, b) => Number(b.inAcid) - Number(a.inAcid));
   const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
   const known = pieces.some((piece) => piece.id === id);
   const view = known && id ? pieceView(app, id) : null;
   const run = view?.piece.acids.at(-1);
+  const house = app.store.projections.currentHouse();
+  const asked = url.searchParams.get('sauce');
+  const sauces = sauceBook(house).filter(({ withdrawn }) => !withdrawn);
+  const family = view ? [view.piece.id, ...view.piece.made.parents] : [];
   return {
     pieces,
     chosen: known ? id : null,
@@ -25,7 +34,15 @@ export const load = (({ url }) => {
     subject: view
       ? { grams: view.piece.grams, dark: bindsMore(view.species), ...acidPace(app.store, view.species?.id ?? null) }
       : null,
-    places: Object.values(app.store.projections.currentHouse().places)
+    sauces: sauces.map(({ id: sauce, name, rate, allergens }) => ({ id: sauce, name, rate, allergens })),
+    sauce: sauces.some((each) => each.id === asked) ? asked : null,
+    liquids: app.store.projections
+      .livePieces()
+      .filter(
+        ({ state }) => state.made.part === SPENT_LIQUID && state.made.parents.some((each) => family.includes(each))
+      )
+      .map(({ state }) => ({ id: state.id, name: state.made.name, grams: state.grams })),
+    places: Object.values(house.places)
       .filter(({ kind }) => kind !== 'freezer' && kind !== 'blast')
       .map(({ id: place, name }) => ({ id: place, name }))
   };

@@ -1,6 +1,8 @@
 <script lang="ts">
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import AcidBench from '$lib/ui/acid/AcidBench.svelte';
+  import AcidTabs from '$lib/ui/acid/AcidTabs.svelte';
+  import Dress from '$lib/ui/acid/Dress.svelte';
   import AcidRun from '$lib/ui/acid/AcidRun.svelte';
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
   import type { PageProps } from './$types';
@@ -14,12 +16,23 @@
 
 <svelte:head><title>Acid · Ember Tide</title></svelte:head>
 <h1>Acid</h1>
+<AcidTabs />
 <PiecePick pieces={data.pieces} chosen={data.chosen} empty="Nothing to dress yet." />
 {#if view && data.run}
   {#key data.run.seq}
     <AcidRun {view} run={data.run} places={data.places} {names} units={data.house.units} zone={data.house.zone} {now} />
   {/key}
 {:else if view && data.subject}
+  {#key `${view.piece.id} ${data.sauce} ${data.liquids.map(({ id }) => id).join()}`}
+    <Dress
+      {view}
+      sauces={data.sauces}
+      liquids={data.liquids}
+      wanted={data.sauce}
+      units={data.house.units}
+      zone={data.house.zone}
+    />
+  {/key}
   {#key view.piece.id}
     <AcidBench {view} piece={data.subject} places={data.places} units={data.house.units} />
   {/key}

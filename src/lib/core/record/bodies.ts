@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { CUTS, SET_POINTS } from '../bench/acid/plan.ts';
 import { DOSINGS, SCHOOL_IDS, STAGE_IDS } from '../bench/cure/programme.ts';
 import { recipeBody } from '../bench/cure/recipe.ts';
 import { CURE_STEP_CODES } from '../bench/cure/steps.ts';
@@ -505,47 +504,6 @@ export const cureEndedFrom1 = (body: unknown) => ({
   stages: [],
   warmth: [],
   ...(body as object)
-});
-
-const liquidPart = z.object({ what: z.enum(['sour', 'water', 'oil']), id: z.string().optional(), ml: finite });
-export const acidSettings = z.object({
-  cut: z.enum(CUTS),
-  sizes: z.array(finite),
-  faces: z.union([z.literal(1), z.literal(2)]),
-  grams: finite,
-  celsius: finite,
-  liquid: z.array(liquidPart),
-  measuredPH: finite.nullable(),
-  dark: z.boolean(),
-  wanted: z.enum(SET_POINTS),
-  pace: finite
-});
-/** Into the acid: what is to be expected, s from the start; null where it never gets there. */
-export const acidStarted = z.object({
-  settings: acidSettings,
-  ready: band.nullable(),
-  past: band.nullable(),
-  /** Salt seasoned into the liquid, share by weight: it seasons, the front does not know it. */
-  salt: finite,
-  place: z.string(),
-  allergens: z.array(z.string()),
-  pins
-});
-/** One piece cut open: how wide its raw middle was, and the pace the forecast goes on with. */
-export const acidChecked = z.object({
-  rawMm: finite,
-  pace: finite,
-  ready: band.nullable(),
-  past: band.nullable(),
-  note: z.string()
-});
-export const ACID_ENDS = ['drained', 'served'] as const;
-export const acidEnded = z.object({
-  how: z.enum(ACID_ENDS),
-  massAfter: typedValue.nullable(),
-  look: z.enum(SET_POINTS),
-  place: z.string(),
-  note: z.string()
 });
 
 /** A recipe of the house's own, or one that ships as the house has it: a new version each time, nothing is written over. */

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import { EmberError } from '../errors.ts';
+import * as acid from './acid-bodies.ts';
 import * as ageing from './age-bodies.ts';
 import * as bodies from './bodies.ts';
 import type { StoredEvent } from './canonical.ts';
@@ -59,9 +60,11 @@ export const EVENT_KINDS = {
   'cure.changed': kind(bodies.cureChanged),
   'cure.stepped': kind(bodies.cureStepped),
   'cure.ended': second(bodies.cureEnded, bodies.cureEndedFrom1),
-  'acid.started': kind(bodies.acidStarted),
-  'acid.checked': kind(bodies.acidChecked),
-  'acid.ended': kind(bodies.acidEnded),
+  'acid.started': second(acid.acidStarted, acid.acidFrom1),
+  'acid.checked': second(acid.acidChecked, acid.acidFrom1),
+  'acid.lifted': kind(acid.acidLifted, false),
+  'acid.ended': kind(acid.acidEnded),
+  'piece.dressed': kind(acid.pieceDressed),
   'age.started': kind(ageing.ageStarted),
   'age.weighed': kind(ageing.ageWeighed),
   'age.moved': kind(ageing.ageMoved),
@@ -89,6 +92,7 @@ export const EVENT_KINDS = {
   'recipe.set': kind(bodies.recipeSet, false),
   'recipe.noted': kind(bodies.recipeNoted, false),
   'learning.set': kind(bodies.learningSet, false),
+  'sauce.set': kind(acid.sauceSet, false),
   'ageing.set': kind(ageing.ageingSet, false),
   'rack.set': kind(ageing.rackSet, false),
   'service.set': kind(ageing.serviceSet, false),

@@ -53,6 +53,8 @@ export interface AcidRun extends Stamped {
   readonly plan: BodyOf<'acid.started'>;
   /** Pieces cut open on the way, oldest first: the last one sets the pace. */
   readonly checks: readonly (Stamped & BodyOf<'acid.checked'>)[];
+  /** Parts lifted out on the way. */
+  readonly lifted: readonly (Stamped & BodyOf<'acid.lifted'>)[];
   readonly ended: (Stamped & BodyOf<'acid.ended'>) | null;
 }
 export interface AgeRun extends Stamped {
@@ -128,6 +130,8 @@ export interface PieceState {
   readonly cures: readonly CureRun[];
   readonly acids: readonly AcidRun[];
   readonly ages: readonly AgeRun[];
+  /** What it was dressed with at service. */
+  readonly dressings: readonly (Stamped & BodyOf<'piece.dressed'>)[];
   readonly slices: readonly SliceRun[];
   readonly holds: readonly Hold[];
   readonly readings: readonly Reading[];
@@ -222,6 +226,7 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
   const cures: CureRun[] = [];
   const acids: AcidRun[] = [];
   const ages: AgeRun[] = [];
+  const dressings: PieceState['dressings'][number][] = [];
   const ageNow = (more: (run: AgeRun) => Partial<AgeRun>) => {
     const run = ages.at(-1);
     if (run && !run.ended) ages[ages.length - 1] = { ...run, ...more(run) };
@@ -383,7 +388,7 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
         break;
       }
       case 'acid.started':
-        acids.push({ ...stamp(event), plan: event.body, checks: [], ended: null });
+        acids.push({ ...stamp(event), plan: event.body, checks: [], lifted: [], ended: null });
         comesBack(event, null);
         if (event.body.place !== '') liesIn(event, event.body.place);
         break;
@@ -393,6 +398,15 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
           acids[acids.length - 1] = { ...run, checks: [...run.checks, { ...stamp(event), ...event.body }] };
         break;
       }
+      case 'acid.lifted': {
+        const run = acids.at(-1);
+        if (run && !run.ended)
+          acids[acids.length - 1] = { ...run, lifted: [...run.lifted, { ...stamp(event), ...event.body }] };
+        break;
+      }
+      case 'piece.dressed':
+        dressings.push({ ...stamp(event), ...event.body });
+        break;
       case 'acid.ended': {
         const run = acids.at(-1);
         if (run) acids[acids.length - 1] = { ...run, ended: { ...stamp(event), ...event.body } };
@@ -478,6 +492,7 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
     cures,
     acids,
     ages,
+    dressings,
     slices,
     holds,
     readings,
@@ -495,9 +510,12 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
 const leftAt = (gone: { readonly stamp: Stamped } | null) => gone?.stamp.at ?? null;
 
 /** How an acid run is forecast now: as it was begun, or as the last piece cut open set it. */
-export const acidNow = (run: AcidRun): Pick<BodyOf<'acid.started'>, 'ready' | 'past'> & { readonly pace: number } => {
+export const acidNow = (
+  run: AcidRun
+): Pick<BodyOf<'acid.started'>, 'ready' | 'past' | 'later'> & { readonly pace: number } => {
   const check = run.checks.at(-1);
-  return check ?? { ready: run.plan.ready, past: run.plan.past, pace: run.plan.settings.pace };
+  const { ready, past, later, settings } = run.plan;
+  return check ?? { ready, past, later, pace: settings.pace };
 };
 
 /** The rack a piece hangs on now; null where it hangs on none. */
@@ -533,6 +551,14 @@ export interface CureBooks {
   readonly recipeNotes: readonly (Stamped & BodyOf<'recipe.noted'>)[];
   readonly learnsCures: boolean;
 }
+/** Sauces of the house's own, and own versions over those that ship. */
+export interface SauceBooks {
+  readonly sauces: Readonly<Record<string, HouseSauce>>;
+}
+export interface HouseSauce {
+  readonly id: string;
+  readonly versions: readonly (Stamped & BodyOf<'sauce.set'>)[];
+}
 /** What the house keeps of its ageing, and the sittings it is to be ready for. */
 export interface AgeBooks {
   readonly ageing: BodyOf<'ageing.set'> & { readonly by: string; readonly seq: number };
@@ -562,6 +588,7 @@ export type HouseState = BodyOf<'house.set'> & {
 } & KnifeBooks &
   ColdBooks &
   CureBooks &
+  SauceBooks &
   AgeBooks;
 
 /** A house before anybody has set anything. Zone UTC on purpose: a wrong guess would move every day mark. */
@@ -594,6 +621,7 @@ export const NEW_HOUSE: HouseState = {
   ageing: { ...AGEING_RULES, reason: '', looser: [], by: '', seq: 0 },
   racks: {},
   services: {},
+  sauces: {},
   lastSeq: 0
 };
 
@@ -645,6 +673,10 @@ export function foldHouse(events: readonly RecordEvent[], options: FoldOptions =
       house = { ...house, recipeNotes: [...house.recipeNotes, { ...stamp(event), ...event.body }] };
     } else if (event.kind === 'learning.set') {
       house = { ...house, learnsCures: event.body.cure };
+    } else if (event.kind === 'sauce.set') {
+      const { id } = event.body;
+      const versions = [...(house.sauces[id]?.versions ?? []), { ...stamp(event), ...event.body }];
+      house = { ...house, sauces: { ...house.sauces, [id]: { id, versions } } };
     } else if (event.kind === 'ageing.set') {
       house = { ...house, ageing: { ...event.body, by, seq } };
     } else if (event.kind === 'rack.set') {

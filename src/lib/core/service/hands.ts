@@ -22,6 +22,7 @@ export interface Task {
     | 'cure-step'
     | 'cure-paused'
     | 'acid-ready'
+    | 'acid-later'
     | 'acid-past'
     | 'age-look'
     | 'age-ready'
@@ -120,14 +121,25 @@ export function handsQueue(
   return tasks.sort((a, b) => a.at - b.at || a.piece.localeCompare(b.piece));
 }
 
-/** A piece in acid: when it is as it was wanted, and once that is over, when its best is. */
+/**
+ * A piece in acid: when it is as it was wanted, then when its best is over; where some of it is for guests who want it less raw,
+ * that second time as well, and that alone once the first part is out.
+ */
 function acidTasks(run: AcidRun, now: number, piece: string): Task[] {
-  const { ready, past } = acidNow(run);
-  const seen = { wanted: run.plan.settings.wanted };
-  const at = ready ? run.at + ready.likely * 1000 : null;
-  const end = past ? run.at + past.likely * 1000 : null;
-  if (end !== null && end <= now) return [{ code: 'acid-past', at: end, piece, seen }];
-  return at === null ? [] : [{ code: 'acid-ready', at, piece, seen }];
+  const { ready, past, later } = acidNow(run);
+  const after = (band: { readonly likely: number } | null) => (band ? run.at + band.likely * 1000 : null);
+  const first = { wanted: run.plan.settings.wanted, ready: after(ready), past: after(past) };
+  const second = later && { wanted: later.wanted, ready: after(later.ready), past: after(later.past) };
+  const looks = second ? (run.lifted.length > 0 ? [second] : [first, second]) : [first];
+  return looks.flatMap((each): Task[] => {
+    const seen = { wanted: each.wanted };
+    const isLater = each === second;
+    // While more of it is to stay in, the first look's end is the second one's way.
+    if (each.past !== null && each.past <= now && (isLater || !second))
+      return [{ code: 'acid-past', at: each.past, piece, seen }];
+    if (each.ready === null) return [];
+    return [{ code: isLater ? 'acid-later' : 'acid-ready', at: each.ready, piece, seen }];
+  });
 }
 
 /** On the rack: the daily look, the day it is forecast for, and a stop that somebody found. */

@@ -137,6 +137,7 @@ export function curesOf({ step, receive, paper, daysAgo, grams, celsius, pieces 
     celsius: '4 C',
     liquid: 'lime 95, orange 20, oil 10',
     wanted: 'rimmed',
+    later: 'set',
     salt: '1.5 %',
     place: 'Drawer 1',
     allergens: 'celery'

@@ -8,17 +8,21 @@ import {
   lookAt,
   paceFromCheck,
   SET_POINTS,
-  type AcidSettings
+  type AcidSettings,
+  type SetPoint
 } from '../../core/bench/acid/plan.ts';
 import { SOUR_LIQUIDS, type LiquidPart } from '../../core/bench/acid/liquid.ts';
 import { bindsMore } from '../../core/bench/acid/parameters.ts';
-import { ACID_ENDS, UNIDENTIFIED } from '../../core/record/bodies.ts';
-import { acidNow, type AcidRun, type PieceState } from '../../core/record/state.ts';
+import { rememberedCourses } from '../../core/bench/acid/front.ts';
+import { ACID_ENDS, SPENT_LIQUID } from '../../core/record/acid-bodies.ts';
+import { NO_CUT, UNIDENTIFIED } from '../../core/record/bodies.ts';
+import { acidNow, type AcidRun, type HouseState, type PieceState } from '../../core/record/state.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
 import { speciesOfLot } from '../lot-species.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
+import { leaving, nextCodes } from './pieces.ts';
 import { list, numeric, optionalNumeric, optionalQuantity, pieceId, quantity, shortText, when } from './fields.ts';
 import { handy } from './handy.ts';
 import { operation } from './operation.ts';
@@ -91,10 +95,17 @@ export function acidSettingsFor(store: Store, input: AcidFields): AcidSettings {
   };
 }
 
-const forecast = (settings: AcidSettings) => {
-  const { readySeconds: ready, pastSeconds: past } = acidBand(settings);
-  return { ready, past };
-};
+const DRAWS = 200;
+const NODES = 12;
+/** When it is as wanted and past it; and, where some of it is for guests who want it less raw, the same for their look. */
+function forecast(settings: AcidSettings, later: SetPoint | null) {
+  const solve = rememberedCourses();
+  const times = (wanted: SetPoint) => {
+    const band = acidBand({ ...settings, wanted }, 0.5, DRAWS, NODES, solve);
+    return { ready: band.readySeconds, past: band.pastSeconds };
+  };
+  return { ...times(settings.wanted), later: later && { wanted: later, ...times(later) } };
+}
 
 export const startAcid = operation({
   name: 'start-acid',
@@ -102,6 +113,10 @@ export const startAcid = operation({
   summary: 'Put a piece into acid: when it is as wanted, and when past its best, are computed again here.',
   input: acidFields.extend({
     salt: optionalQuantity('concentration', { min: 0, max: 0.2 }).describe('seasoned into the liquid'),
+    later: z
+      .union([z.literal(''), z.enum(SET_POINTS)])
+      .default('')
+      .describe('a second, later look of the same run, for guests who want it less raw'),
     place: shortText(60),
     allergens: list(12),
     at: when
@@ -121,20 +136,30 @@ export const startAcid = operation({
     }
     const settings = acidSettingsFor(store, input);
     if (!acidPlan(settings, 8).sour) throw new EmberError('acid.none', { field: 'liquid' });
-    const { ready, past } = forecast(settings);
+    const second = input.later === '' ? null : input.later;
+    if (second && SET_POINTS.indexOf(second) <= SET_POINTS.indexOf(input.wanted)) {
+      throw new EmberError('form.value-unknown', { field: 'later', seen: `${second}, which is no later than wanted` });
+    }
+    const { ready, past, later } = forecast(settings, second);
     return {
       events: [
         draft('acid.started', `piece:${input.piece}`, at, {
           settings: { ...settings, sizes: [...settings.sizes], liquid: [...settings.liquid] },
           ready,
           past,
+          later,
           salt: input.salt?.si ?? 0,
           place: input.place,
           allergens: input.allergens.map((each) => each.toLowerCase()),
           pins: pinsFor(profileById(house.profile, house.profiles), house)
         })
       ],
-      result: { piece: input.piece, readySeconds: ready?.likely ?? null, pastSeconds: past?.likely ?? null }
+      result: {
+        piece: input.piece,
+        readySeconds: ready?.likely ?? null,
+        pastSeconds: past?.likely ?? null,
+        laterSeconds: later?.ready?.likely ?? null
+      }
     };
   }
 });
@@ -161,18 +186,85 @@ export const checkAcid = operation({
   run({ store, instant }, input) {
     const run = runningAcid(handy(store, input.piece, { acid: 'either' }).state);
     const at = instant(input.at, 'at');
-    const last = run.checks.at(-1)?.at ?? run.at;
-    if (at < last) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
+    if (at < lastOf(run)) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
     const pace = paceFromCheck(settingsNow(run), input.raw.si, (at - run.at) / 1000);
-    const { ready, past } = forecast({ ...settingsNow(run), pace });
+    const { ready, past, later } = forecast({ ...settingsNow(run), pace }, run.plan.later?.wanted ?? null);
     return {
       events: [
-        draft('acid.checked', `piece:${input.piece}`, at, { rawMm: input.raw.si, pace, ready, past, note: input.note })
+        draft('acid.checked', `piece:${input.piece}`, at, {
+          rawMm: input.raw.si,
+          pace,
+          ready,
+          past,
+          later,
+          note: input.note
+        })
       ],
       result: { piece: input.piece, pace, readySeconds: ready?.likely ?? null }
     };
   }
 });
+
+const lastOf = (run: AcidRun) => Math.max(run.at, run.checks.at(-1)?.at ?? 0, run.lifted.at(-1)?.at ?? 0);
+
+export const liftAcid = operation({
+  name: 'lift-acid',
+  place: '/acid',
+  summary: 'Lift part of a piece out as it was first wanted; the rest stays in for guests who want it less raw.',
+  input: z.object({
+    piece: pieceId,
+    mass: quantity('mass', { min: 1, max: 50_000 }),
+    name: shortText(60).describe('of the part; its own name with its look where left out'),
+    place: shortText(60).describe('where it is kept'),
+    note: shortText(200),
+    at: when
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, house, instant }, { piece, mass, name, place, note, at: text }) {
+    const { state, lot } = handy(store, piece, { acid: 'either' });
+    const run = runningAcid(state);
+    const at = instant(text, 'at');
+    if (at < lastOf(run)) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
+    if (mass.si >= state.grams) {
+      throw new EmberError('record.mass-exceeded', { field: 'mass', unit: 'g', max: state.grams, seen: mass.typed });
+    }
+    const { look } = lookAt(acidPlan(settingsNow(run)), (at - run.at) / 1000);
+    const child = nextCodes(store, lot.id, 1)[0]!;
+    const { made } = state;
+    return {
+      events: [
+        draft('acid.lifted', `piece:${piece}`, at, { child, mass, look, note }),
+        ...leaving(
+          state,
+          {
+            code: child,
+            lot: made.lot,
+            name: name || `${made.name.slice(0, 40)}, ${look}`,
+            form: 'portion',
+            mass,
+            thicknessMm: made.thicknessMm,
+            use: 'acid',
+            grade: made.grade
+          },
+          at
+        ),
+        ...(place === '' ? [] : [placed(house, child, place, at)])
+      ],
+      result: { piece: child, look }
+    };
+  }
+});
+
+/** A piece that was made this moment, put into a place. */
+const placed = (house: HouseState, code: string, name: string, at: number) => {
+  const known = Object.values(house.places).find((place) => place.name.toLowerCase() === name.toLowerCase());
+  return draft('piece.moved', `piece:${code}`, at, {
+    place: known?.name ?? name,
+    cold: known?.cold ?? true,
+    core: null,
+    secondsOut: 0
+  });
+};
 
 /** Acid draws a little, liquid clings: a piece that weighs half as much again was weighed with its bath. */
 const MOST_GAIN = 1.5;
@@ -186,16 +278,16 @@ export const endAcid = operation({
     how: z.enum(ACID_ENDS).default('drained'),
     massAfter: optionalQuantity('mass', { min: 1, max: 500_000 }),
     place: shortText(60).describe('where it is kept'),
+    liquid: optionalQuantity('mass', { min: 1, max: 50_000 }).describe('of its liquid that is kept for a sauce'),
     note: shortText(300),
     at: when
   }),
   subject: (input) => `piece:${input.piece}`,
-  run({ store, instant }, input) {
-    const { state } = handy(store, input.piece, { acid: 'either' });
+  run({ store, house, instant }, input) {
+    const { state, lot } = handy(store, input.piece, { acid: 'either' });
     const run = runningAcid(state);
     const at = instant(input.at, 'at');
-    const last = run.checks.at(-1)?.at ?? run.at;
-    if (at < last) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
+    if (at < lastOf(run)) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
     if (input.massAfter && input.massAfter.si > state.grams * MOST_GAIN) {
       throw new EmberError('quantity.out-of-range', {
         field: 'massAfter',
@@ -205,10 +297,43 @@ export const endAcid = operation({
       });
     }
     const { look } = lookAt(acidPlan(settingsNow(run)), (at - run.at) / 1000);
-    const { how, massAfter, place, note } = input;
+    const { how, massAfter, place, note, liquid } = input;
+    const poured = run.plan.settings.liquid.reduce((sum, { ml }) => sum + ml, 0);
+    // What comes out is what went in, and what the fish gave.
+    if (liquid && liquid.si > (poured + state.grams * 0.2) * 1.1) {
+      const max = Math.round((poured + state.grams * 0.2) * 1.1);
+      throw new EmberError('record.mass-exceeded', { field: 'liquid', unit: 'g', max, seen: liquid.typed });
+    }
+    const ended = draft('acid.ended', `piece:${input.piece}`, at, { how, massAfter, look, place, note });
+    if (!liquid) return { events: [ended], result: { piece: input.piece, look } };
+    const code = nextCodes(store, lot.id, 1)[0]!;
     return {
-      events: [draft('acid.ended', `piece:${input.piece}`, at, { how, massAfter, look, place, note })],
-      result: { piece: input.piece, look }
+      events: [
+        ended,
+        // The fish gives no flesh to it: what it carries is the fish's record.
+        draft('piece.gave', `piece:${input.piece}`, at, {
+          child: code,
+          grams: 0,
+          part: SPENT_LIQUID,
+          grade: 'by-product'
+        }),
+        draft('piece.made', `piece:${code}`, at, {
+          ...NO_CUT,
+          code,
+          lot: state.made.lot,
+          parents: [input.piece],
+          name: `Liquid of ${state.made.name}`.slice(0, 60),
+          form: 'portion',
+          grams: liquid.si,
+          mass: liquid,
+          thicknessMm: null,
+          part: SPENT_LIQUID,
+          use: 'other',
+          grade: 'by-product'
+        }),
+        ...(place === '' ? [] : [placed(house, code, place, at)])
+      ],
+      result: { piece: input.piece, look, liquid: code }
     };
   }
 });

@@ -1,7 +1,8 @@
 import { closeExcursion, keyDevice, readPlace, revokeDevice, setPlace, setSensor } from './cold.ts';
 import { endFreeze, readFreeze, replanFreeze, startFreeze } from './freeze.ts';
 import { forgetPerson, joinPerson, setHouse } from './house.ts';
-import { checkAcid, endAcid, startAcid } from './acid.ts';
+import { checkAcid, endAcid, liftAcid, startAcid } from './acid.ts';
+import { correctSauceOperation, dressPiece, setSauce, withdrawSauce } from './sauces.ts';
 import { endAge, lookAged, moveAged, setAgeing, setRack, startAge, weighAged } from './age.ts';
 import { setService, withdrawService } from './services.ts';
 import { changeCure, endCure, startCure, stepCure } from './cure.ts';
@@ -69,7 +70,12 @@ export const OPERATIONS: readonly Operation[] = [
   endCure,
   startAcid,
   checkAcid,
+  liftAcid,
   endAcid,
+  dressPiece,
+  setSauce,
+  correctSauceOperation,
+  withdrawSauce,
   startAge,
   weighAged,
   lookAged,

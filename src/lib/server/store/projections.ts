@@ -50,6 +50,7 @@ const NO_VERDICT: readonly EventKind[] = [
   'recipe.noted',
   'learning.set',
   'rack.set',
+  'sauce.set',
   'service.set'
 ];
 

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import type { AcidBand, AcidResult, AcidSettings } from '$lib/core/bench/acid/plan.ts';
+  import { SET_POINTS, type AcidBand, type AcidResult, type AcidSettings } from '$lib/core/bench/acid/plan.ts';
+  import { LOOK_WORDS } from '$lib/words/acid.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PieceView } from '$lib/server/piece-view.ts';
   import { openAcidWorker } from '$lib/workers/acid.ts';
@@ -76,6 +77,18 @@
       <input type="hidden" name="piece" value={view.piece.id} />
       <AcidFields draft={first} {units} isForm />
       <div class="row">
+        <Field
+          name="later"
+          label="For those who want it less raw"
+          kind="choice"
+          options={[
+            { value: '', name: 'one time for all' },
+            ...SET_POINTS.slice(SET_POINTS.indexOf(first.wanted) + 1).map((value) => ({
+              value,
+              name: `a second time, ${LOOK_WORDS[value]}`
+            }))
+          ]}
+        />
         <Field name="place" label="Where it stands" optional list="acid-places" placeholder="Drawer 1" />
         <datalist id="acid-places"
           >{#each places as place (place.id)}<option value={place.name}></option>{/each}</datalist

@@ -8,7 +8,7 @@
   import { onMount, untrack } from 'svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
-  import { clockTime, dayAndTime, formatDuration, formatLength, until } from '../format.ts';
+  import { clockTime, dayAndTime, formatDuration, formatLength, formatMass, moment, until } from '../format.ts';
   import { Simulation } from '../simulation.svelte.ts';
   import { lengthUnits, massUnits } from '../units.ts';
   import AcidSection from './AcidSection.svelte';
@@ -54,7 +54,10 @@
   const look = $derived(result ? lookAt(result, seconds) : null);
   const at = (offset: number | undefined) => (offset === undefined ? null : run.at + offset * 1000);
   const readyAt = $derived(at(forecast.ready?.likely));
-  const pastAt = $derived(at(forecast.past?.likely));
+  const later = $derived(forecast.later);
+  const laterAt = $derived(at(later?.ready?.likely));
+  // While the rest is to stay in for a second look, that look's end is its end.
+  const pastAt = $derived(at((later ? later.past : forecast.past)?.likely));
   const poured = $derived(
     plan.settings.liquid
       .map(({ what, id, ml }) => `${Math.round(ml)} ml ${what === 'sour' ? (LIQUID_WORDS[id!] ?? id) : what}`)
@@ -81,8 +84,20 @@
           >
         </p>
       {:else}<p class="figure">never <small>as wanted: the acid runs out first</small></p>{/if}
-      {#if pastAt !== null}<p class="figure">{clockTime(pastAt, zone)} <small>past its best</small></p>{/if}
+      {#if pastAt !== null}<p class="figure">{moment(pastAt, now, zone)} <small>past its best</small></p>{/if}
+      {#if later}
+        <p class="figure" data-later>
+          {laterAt === null ? 'never' : moment(laterAt, now, zone)}
+          <small>{LOOK_WORDS[later.wanted]}, for those who want it less raw</small>
+        </p>
+      {/if}
     </div>
+    {#each run.lifted as part (part.seq)}
+      <p class="soft" data-lifted>
+        {clockTime(part.at, zone)}: {formatMass(part.mass.si, units)} lifted, {LOOK_WORDS[part.look]}:
+        <a class="link" href="/acid?piece={part.child}">{part.child}</a>
+      </p>
+    {/each}
     {#if pastAt !== null && pastAt <= now}<p class="trouble">
         Past its best: lift it out now, or call it another dish.
       </p>{/if}
@@ -135,6 +150,27 @@
       </OperationForm>
     </section>
     <section class="sheet">
+      <h2>Some of it now</h2>
+      <p class="soft">
+        {later
+          ? `The part that is wanted ${LOOK_WORDS[plan.settings.wanted]}; the rest stays in.`
+          : 'Lifted out as a piece of its own; the rest stays in for guests who want it less raw.'}
+      </p>
+      <OperationForm operation="lift-acid" subject={view.piece.id} seen={view.piece.lastSeq} submit="Lift this much">
+        <input type="hidden" name="piece" value={view.piece.id} />
+        <div class="row">
+          <Field
+            name="mass"
+            label="How much"
+            kind="quantity"
+            units={massUnits(units)}
+            hint="of {formatMass(view.piece.grams, units)}"
+          />
+          <Field name="place" label="Where to" optional list="after-acid" />
+        </div>
+      </OperationForm>
+    </section>
+    <section class="sheet">
       <h2>Out of it</h2>
       <OperationForm
         operation="end-acid"
@@ -157,6 +193,14 @@
           <Field name="massAfter" label="Weight now" kind="quantity" units={massUnits(units)} optional />
           <Field name="place" label="Where to" optional list="after-acid" placeholder="Drawer 1" />
         </div>
+        <Field
+          name="liquid"
+          label="Liquid kept for a sauce"
+          kind="quantity"
+          units={massUnits(units)}
+          optional
+          hint="A piece of its own: it carries this fish’s verdict, and is used within a day."
+        />
         <datalist id="after-acid"
           >{#each places as place (place.id)}<option value={place.name}></option>{/each}</datalist
         >

@@ -72,7 +72,10 @@
     </p>
     <div class="figures">
       <p class="figure" data-lost>
-        {percent(1 - piece.grams / run.plan.mass.si)} <small>lost of {percent(run.plan.target)} wanted</small>
+        {run.weighIns.length > 0
+          ? percent(1 - piece.grams / run.plan.mass.si)
+          : `about ${percent(piece.forecast.loss.likely)}`}
+        <small>lost of {percent(run.plan.target)} wanted</small>
       </p>
       <p class="figure" data-ready-day>{readyWords(run, piece.forecast, zone)} <small>nine in ten</small></p>
       <p class="figure">
@@ -113,11 +116,15 @@
       >, fitted by least squares.
     </p>
     <p data-cost>
-      {piece.run.weighIns.length === 0
-        ? 'Nothing weighed off yet'
-        : `${formatMass(piece.cost.lostGrams, units)} gone`}{piece.cost.lostCents === null
-        ? '; what it cost, nobody wrote down.'
-        : `, ${money(piece.cost.lostCents, piece.cost.currency)} of what was paid; what is left costs ${perKilo(piece.cost.perGramNow, piece.cost.currency)}, ${perKilo(piece.cost.perGramStart, piece.cost.currency)} when it was hung.`}
+      {#if run.weighIns.length === 0}
+        Nothing weighed off yet{piece.cost.perGramStart === null
+          ? ''
+          : `; hung at ${perKilo(piece.cost.perGramStart, piece.cost.currency)}`}.
+      {:else}
+        {formatMass(piece.cost.lostGrams, units)} gone{piece.cost.lostCents === null
+          ? '; what it cost, nobody wrote down.'
+          : `, ${money(piece.cost.lostCents, piece.cost.currency)} of what was paid; what is left costs ${perKilo(piece.cost.perGramNow, piece.cost.currency)}, ${perKilo(piece.cost.perGramStart, piece.cost.currency)} when it was hung.`}
+      {/if}
     </p>
     <div class="windows">
       {#each raw as window (window.route)}

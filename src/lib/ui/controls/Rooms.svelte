@@ -3,11 +3,19 @@
 
   /** Rooms of one place on the rail, side by side. */
   let { label, rooms }: { label: string; rooms: readonly { path: string; name: string }[] } = $props();
+  /** The room one is in, or the one its page hangs below. */
+  const here = $derived(
+    rooms
+      .filter(({ path }) => page.url.pathname === path || page.url.pathname.startsWith(`${path}/`))
+      .sort((a, b) => b.path.length - a.path.length)[0]?.path
+  );
 </script>
 
 <nav aria-label={label}>
   {#each rooms as room (room.path)}
-    <a href={room.path} aria-current={page.url.pathname === room.path ? 'page' : undefined}>{room.name}</a>
+    <a href={room.path} aria-current={room.path !== here ? undefined : page.url.pathname === here ? 'page' : 'true'}
+      >{room.name}</a
+    >
   {/each}
 </nav>
 

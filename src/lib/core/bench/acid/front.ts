@@ -262,3 +262,22 @@ export function whenRim(course: Pick<FrontCourse, 'moments'>, rim: number): numb
   const [a, b] = [moments[after - 1]!, moments[after]!];
   return a.fourier + ((rim - a.rim) / (b.rim - a.rim || 1)) * (b.fourier - a.fourier);
 }
+
+/**
+ * Hands out courses and keeps the last of them: a course is without size, time and temperature, so that while one of these is
+ * dragged, or two looks of one run are asked for, it is at hand already.
+ *
+ * @param most courses that are kept
+ */
+export function rememberedCourses(most = 40): (input: FrontInput) => FrontCourse {
+  const kept = new Map<string, FrontCourse>();
+  return (input) => {
+    const key = JSON.stringify([input.shape, input.strength.toFixed(4), input.liquid.toFixed(3), input.nodes]);
+    const known = kept.get(key);
+    if (known) return known;
+    const made = acidCourse(input);
+    if (kept.size >= most) kept.delete(kept.keys().next().value!);
+    kept.set(key, made);
+    return made;
+  };
+}

@@ -17,6 +17,7 @@ import {
   type JudgeContext
 } from '../context.ts';
 import { notPrepared } from '../../bench/age/looks.ts';
+import { SPENT_LIQUID } from '../../record/acid-bodies.ts';
 import { cureNow, type AgeRun } from '../../record/state.ts';
 import { RAW_ROUTES, type Reason, type Route } from '../window.ts';
 import { readInstant } from '../../service/day.ts';
@@ -215,6 +216,14 @@ function controlledAgeing(context: JudgeContext, clock: FreshnessClock): AgeRun 
   return prepared && run.plan.pack === 'open' && clock.rawUntil >= run.at ? run : null;
 }
 
+/** Juice that raw fish lay in is used within the day after; the house's habit (check). */
+const LIQUID_HOURS = 24;
+const LIQUID = {
+  rule: 'spent liquid',
+  citation: 'What raw fish lay in carries what the fish carried; used within a day, as this house has it (check)',
+  check: true,
+  from: 'house' as const
+};
 const ACID = { rule: '3-402.11', citation: 'FDA Food Code 2022, 3-402.11: acid is no parasite destruction' };
 
 /** What has been done to it, and whether any of it is left. */
@@ -260,6 +269,19 @@ export const handling: Hazard = (context) => {
         evidence: [acid.seq]
       }),
       reason(context, 'handling', 'acid.still-raw', { kind: 'pass' }, ACID, { routes: ['acid'], evidence })
+    );
+  }
+  const liquid = context.chain.find((link) => link.made.part === SPENT_LIQUID);
+  if (liquid) {
+    out.push(
+      reason(
+        context,
+        'handling',
+        'acid.spent-liquid',
+        { kind: 'closes', at: liquid.made.at + LIQUID_HOURS * 3600_000 },
+        LIQUID,
+        { routes: ALL_ROUTES, evidence: [liquid.made.seq], seen: { hours: LIQUID_HOURS } }
+      )
     );
   }
   if (piece.gone) {

@@ -1,0 +1,139 @@
+import { z } from 'zod';
+import { EmberError, inRange } from '../../errors.ts';
+
+export const SAUCE_KINDS = ['citrus', 'vinegar', 'chilli-water', 'soy', 'sesame', 'creamy'] as const;
+export type SauceKind = (typeof SAUCE_KINDS)[number];
+
+export const sauceLine = z.object({
+  what: z.string().trim().min(1).max(60),
+  /** Parts by weight. */
+  parts: z.number().min(0).max(1000),
+  /** g of one, where it comes whole (an egg yolk, a clove); 0 where it is poured or weighed. */
+  each: z.number().min(0).max(2000).default(0)
+});
+export type SauceLine = z.infer<typeof sauceLine>;
+
+/** A sauce or dressing: parts by weight, how much of it goes to so much fish, and in which portions it is built up. */
+export const sauceBody = z.object({
+  name: z.string().trim().min(1).max(80),
+  kind: z.enum(SAUCE_KINDS),
+  /** The whole of it, as a share of the fish's weight. */
+  rate: z.number().min(0.005).max(5),
+  lines: z.array(sauceLine).min(1).max(24),
+  /** Folded in portion by portion, tasting between: shares of the whole, together one. */
+  portions: z.array(z.number().min(0.02).max(1)).min(1).max(6),
+  steps: z.array(z.string().trim().min(1).max(240)).max(12).default([]),
+  goodFor: z.string().max(120).default(''),
+  allergens: z.array(z.string().max(30)).max(14).default([]),
+  note: z.string().max(500).default('')
+});
+export type SauceBody = z.infer<typeof sauceBody>;
+export interface Sauce extends SauceBody {
+  readonly id: string;
+  readonly version: number;
+}
+
+const FISH = { field: 'grams', unit: 'g', min: 1, max: 100_000 } as const;
+const partsOf = (lines: readonly SauceLine[]): number => {
+  const sum = lines.reduce((total, { parts }) => total + parts, 0);
+  if (!(sum > 0)) throw new EmberError('form.incomplete', { field: 'lines' });
+  return sum;
+};
+
+export interface SauceGrams {
+  readonly what: string;
+  readonly grams: number;
+  /** As the scale can show it, g. */
+  readonly weighed: number;
+  /** Of what comes whole: how many that is, and how many to take; null where it is weighed. */
+  readonly whole: { readonly exact: number; readonly take: number } | null;
+  /** Grams of each portion. */
+  readonly portions: readonly number[];
+}
+export interface ScaledSauce {
+  readonly grams: number;
+  readonly lines: readonly SauceGrams[];
+  /** Where something comes whole: fish for which a whole number of it is right, g; null where nothing does. */
+  readonly evenFor: number | null;
+}
+
+const round = (value: number, interval: number): number => {
+  const places = Math.max(0, Math.ceil(-Math.log10(interval)));
+  return Number((Math.round(value / interval) * interval).toFixed(places));
+};
+
+/**
+ * A sauce in grams for so much fish, portion by portion. What comes whole does not scale smoothly: it says how many, and for how
+ * much fish that would be right.
+ *
+ * @param grams of fish
+ * @param interval of the scale, g
+ * @throws EmberError `quantity.out-of-range`, `form.incomplete`
+ */
+export function scaleSauce(sauce: SauceBody, grams: number, interval: number): ScaledSauce {
+  const fish = inRange(grams, FISH);
+  const step = inRange(interval, { field: 'interval', unit: 'g', min: 0.001, max: 100 });
+  const perPart = (sauce.rate * fish) / partsOf(sauce.lines);
+  const lines = sauce.lines.map(({ what, parts, each }): SauceGrams => {
+    const exact = parts * perPart;
+    return {
+      what,
+      grams: exact,
+      weighed: round(exact, step),
+      whole: each > 0 ? { exact: exact / each, take: Math.max(1, Math.round(exact / each)) } : null,
+      // A pinch of a portion is tasted, not weighed: it is said finer than the scale shows.
+      portions: sauce.portions.map((share) => round(exact * share, exact * share < 10 * step ? step / 10 : step))
+    };
+  });
+  const counted = lines.find(({ whole }) => whole !== null)?.whole;
+  return {
+    grams: sauce.rate * fish,
+    lines,
+    evenFor: counted ? (fish * counted.take) / counted.exact : null
+  };
+}
+
+/**
+ * What was added by taste, made into ratios: the next version weighs for any fish what this one weighed in the end.
+ *
+ * @param grams of fish it was made for
+ * @param added g of each line over what was scaled; less than nothing for what was left out
+ * @param extra what is new in it, g
+ * @throws EmberError `quantity.out-of-range` naming the line, `form.incomplete` where nothing was added
+ */
+export function correctSauce(
+  sauce: SauceBody,
+  grams: number,
+  added: readonly number[],
+  extra: readonly { readonly what: string; readonly grams: number }[] = []
+): SauceBody {
+  const fish = inRange(grams, FISH);
+  if (added.every((each) => each === 0) && extra.length === 0)
+    throw new EmberError('form.incomplete', { field: 'added' });
+  const perPart = (sauce.rate * fish) / partsOf(sauce.lines);
+  const tidy = (parts: number) => Number(parts.toFixed(4));
+  const lines = sauce.lines.map((line, index) => {
+    const more = added[index] ?? 0;
+    inRange(more, { field: line.what, unit: 'g', min: -line.parts * perPart, max: 20 * sauce.rate * fish });
+    return { ...line, parts: tidy(line.parts + more / perPart) };
+  });
+  const fresh = extra.map((each) => ({
+    what: each.what,
+    parts: tidy(inRange(each.grams, { field: each.what, unit: 'g', min: 0.01, max: 20 * sauce.rate * fish }) / perPart),
+    each: 0
+  }));
+  const all = [...lines, ...fresh].filter(({ parts }) => parts > 0);
+  return sauceBody.parse({ ...sauce, lines: all, rate: (partsOf(all) * perPart) / fish });
+}
+
+/** What is different from one version to the next, in words of grams for a kilogram of fish. */
+export function sauceChanges(before: SauceBody, after: SauceBody): { readonly what: string; readonly grams: number }[] {
+  const perKilogram = (sauce: SauceBody) => {
+    const { lines } = scaleSauce(sauce, 1000, 0.001);
+    return new Map(lines.map(({ what, grams }) => [what, grams]));
+  };
+  const [old, now] = [perKilogram(before), perKilogram(after)];
+  return [...new Set([...old.keys(), ...now.keys()])]
+    .map((what) => ({ what, grams: (now.get(what) ?? 0) - (old.get(what) ?? 0) }))
+    .filter(({ grams }) => Math.abs(grams) > 0.05);
+}

@@ -1,0 +1,82 @@
+import { z } from 'zod';
+import { CUTS, SET_POINTS } from '../bench/acid/plan.ts';
+import { sauceBody } from '../bench/acid/sauce.ts';
+import { pins, typedValue } from './bodies.ts';
+
+/** What can happen to fish in acid, and with its sauces. */
+
+const finite = z.number().finite();
+const band = z.object({ low: finite, likely: finite, high: finite });
+const liquidPart = z.object({ what: z.enum(['sour', 'water', 'oil']), id: z.string().optional(), ml: finite });
+export const acidSettings = z.object({
+  cut: z.enum(CUTS),
+  sizes: z.array(finite),
+  faces: z.union([z.literal(1), z.literal(2)]),
+  grams: finite,
+  celsius: finite,
+  liquid: z.array(liquidPart),
+  measuredPH: finite.nullable(),
+  dark: z.boolean(),
+  wanted: z.enum(SET_POINTS),
+  pace: finite
+});
+const later = z.object({ wanted: z.enum(SET_POINTS), ready: band.nullable(), past: band.nullable() });
+/** Into the acid: what is to be expected, s from the start; null where it never gets there. */
+export const acidStarted = z.object({
+  settings: acidSettings,
+  ready: band.nullable(),
+  past: band.nullable(),
+  /** For guests who want it less raw: a second, later look of the same run; null for none. */
+  later: later.nullable(),
+  /** Salt seasoned into the liquid, share by weight: it seasons, the front does not know it. */
+  salt: finite,
+  place: z.string(),
+  allergens: z.array(z.string()),
+  pins
+});
+/** One piece cut open: how wide its raw middle was, and the pace the forecast goes on with. */
+export const acidChecked = z.object({
+  rawMm: finite,
+  pace: finite,
+  ready: band.nullable(),
+  past: band.nullable(),
+  later: later.nullable(),
+  note: z.string()
+});
+/** The first versions knew one look a run. */
+export const acidFrom1 = (body: unknown) => ({ later: null, ...(body as object) });
+/** Part of it lifted out as it was first wanted, a piece of its own; the rest stays in for those who want it less raw. */
+export const acidLifted = z.object({ child: z.string(), mass: typedValue, look: z.enum(SET_POINTS), note: z.string() });
+export const ACID_ENDS = ['drained', 'served'] as const;
+export const acidEnded = z.object({
+  how: z.enum(ACID_ENDS),
+  massAfter: typedValue.nullable(),
+  look: z.enum(SET_POINTS),
+  place: z.string(),
+  note: z.string()
+});
+
+/** The part a spent liquid has in the tree of its lot: it carries its fish's verdict, and a clock of its own. */
+export const SPENT_LIQUID = 'spent-liquid';
+
+/** Joined at service: a sauce, its own liquid, what else goes on it. The fish weighs what it weighed. */
+export const pieceDressed = z.object({
+  sauce: z.object({ id: z.string(), name: z.string(), version: z.number().int() }).nullable(),
+  /** Of sauce and of liquid, g. */
+  sauceGrams: finite,
+  liquid: z.string(),
+  liquidGrams: finite,
+  with: z.string(),
+  dish: z.string(),
+  allergens: z.array(z.string()),
+  note: z.string()
+});
+
+/** A sauce of the house's own, or one that ships as the house has it: a new version each time. */
+export const sauceSet = z.object({
+  id: z.string(),
+  version: z.number().int(),
+  sauce: sauceBody,
+  reason: z.string(),
+  withdrawn: z.boolean()
+});

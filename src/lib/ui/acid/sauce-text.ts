@@ -1,0 +1,18 @@
+import type { SauceBody, SauceLine } from '../../core/bench/acid/sauce.ts';
+
+const figure = (value: number) => String(Number(value.toFixed(4)));
+
+/** Lines of a sauce as they are typed: "Egg yolk; 18; each 18". */
+export const sauceLinesText = (lines: readonly SauceLine[]): string =>
+  lines
+    .map(({ what, parts, each }) => [what, figure(parts), ...(each > 0 ? [`each ${figure(each)}`] : [])].join('; '))
+    .join('\n');
+
+/**
+ * Portions as they are typed, per cent.
+ *
+ * @example
+ * portionsText([0.6, 0.25, 0.15]) // => '60, 25, 15'
+ */
+export const portionsText = (portions: SauceBody['portions']): string =>
+  portions.map((share) => figure(Math.round(share * 1000) / 10)).join(', ');

@@ -1,0 +1,36 @@
+import { error } from '@sveltejs/kit';
+import { theApp } from '$lib/server/app.ts';
+import { pieceChoices } from '$lib/server/choices.ts';
+import { actionsFor } from '$lib/server/forms.ts';
+import { sauceBook, scaledSauce } from '$lib/server/sauces.ts';
+import type { PageServerLoad } from './$types';
+
+// A next version is written here as well.
+export const actions = { ...actionsFor('/acid/sauces'), ...actionsFor('/acid/sauces/[id]') };
+
+/** Grams of fish a sauce is shown for where no piece is ticked. */
+const PLAIN_GRAMS = 500;
+
+export const load = (({ params, url }) => {
+  const app = theApp();
+  const sauce = sauceBook(app.store.projections.currentHouse()).find(({ id }) => id === params.id);
+  if (!sauce) error(404, 'There is no such sauce in this book.');
+  const pieces = pieceChoices(app).filter(
+    (piece) => !piece.inFreezer && !piece.inCure && !piece.onRack && piece.form !== 'live' && piece.form !== 'whole'
+  );
+  const known = new Set(pieces.map(({ id }) => id));
+  const picked = url.searchParams.getAll('pieces').filter((id) => known.has(id));
+  const asked = Number(url.searchParams.get('version')) || undefined;
+  const version = sauce.history.some((each) => each.version === asked) ? asked : sauce.version;
+  return {
+    sauce,
+    pieces,
+    picked,
+    scaled: scaledSauce(app, {
+      sauce: sauce.id,
+      version,
+      pieces: picked,
+      mass: { si: PLAIN_GRAMS, unit: 'g', typed: `${PLAIN_GRAMS} g` }
+    })
+  };
+}) satisfies PageServerLoad;
