@@ -4,6 +4,7 @@ import { verify } from '../../src/lib/server/store/verify.ts';
 import { pieceView } from '../../src/lib/server/piece-view.ts';
 import type { App } from '../../src/lib/server/app.ts';
 import { sauceBook, scaledSauce } from '../../src/lib/server/sauces.ts';
+import { entryWords } from '../../src/lib/ui/entry.ts';
 import { nowView } from '../../src/lib/server/views.ts';
 import { paintSection, pictureAt, rawFromTouch, sectionSize } from '../../src/lib/ui/acid/section.ts';
 import { acidPlan, lookAt } from '../../src/lib/core/bench/acid/plan.ts';
@@ -135,6 +136,8 @@ describe('fish in acid', () => {
     // A fifth of the fish, as the sauce is written.
     expect(state.dressings[0]).to.include({ sauceGrams: 400, liquidGrams: 200 });
     expect(house.store.projections.piece(juice).state.grams).to.equal(300);
+    const dressed = house.store.record.eventsOf(`piece:${piece}`).find(({ kind }) => kind === 'piece.dressed')!;
+    expect(entryWords(dressed, 'UTC')).to.include.members(['Roasted sesame, version 1, 400 g', 'its liquid, 200 g']);
     house.done('serve-piece', { piece, route: 'acid', mass: '180 g' });
     const served = house.store.projections.piece(piece).state.served.at(-1)!;
     expect(served.allergens).to.include.members(['fish', 'sesame', 'soy', 'wheat', 'mustard']);

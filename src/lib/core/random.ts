@@ -40,7 +40,7 @@ export interface Band {
  * bandOf([1, 2, 3, 4, 5], 3) // => { low: 1.2, likely: 3, high: 4.8 }
  */
 export function bandOf(draws: readonly number[], likely: number): Band {
-  const sorted = [...draws].sort((a, b) => a - b);
+  const sorted = Float64Array.from(draws).sort();
   const at = (share: number) => {
     const position = share * (sorted.length - 1);
     const below = Math.floor(position);

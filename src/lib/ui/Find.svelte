@@ -16,14 +16,35 @@
   interface SpeciesAnswer {
     species: { id: string; name: string; alsoCalled: string[]; scientific: string[] }[];
   }
+  interface Method {
+    id: string;
+    name: string;
+    goodFor: string;
+    withdrawn: boolean;
+  }
   let pieces: NowAnswer['pieces'] | null = null;
+  let methods: { href: string; name: string; more: string }[] | null = null;
   let asked = 0;
+
+  /** Cures and sauces by their names, and by what they are good for. */
+  async function booked() {
+    const [cures, sauces] = await Promise.all([
+      fetch('/api/v1/recipes').then(async (answer) => ((await answer.json()) as { recipes: Method[] }).recipes),
+      fetch('/api/v1/sauces').then(async (answer) => ((await answer.json()) as { sauces: Method[] }).sauces)
+    ]);
+    const listed = (all: Method[], path: string, kind: string) =>
+      all
+        .filter(({ withdrawn }) => !withdrawn)
+        .map(({ id, name, goodFor }) => ({ href: `${path}/${id}`, name, more: `${kind} · ${goodFor}` }));
+    return [...listed(cures, '/cure/recipes', 'cure'), ...listed(sauces, '/acid/sauces', 'sauce')];
+  }
 
   async function look() {
     const turn = ++asked;
     const wanted = text.trim().toLowerCase();
     if (wanted === '') return void (found = []);
     pieces ??= ((await (await fetch('/api/v1/now')).json()) as NowAnswer).pieces;
+    methods ??= await booked();
     const species = (await (await fetch(`/api/v1/species?q=${encodeURIComponent(wanted)}`)).json()) as SpeciesAnswer;
     if (turn !== asked) return;
     found = [
@@ -31,6 +52,7 @@
         .filter((piece) => `${piece.name} ${piece.id} ${piece.lot}`.toLowerCase().includes(wanted))
         .slice(0, 8)
         .map((piece) => ({ href: `/piece/${piece.id}`, name: piece.name, more: piece.id })),
+      ...methods.filter(({ name, more }) => `${name} ${more}`.toLowerCase().includes(wanted)).slice(0, 6),
       ...species.species.map((each) => ({
         href: `/house/species?id=${each.id}`,
         name: each.name,
@@ -44,7 +66,7 @@
   }
 </script>
 
-<Modal bind:open title="Find a piece, a lot or a species" size="md" class="bg-(--surface) text-(--ink)">
+<Modal bind:open title="Find a piece, a lot, a method or a species" size="md" class="bg-(--surface) text-(--ink)">
   <form
     onsubmit={(event) => {
       event.preventDefault();

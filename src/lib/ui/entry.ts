@@ -1,4 +1,6 @@
 import type { RecordEvent } from '../core/record/events.ts';
+import { LOOK_FIELDS } from '../core/bench/age/looks.ts';
+import { lookWords } from '../words/age.ts';
 import { cureStepWords } from '../words/cure.ts';
 import { fieldName } from '../words/errors.ts';
 import { dayAndTime } from './format.ts';
@@ -16,8 +18,8 @@ const SILENT = new Set(
     ' '
   )
 );
-const SHARES = new Set(['target', 'rawShareOfIceDays']);
-const MOMENTS = new Set(['from', 'to']);
+const SHARES = new Set(['target', 'rawShareOfIceDays', 'humidity']);
+const MOMENTS = new Set(['from', 'to', 'at']);
 /** What a key means where it is not a lot that is spoken of. */
 const OF_LOGS: Readonly<Record<string, string>> = {
   count: 'readings',
@@ -55,6 +57,31 @@ export function entryWords(entry: RecordEvent, zone: string): string[] {
       `${recipe.name}, version ${version}`,
       ...(withdrawn ? ['taken out of the book'] : []),
       ...(reason ? [reason] : [])
+    ];
+  }
+  if (entry.kind === 'sauce.set') {
+    const { sauce, version, reason, withdrawn } = entry.body;
+    return [
+      `${sauce.name}, version ${version}`,
+      ...(withdrawn ? ['taken out of the book'] : []),
+      ...(reason ? [reason] : [])
+    ];
+  }
+  if (entry.kind === 'age.looked') {
+    const { answers, stops, note } = entry.body;
+    return [
+      ...LOOK_FIELDS.map((field) => lookWords(field, answers[field])),
+      ...(stops.length > 0 ? ['off the rack'] : []),
+      ...(note ? [note] : [])
+    ];
+  }
+  if (entry.kind === 'piece.dressed') {
+    const { sauce, sauceGrams, liquidGrams, with: garnish, dish, allergens, note } = entry.body;
+    return [
+      ...(sauce ? [`${sauce.name}, version ${sauce.version}, ${Math.round(sauceGrams)} g`] : []),
+      ...(liquidGrams > 0 ? [`its liquid, ${Math.round(liquidGrams)} g`] : []),
+      ...[garnish, dish, note].filter((each) => each !== ''),
+      ...(allergens.length > 0 ? [`allergens ${allergens.join(', ')}`] : [])
     ];
   }
   const isLog = entry.kind.startsWith('readings.') || entry.kind === 'log.imported';

@@ -219,6 +219,7 @@ export function fitDrying(weights: readonly WeighIn[], prior: DryingPrior, inter
   if (!start) throw new EmberError('form.incomplete', { field: 'mass' });
   const startSigma = weighingSigma(start.grams, interval);
   const later = weights.slice(1);
+  const sigmas = later.map(({ grams }) => weighingSigma(grams, interval));
   const at = ([a, b, c]: readonly number[]) => ({
     rate: clamp(prior.rate * Math.exp(a! * prior.rateSigma), AGE_LIMITS.rate),
     most: clamp(prior.most * Math.exp(b! * prior.mostSigma), AGE_LIMITS.most),
@@ -229,7 +230,7 @@ export function fitDrying(weights: readonly WeighIn[], prior: DryingPrior, inter
     return (place) => {
       if (place >= later.length) return point[place - later.length]!;
       const { day, grams } = later[place]!;
-      return (grams - drawn.startGrams * (1 - lossOf(drawn, day))) / weighingSigma(grams, interval);
+      return (grams - drawn.startGrams * (1 - lossOf(drawn, day))) / sigmas[place]!;
     };
   };
   const count = later.length + 3;
