@@ -159,7 +159,7 @@ describe('fish in acid', () => {
       refusal('set-sauce', { name: 'Sorrel and lemon', kind: 'citrus', rate: '20 %', lines: 'A; 1' }).details.taken
     ).to.equal(true);
     const id = 'sorrel-and-lemon';
-    expect(scaledSauce(app(), { sauce: id, pieces: [piece], mass: null }).fish).to.equal(2000);
+    expect(scaledSauce(house.store, { sauce: id, pieces: [piece], mass: null }).fish).to.equal(2000);
     expect(refusal('correct-sauce', { id, mass: '500 g' }).code).to.equal('form.incomplete');
     expect(refusal('correct-sauce', { id, mass: '500 g', 'added-0': 'a lot' }).details.field).to.equal('added-0');
     expect(refusal('correct-sauce', { id, mass: '500 g', 'added-7': '3' }).code).to.equal('form.value-unknown');
@@ -173,11 +173,16 @@ describe('fish in acid', () => {
       reason: 'sharper'
     });
     expect(next.version).to.equal(2);
-    const scaled = scaledSauce(app(), { sauce: id, pieces: [], mass: { si: 500, unit: 'g', typed: '500 g' } });
+    const scaled = scaledSauce(house.store, { sauce: id, pieces: [], mass: { si: 500, unit: 'g', typed: '500 g' } });
     expect(scaled.lines.map(({ grams }) => Math.round(grams * 10) / 10)).to.deep.equal([56, 30, 20, 3]);
     expect(scaled.body.allergens).to.deep.equal(['egg', 'mustard']);
     expect(scaled.changes.map(({ what }) => what)).to.deep.equal(['Lemon juice', 'Mustard']);
-    const old = scaledSauce(app(), { sauce: id, version: 1, pieces: [], mass: { si: 500, unit: 'g', typed: '' } });
+    const old = scaledSauce(house.store, {
+      sauce: id,
+      version: 1,
+      pieces: [],
+      mass: { si: 500, unit: 'g', typed: '' }
+    });
     expect(old.lines).to.have.length(3);
     house.done('withdraw-sauce', { id });
     expect(sauceBook(house.store.projections.currentHouse()).find((each) => each.id === id)!.withdrawn).to.equal(true);

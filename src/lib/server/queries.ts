@@ -318,7 +318,7 @@ export const QUERIES: readonly Query[] = [
     path: 'sauce-scaled',
     summary: 'A sauce in grams for pieces, or for so much fish, portion by portion.',
     input: scaledSauceFields,
-    run: scaledSauce
+    run: (app, input) => scaledSauce(app.store, input)
   }),
   query({
     name: 'ageing-rack',

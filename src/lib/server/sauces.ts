@@ -3,9 +3,9 @@ import { EmberError } from '../core/errors.ts';
 import { SHIPPED_SAUCES } from '../core/bench/acid/sauces/index.ts';
 import { sauceChanges, scaleSauce, type Sauce, type SauceBody } from '../core/bench/acid/sauce.ts';
 import type { HouseState } from '../core/record/state.ts';
-import type { App } from './app.ts';
 import { intervalOf } from './age/prior.ts';
 import { list, optionalQuantity } from './operations/fields.ts';
+import type { Store } from './store/store.ts';
 
 /** A sauce as the book shows it. */
 export interface BookSauce extends Sauce {
@@ -62,8 +62,8 @@ export const scaledSauceFields = z.object({
 });
 
 /** A sauce in grams for the pieces chosen, or for so much fish; and what is different from the version before. */
-export function scaledSauce(app: App, input: z.infer<typeof scaledSauceFields>) {
-  const { projections } = app.store;
+export function scaledSauce(store: Store, input: z.infer<typeof scaledSauceFields>) {
+  const { projections } = store;
   const sauce = sauceById(projections.currentHouse(), input.sauce);
   const version = input.version ?? sauce.version;
   const index = sauce.history.findLastIndex((each) => each.version === version);
@@ -77,8 +77,8 @@ export function scaledSauce(app: App, input: z.infer<typeof scaledSauceFields>) 
     version,
     body,
     fish,
-    interval: intervalOf(app.store),
-    ...scaleSauce(body, fish, intervalOf(app.store)),
+    interval: intervalOf(store),
+    ...scaleSauce(body, fish, intervalOf(store)),
     changes: before ? sauceChanges(before, body) : []
   };
 }

@@ -26,7 +26,7 @@ export const load = (({ params, url }) => {
     sauce,
     pieces,
     picked,
-    scaled: scaledSauce(app, {
+    scaled: scaledSauce(app.store, {
       sauce: sauce.id,
       version,
       pieces: picked,
