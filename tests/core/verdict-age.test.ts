@@ -91,6 +91,20 @@ const TABLE: Golden[] = [
     code: 'freshness.raw-share'
   },
   {
+    name: 'an hour on the rack gives back no day on ice',
+    of: on([hung(days(4)), off(days(4) + 1)]),
+    at: days(6),
+    want: 'closed',
+    code: 'freshness.raw-share'
+  },
+  {
+    name: 'after five days on the rack the days on ice run on where they stood',
+    of: on([hung(4), off(days(5))]),
+    at: days(7),
+    want: 'open',
+    code: 'freshness.raw-share'
+  },
+  {
     name: 'day of catch unknown stays not cleared, rack or no rack',
     of: { ...on([hung(4)]), lot: { ...char, form: 'gutted', caughtOn: null } },
     at: days(2),

@@ -14,7 +14,6 @@ const CABINET = 'Ageing cabinet';
 const DAY = 86_400_000;
 const FINE = { skin: 'dry', eye: 'clear', smell: 'clean', slime: 'none', firmness: 'firm' };
 const HANG = {
-  kind: 'whole',
   place: CABINET,
   spot: 'H1',
   mass: '2000 g',
@@ -209,6 +208,14 @@ describe('the ageing rack', () => {
     expect(refusal('set-ageing', { ...rules, limitCelsius: '8 C', reason: 'x' }).details.field).to.equal(
       'limitCelsius'
     );
+  });
+  it('what it is was said when it was made: a fillet has a fillet’s list and days', () => {
+    const side = String(house.done('receive-lot', CHAR).piece);
+    house.done('start-age', { piece: side, ...HANG, spot: 'S1.1', prepared: 'trimmed,wiped,dried' });
+    expect(racked(side).run.plan.kind).to.equal('fillet');
+    expect(racked(side).unprepared).to.deep.equal([]);
+    const limit = racked(side).verdict.reasons.find(({ code }) => code === 'ageing.house-maximum')!;
+    expect(limit.seen.days).to.equal(6);
   });
   it('refuses what cannot be, and names the field', () => {
     const fields = (input: object) => refusal('start-age', { piece, ...HANG, ...input });

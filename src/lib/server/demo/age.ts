@@ -58,7 +58,6 @@ export function rackOf({ step, receive, paper, daysAgo, celsius, pieces }: DemoT
   const hang = ({ name, from, grams, rate, spot, target, weighed, looked, prepared = PREPARATION.whole }: Hung) => {
     step(from, 'p2', 'start-age', () => ({
       piece: pieces[name],
-      kind: 'whole',
       place: CABINET,
       spot,
       mass: `${grams} g`,

@@ -4,7 +4,7 @@ import { canFollow, sortWeights } from '../../core/bench/age/fit.ts';
 import { ageForecast } from '../../core/bench/age/forecast.ts';
 import { looked, LOOKS, PREPARATION_STEPS } from '../../core/bench/age/looks.ts';
 import { AGEING_NUMBERS, AGEING_RULES, TARGET_LOSS } from '../../core/bench/age/parameters.ts';
-import { AGE_ENDS, AGE_KINDS, AGE_PACKS } from '../../core/record/age-bodies.ts';
+import { AGE_ENDS, AGE_PACKS } from '../../core/record/age-bodies.ts';
 import { ageingNow, type AgeRun, type PieceState } from '../../core/record/state.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
@@ -28,6 +28,7 @@ import { operation } from './operation.ts';
 
 const AGED_MASS = { min: 20, max: 200_000 };
 const DAY = 86_400_000;
+const WHOLE: ReadonlySet<string> = new Set(['whole', 'gutted']);
 
 /** Whoever else hangs on a spot; null for nobody. */
 export function hangsAt(store: Store, place: string, spot: string, but: string): string | null {
@@ -49,7 +50,6 @@ export const startAge = operation({
   summary: 'Hang a piece to age: what was done to it before, its start weight, and what it is to lose.',
   input: z.object({
     piece: pieceId,
-    kind: choice(AGE_KINDS, 'whole').describe('whole fish, or a fillet'),
     place: neededText(60).describe('the cabinet'),
     spot: shortText(12).describe('hook or shelf place'),
     mass: quantity('mass', AGED_MASS),
@@ -82,7 +82,8 @@ export const startAge = operation({
     }
     freeSpot(store, input.place, input.spot, input.piece);
     const plan = {
-      kind: input.kind,
+      // Whole fish and fillets have rules of their own: what it is was said when it was made.
+      kind: WHOLE.has(state.made.form) ? ('whole' as const) : ('fillet' as const),
       place: input.place,
       spot: input.spot,
       mass: input.mass,

@@ -23,8 +23,7 @@
     free: Readonly<Record<string, readonly string[]>>;
     units: UnitPreferences;
   } = $props();
-  const isWhole = untrack(() => piece.form === 'whole' || piece.form === 'gutted');
-  let kind = $state<string>(isWhole ? 'whole' : 'fillet');
+  const kind = untrack(() => (piece.form === 'whole' || piece.form === 'gutted' ? 'whole' : 'fillet'));
   let cabinet = $state(untrack(() => cabinets[0] ?? ''));
   let done = $state<string[]>([]);
   const list = $derived<readonly PreparationStep[]>(kind === 'whole' ? PREPARATION.whole : PREPARATION.fillet);
@@ -52,16 +51,6 @@
     </p>
   </fieldset>
   <div class="row">
-    <Field
-      name="kind"
-      label="It is"
-      kind="choice"
-      bind:value={kind}
-      options={[
-        { value: 'whole', name: 'a whole fish' },
-        { value: 'fillet', name: 'a fillet or loin' }
-      ]}
-    />
     <Field
       name="mass"
       label="Start weight"

@@ -103,6 +103,21 @@ export interface FreshnessClock {
  * are there the older reading counts. Null for what arrived frozen: its days on ice are the supplier's and unknown.
  */
 export function freshnessClock(context: JudgeContext): FreshnessClock | null {
+  const plain = iceClock(context, []);
+  const racks = plain === null ? [] : controlledRacks(context, plain);
+  // Hours on the rack are the rack's: before and after them the days on ice run on where they stood.
+  return racks.length === 0
+    ? plain
+    : iceClock(
+        context,
+        racks.map((run) => ({ from: run.at, to: run.ended?.at ?? Infinity }))
+      );
+}
+
+function iceClock(
+  context: JudgeContext,
+  onRack: readonly { readonly from: number; readonly to: number }[]
+): FreshnessClock | null {
   const { species, lot, house } = context;
   const { caughtOn, form } = lot.received;
   if (wasFrozenBefore(context)) return null;
@@ -119,7 +134,7 @@ export function freshnessClock(context: JudgeContext): FreshnessClock | null {
     assumedCelsius: ASSUMED_HOLDING_CELSIUS,
     readings,
     ...(logged.length > 0 ? { logged } : {}),
-    pauses: freezerPauses(context, from)
+    pauses: [...freezerPauses(context, from), ...onRack].sort((a, b) => a.from - b.from)
   });
   // Without a day of catch the days are counted from the door, which is late: raw service asks for one or the other.
   const caught = caughtOn ? readInstant(caughtOn, house.zone, 'caughtOn') : null;
@@ -167,16 +182,17 @@ export const freshness: Hazard = (context) => {
       ? reason(context, 'freshness', 'freshness.paused', { kind: 'pass' }, ICE, { routes, evidence, seen })
       : reason(context, 'freshness', code, { kind: 'closes', at }, ICE, { routes, evidence, seen });
   const eating = closing('freshness.eating-life', clock.until, ['cooked']);
-  const rack = controlledAgeing(context, clock);
-  if (rack) {
-    return [
-      reason(context, 'freshness', 'freshness.aged', { kind: 'pass' }, AGED, {
-        routes: ALL_ROUTES,
-        evidence: [...evidence, rack.seq],
-        seen: { ...seen, hung: rack.at }
-      })
-    ];
-  }
+  const rack = controlledRacks(context, clock).at(-1);
+  const aged = rack
+    ? [
+        reason(context, 'freshness', 'freshness.aged', { kind: 'pass' }, AGED, {
+          routes: ALL_ROUTES,
+          evidence: [...evidence, rack.seq],
+          seen: { ...seen, hung: rack.at }
+        })
+      ]
+    : [];
+  if (rack && !rack.ended) return aged;
   if (clock.basis === 'door') {
     return [
       reason(context, 'freshness', 'freshness.no-catch-date', { kind: 'missing' }, ICE, {
@@ -188,6 +204,7 @@ export const freshness: Hazard = (context) => {
   }
   const cured = context.chain.some((piece) => piece.cures.length > 0);
   return [
+    ...aged,
     closing(
       'freshness.raw-share',
       clock.rawUntil,
@@ -206,14 +223,19 @@ const AGED = {
 };
 
 /**
- * The rack that stands for the days on ice: a fish prepared for it, hung while it might still be served raw. One that was not
- * prepared, or hung too late, is judged as any fish on ice.
+ * Hangings that stand for days on ice: of a fish prepared for it, in open air, hung while it might still be served raw. One that was
+ * not prepared, or hung too late, is judged as any fish on ice.
+ *
+ * @param clock by which it was not too late
  */
-function controlledAgeing(context: JudgeContext, clock: FreshnessClock): AgeRun | null {
-  const run = context.chain.flatMap((piece) => piece.ages).at(-1);
-  if (!run || clock.basis === 'door' || clock.rawUntil === null) return null;
-  const prepared = notPrepared(run.plan.kind, run.plan.prepared).length === 0;
-  return prepared && run.plan.pack === 'open' && clock.rawUntil >= run.at ? run : null;
+function controlledRacks(context: JudgeContext, clock: FreshnessClock): AgeRun[] {
+  if (clock.basis === 'door') return [];
+  return context.chain
+    .flatMap((piece) => piece.ages)
+    .filter(({ at, plan }) => {
+      const inTime = clock.rawUntil === null || clock.rawUntil >= at;
+      return inTime && plan.pack === 'open' && notPrepared(plan.kind, plan.prepared).length === 0;
+    });
 }
 
 /** Juice that raw fish lay in is used within the day after; the house's habit (check). */
