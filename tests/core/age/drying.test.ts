@@ -119,6 +119,17 @@ describe('which weigh-ins belong together', () => {
     );
     expect(forecast.gramsADay.likely).to.be.within(15, 60);
   });
+  it('one odd weight does not outvote the start; a start that was mistyped is the odd one once two others agree', () => {
+    expect(sortWeights([day(0, 3000), day(1, 3290)], 1).used).to.deep.equal([day(0, 3000)]);
+    const mistyped = [day(0, 300), day(1, 2970), day(2, 2940), day(3, 2912)];
+    expect(sortWeights(mistyped, 1).odd).to.deep.equal([{ index: 0, why: 'up' }]);
+    const forecast = ageForecast(mistyped, shippedPrior(TURBOT), 0.1, 3, 1);
+    // Counted from the first weight that can be: a tenth of 2970 g from day 1 on.
+    expect(forecast.gramsADay.likely).to.be.within(22, 34);
+    expect(forecast.loss.likely).to.be.closeTo(58 / 2970, 0.003);
+    expect(forecast.curve[0]!.day).to.equal(1);
+    expect(forecast.targetDay!.likely).to.be.within(10, 14);
+  });
   it('times that run backwards are refused', () => {
     expect(troubleOf(() => sortWeights([day(2, 3000), day(1, 2970)], 1)).code).to.equal('time.out-of-order');
   });

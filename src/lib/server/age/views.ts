@@ -108,7 +108,7 @@ export function rackedPiece(
     advice: pullAdvice({
       now,
       target: run.plan.target,
-      lossAt: (at) => lossBand(fitted.fit, read, Math.min(120, (at - run.at) / DAY)),
+      lossAt: (at) => lossBand(fitted.fit, read, Math.min(120, Math.max(0, (at - run.at) / DAY - fitted.from))),
       targetAt: forecast.targetDay === null ? null : run.at + forecast.targetDay.likely * DAY,
       closes: lastRaw(judged.windows, now),
       stopped: stops.length > 0,

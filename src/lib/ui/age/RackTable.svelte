@@ -16,9 +16,8 @@
   <table class="plain" data-on-rack={rack.pieces.length}>
     <thead>
       <tr>
-        <th>Piece</th><th>Day</th><th>Weight</th><th>Lost</th><th>As wanted</th>
+        <th>Piece</th><th>So</th><th>Day</th><th>Weight</th><th>Lost</th><th>As wanted</th>
         {#each services as service (service.id)}<th>{service.name}</th>{/each}
-        <th>So</th>
       </tr>
     </thead>
     <tbody>
@@ -28,6 +27,13 @@
             <a class="link name" href="/age?piece={piece.id}" data-sveltekit-noscroll>{piece.name}</a>
             <span class="soft">{piece.id}{piece.run.spot ? ` · ${piece.run.spot}` : ''}</span>
           </th>
+          <td>
+            <b class:hands={piece.advice.what === 'now'} data-advice={piece.advice.code}>{adviceWords(piece.advice)}</b>
+            {#if piece.missed.length > 0}<span class="missed" data-missed={piece.missed.length}>
+                not looked at on {piece.missed.length === 1 ? '1 day' : `${piece.missed.length} days`}
+              </span>{/if}
+            {#if piece.unprepared.length > 0}<span class="missed">hung unprepared</span>{/if}
+          </td>
           <td>{Math.floor(piece.day) + 1}</td>
           <td>{formatMass(piece.grams, units)}</td>
           <td>
@@ -50,13 +56,6 @@
                   : outlookWords(outlook)}
             </td>
           {/each}
-          <td>
-            <b class:hands={piece.advice.what === 'now'} data-advice={piece.advice.code}>{adviceWords(piece.advice)}</b>
-            {#if piece.missed.length > 0}<span class="missed" data-missed={piece.missed.length}>
-                not looked at on {piece.missed.length === 1 ? '1 day' : `${piece.missed.length} days`}
-              </span>{/if}
-            {#if piece.unprepared.length > 0}<span class="missed">hung unprepared</span>{/if}
-          </td>
         </tr>
       {/each}
     </tbody>

@@ -128,7 +128,7 @@ export function canFollow(before: WeighIn, after: WeighIn, interval: number): 'y
 }
 
 export interface SortedWeights {
-  /** Weigh-ins that go together, the start first; what lay within ten minutes is one. */
+  /** Weigh-ins that go together, the start first unless it is itself the odd one; what lay within ten minutes is one. */
   readonly used: readonly WeighIn[];
   /** Those that do not, by their place in what came in. */
   readonly odd: readonly { readonly index: number; readonly why: 'up' | 'drop' }[];
@@ -165,8 +165,11 @@ export function sortWeights(weighIns: readonly WeighIn[], interval: number): Sor
     }
     longest.push(best);
   });
-  // Of rows of one length the one that keeps the newest weight.
-  let end = longest.reduce((best, { length }, index) => (length >= longest[best]!.length ? index : best), 0);
+  // Of rows of one length the one that keeps the newest weight; but one weight alone does not outvote the start.
+  let end = longest.reduce((best, { length }, index) => {
+    const most = longest[best]!.length;
+    return length > most || (length === most && length > 1) ? index : best;
+  }, 0);
   const kept = new Set<number>();
   for (; end >= 0; end = longest[end]!.before) kept.add(end);
   const used = groups.filter((_, index) => kept.has(index));

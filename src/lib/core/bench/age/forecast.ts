@@ -33,10 +33,12 @@ export const lossBand = (fit: DryingFit, readGrams: number, day: number): Band =
   return bandOf(fit.draws.map(lost), lost({ ...fit.drying, startGrams: fit.startGrams }));
 };
 
-/** A fit of the weigh-ins that go together. */
+/** A fit of the weigh-ins that go together, in days from the first of them: `from`, days after hanging, is 0 unless the start is odd. */
 export function fitOf(weighIns: readonly WeighIn[], prior: DryingPrior, interval: number) {
   const sorted = sortWeights(weighIns, interval);
-  return { sorted, fit: fitDrying(sorted.used, prior, interval) };
+  const from = sorted.used[0]?.day ?? 0;
+  const counted = sorted.used.map(({ day, grams }) => ({ day: day - from, grams }));
+  return { sorted, from, fit: fitDrying(counted, prior, interval) };
 }
 
 /**
@@ -55,19 +57,19 @@ export function ageForecast(
   target: number,
   nowDay: number,
   interval: number,
-  { sorted, fit } = fitOf(weighIns, prior, interval)
+  { sorted, from, fit } = fitOf(weighIns, prior, interval)
 ): AgeForecast {
   inRange(target, TARGET);
-  inRange(nowDay, AGE_LIMITS.days);
+  const today = Math.max(0, inRange(nowDay, AGE_LIMITS.days) - from);
   const read = sorted.used[0]!.grams;
   const wanted = (startGrams: number) => 1 - (read * (1 - target)) / startGrams;
   const days = fit.draws.map((each) => dayOfLoss(each, wanted(each.startGrams)));
   const likely = dayOfLoss(fit.drying, wanted(fit.startGrams));
-  const seen = (day: number | null) => Math.min(LONGEST_DAYS, day ?? LONGEST_DAYS);
+  const seen = (day: number | null) => Math.min(LONGEST_DAYS, from + (day ?? LONGEST_DAYS));
   const weight = (each: { rate: number; most: number; startGrams: number }, day: number) =>
     each.startGrams * (1 - lossOf(each, day));
   const middle = { ...fit.drying, startGrams: fit.startGrams };
-  const end = Math.min(LONGEST_DAYS, Math.max(nowDay + 3, likely === null ? 14 : likely * 1.25, 5));
+  const end = Math.min(LONGEST_DAYS, Math.max(today + 3, likely === null ? 14 : likely * 1.25, 5));
   // A drawing needs no finer quantiles than this.
   const drawn = fit.draws.filter((_, index) => index % 4 === 0);
   const curve = Array.from({ length: 25 }, (_, step) => {
@@ -78,18 +80,18 @@ export function ageForecast(
     );
     // What the next weigh-in may read: the fish, and how it is weighed.
     const room = 1.645 * weighingSigma(read, interval);
-    return { day, low: band.low - room, likely: band.likely, high: band.high + room };
+    return { day: from + day, low: band.low - room, likely: band.likely, high: band.high + room };
   });
   return {
     weighIns: fit.weighIns,
     merged: sorted.merged,
     odd: sorted.odd,
-    loss: lossBand(fit, read, nowDay),
+    loss: lossBand(fit, read, today),
     gramsADay: bandOf(
-      fit.draws.map((each) => weight(each, nowDay) - weight(each, nowDay + 1)),
-      weight(middle, nowDay) - weight(middle, nowDay + 1)
+      fit.draws.map((each) => weight(each, today) - weight(each, today + 1)),
+      weight(middle, today) - weight(middle, today + 1)
     ),
-    targetDay: likely === null || likely > LONGEST_DAYS ? null : bandOf(days.map(seen), likely),
+    targetDay: likely === null || likely > LONGEST_DAYS ? null : bandOf(days.map(seen), seen(likely)),
     reaches: days.filter((day) => day !== null && day <= LONGEST_DAYS).length / days.length,
     curve,
     from: fit.weighIns > 0 ? 'weights' : prior.fish > 0 ? 'house' : 'prior',
