@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { correctSauce, SAUCE_KINDS, sauceBody, type SauceBody, type SauceLine } from '../../core/bench/acid/sauce.ts';
 import { SPENT_LIQUID } from '../../core/record/acid-bodies.ts';
-import { ageingNow, type HouseState } from '../../core/record/state.ts';
+import type { HouseState } from '../../core/record/state.ts';
 import { foldStrands, judge } from '../../core/rules/verdict.ts';
 import { declarations } from '../declarations.ts';
 import { sauceBook, sauceById } from '../sauces.ts';
@@ -182,7 +182,7 @@ export const dressPiece = operation({
     const { state } = handy(store, input.piece);
     const at = instant(input.at, 'at');
     if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
-    if (ageingNow(state) || state.made.form === 'live') {
+    if (state.made.form === 'live') {
       throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not cut yet' });
     }
     const sauce = input.sauce === '' ? null : sauceById(house, input.sauce);

@@ -1,3 +1,4 @@
+import { shipped } from '../../shipped.ts';
 import type { Sauce, SauceBody } from '../sauce.ts';
 
 /** Sauces and dressings of the house's own making. Ratios are starting points to be tasted (check). */
@@ -252,15 +253,5 @@ const SHIPPED: readonly SauceBody[] = [
   }
 ];
 
-const idOf = (name: string) =>
-  name
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '');
-
 /** Sauces that ship, each at its first version. */
-export const SHIPPED_SAUCES: readonly Sauce[] = SHIPPED.map((sauce) => ({
-  ...sauce,
-  id: idOf(sauce.name),
-  version: 1
-}));
+export const SHIPPED_SAUCES: readonly Sauce[] = shipped(SHIPPED);
