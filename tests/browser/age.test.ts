@@ -25,7 +25,7 @@ describe('the ageing rack', () => {
       core: '1 C',
       pricePerKg: 20
     });
-    const feed = { type: 'feed-statement', issuer: 'Skarnes Tank Farm', formulatedFeed: true };
+    const feed = { type: 'feed-statement', issuer: 'Skarnes Tank Farm', formulatedFeed: true, raised: true };
     await bench.call('attach-evidence', { lot: got.lot, ...feed, fromEmbryos: true, noHazardVerified: true });
     return got.piece!;
   };

@@ -39,6 +39,7 @@ describe('the cure bench', () => {
       type: 'feed-statement',
       issuer: 'Skarnes Tank Farm',
       formulatedFeed: true,
+      raised: true,
       fromEmbryos: true,
       noHazardVerified: true
     });

@@ -71,7 +71,7 @@ describe('one fish from the door to the plate', () => {
   it('reads Not cleared until the paper is attached, then opens', async () => {
     const { page } = watched;
     expect(await state('raw')).to.equal('not-cleared');
-    await send(page, 'attach-evidence', { issuer: 'Skarnes Tank Farm', formulatedFeed: true });
+    await send(page, 'attach-evidence', { issuer: 'Skarnes Tank Farm', formulatedFeed: true, raised: true });
     await until('raw', 'open');
     expect(await page.textContent('main')).to.contain('by a statement from Skarnes Tank Farm');
   });

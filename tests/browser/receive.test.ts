@@ -178,13 +178,13 @@ describe('receiving and judging', () => {
       mimeType: 'application/pdf',
       buffer: Buffer.from('<script>alert(1)</script>')
     });
-    await send(page, 'attach-evidence', { issuer: 'Skarnes Tank Farm', formulatedFeed: true });
+    await send(page, 'attach-evidence', { issuer: 'Skarnes Tank Farm', formulatedFeed: true, raised: true });
     await attach.locator('.wrong').waitFor();
     expect(await attach.locator('.wrong').textContent()).to.contain('its contents are something else');
     expect(await page.inputValue('[name="issuer"]')).to.equal('Skarnes Tank Farm');
     expect(await state(page, 'raw')).to.equal('not-cleared');
     await attach.locator('[name="file"]').setInputFiles(pdf);
-    await send(page, 'attach-evidence', { formulatedFeed: true });
+    await send(page, 'attach-evidence', { formulatedFeed: true, raised: true });
     await until(page, 'raw', 'open');
     const link = await page.getAttribute('.paper a:has-text("statement.pdf")', 'href');
     const file = await fetch(house.url + link);

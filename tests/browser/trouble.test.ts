@@ -106,7 +106,7 @@ describe('bad input, two tabs, and trouble', () => {
     // What is not pressing stands behind the first rows of a full day.
     await other.page.click('button:has-text("more")');
     await other.page.waitForFunction(() => document.querySelector('.queue')?.textContent?.includes('feed statement'));
-    await send(one.page, 'attach-evidence', { issuer: 'Skarnes Tank Farm', formulatedFeed: true });
+    await send(one.page, 'attach-evidence', { issuer: 'Skarnes Tank Farm', formulatedFeed: true, raised: true });
     await one.page.waitForSelector('[data-route="raw"][data-state="open"]');
     await other.page.waitForFunction(() => !document.querySelector('.queue')?.textContent?.includes('feed statement'));
     one.quiet();

@@ -7,7 +7,7 @@ import {
 } from '../../src/lib/core/record/events.ts';
 import { placeLog, type LogBook } from '../../src/lib/core/log/holding.ts';
 import { between, NO_READINGS, seriesOf, type LogReading } from '../../src/lib/core/log/series.ts';
-import { NO_CUT } from '../../src/lib/core/record/bodies.ts';
+import { NO_CUT, UNSAID } from '../../src/lib/core/record/bodies.ts';
 import { NEW_HOUSE, type HouseState } from '../../src/lib/core/record/state.ts';
 import { verdict, type Lineage, type Verdict } from '../../src/lib/core/rules/verdict.ts';
 import type { Route, WindowState } from '../../src/lib/core/rules/window.ts';
@@ -17,7 +17,16 @@ export const HOUR = 3600_000;
 export const DAY = 24 * HOUR;
 /** The moment a test's lot comes in: a Monday noon, UTC. */
 export const START = Date.UTC(2026, 2, 9, 12);
-export const HOUSE: HouseState = { ...NEW_HOUSE, name: 'Test', zone: 'UTC' };
+/** Cold places that stood on the list before anything came in. */
+export const listed = (...names: string[]): Pick<HouseState, 'coldSpans'> => ({
+  coldSpans: names.map((name) => ({ name, from: -Infinity, to: Infinity }))
+});
+export const HOUSE: HouseState = {
+  ...NEW_HOUSE,
+  name: 'Test',
+  zone: 'UTC',
+  ...listed('Drawer', 'Drawer 2', 'Rack', 'Cabinet', 'Fridge')
+};
 const pins = { profile: 't', catalogue: 't', model: 't' };
 
 export const typed = (si: number, unit: string, text = `${si} ${unit}`) => ({ si, unit, typed: text });
@@ -69,7 +78,10 @@ export const LOT: LotBody = {
   cases: null,
   thickness: null,
   core: celsius(1),
-  ice: 'unknown',
+  air: null,
+  pack: 'none',
+  packIndicator: 'unknown',
+  ice: 'plenty',
   frozen: false,
   previouslyFrozen: 'unknown',
   roeRinsed: false,
@@ -98,6 +110,7 @@ export const PAPER: PaperBody = {
   solidAt35: false,
   frozenFrom: null,
   frozenTo: null,
+  ...UNSAID,
   file: null,
   note: ''
 };
@@ -139,12 +152,86 @@ export const readEvery = (from: number, to: number, step: number, reading: numbe
   for (let hours = from; hours < to; hours += step) out.push(freezeRead(hours, reading));
   return [...out, freezeRead(to, reading)];
 };
-export const holdStart = (hours: number, control: '4h' | '6h' = '4h') =>
+export const holdStart = (hours: number, control: '4h' | '6h' = '4h', startCore = celsius(3)) =>
   event('hold.started', hours, {
     control,
     label: 'Tray',
-    startCore: celsius(3),
+    startCore,
     discardAt: START + (hours + (control === '6h' ? 6 : 4)) * HOUR,
+    pins
+  });
+/** On the board from an hour to another, with cores before and after where they were read. */
+export const board = (
+  from: number,
+  to: number,
+  {
+    start = null,
+    end = null
+  }: { start?: ReturnType<typeof celsius> | null; end?: ReturnType<typeof celsius> | null } = {}
+): RecordEvent[] => [
+  event('board.opened', from, {
+    map: 'side',
+    school: 'none',
+    template: '',
+    grams: 1000,
+    core: start,
+    scaleInterval: 1,
+    expected: null,
+    pins
+  }),
+  event('board.closed', to, {
+    remains: 1000,
+    gap: 0,
+    tolerance: 1,
+    gapReason: '',
+    secondsOut: (to - from) * 3600,
+    note: ''
+  }),
+  event('piece.moved', to, { place: 'Drawer', cold: true, core: end, secondsOut: (to - from) * 3600 })
+];
+/** A thaw from an hour to another; of a core that nobody read where it is null. */
+export const thaw = (
+  from: number,
+  to: number,
+  { method, core, medium = 15 }: { method: 'cold' | 'water'; core: number | null; medium?: number }
+): RecordEvent[] => [
+  event('thaw.started', from, {
+    method,
+    place: 'Sink',
+    medium: celsius(medium),
+    packing: 'film',
+    shape: 'slab',
+    pack: 'opened',
+    thickness: typed(30, 'mm'),
+    startCore: celsius(-20),
+    forecast: null,
+    surfaceWarmFrom: null,
+    grams: 1000,
+    pins
+  }),
+  event('thaw.ended', to, { core: core === null ? null : celsius(core), warmSeconds: 0, drip: null, note: '' })
+];
+/** Into acid at a temperature. */
+export const acidStart = (hours: number, warmth: number) =>
+  event('acid.started', hours, {
+    settings: {
+      cut: 'dice',
+      sizes: [12],
+      faces: 2,
+      grams: 1000,
+      celsius: warmth,
+      liquid: [{ what: 'sour', id: 'lime', ml: 500 }],
+      measuredPH: null,
+      dark: false,
+      wanted: 'rimmed',
+      pace: 1
+    },
+    ready: null,
+    past: null,
+    later: null,
+    salt: 0,
+    place: '',
+    allergens: [],
     pins
   });
 export const cureStart = (hours: number, lasts: number, more: Partial<BodyOf<'cure.started'>> = {}) => {
@@ -256,6 +343,13 @@ export const logsOf =
       })
     };
   };
+/** Read cold twice a day, as a kitchen does: 2 °C adds nothing to any clock. */
+export const kept = (to: number, from = 12): RecordEvent[] => {
+  const out: RecordEvent[] = [];
+  for (let hours = from; hours <= to; hours += 12)
+    out.push(event('cold.read', hours, { reading: celsius(2), place: '' }));
+  return out;
+};
 /** Put somewhere. */
 export const moved = (hours: number, place: string) =>
   event('piece.moved', hours, { place, cold: true, core: null, secondsOut: 0 });

@@ -1,10 +1,10 @@
 import { expect } from 'chai';
 import type { HouseState } from '../../src/lib/core/record/state.ts';
 import type { Route, WindowState } from '../../src/lib/core/rules/window.ts';
-import { ask, celsius, codes, HOUSE, paper, stateOf, typed, type Case } from './build.ts';
+import { ask, celsius, codes, HOUSE, kept, paper, stateOf, typed, type Case } from './build.ts';
 
 export const chilled = paper({ type: 'chill-record' });
-export const feed = (more = {}) => paper({ type: 'feed-statement', formulatedFeed: true, ...more });
+export const feed = (more = {}) => paper({ type: 'feed-statement', formulatedFeed: true, raised: true, ...more });
 export const fullFeed = feed({ fromEmbryos: true, noHazardVerified: true });
 export const char: Case['lot'] = {
   species: 'arctic-char',
@@ -14,6 +14,29 @@ export const char: Case['lot'] = {
 };
 export const statement = (c: number, hours: number, solidAt35 = false) =>
   paper({ type: 'freezing-statement', frozenAt: celsius(c), frozenFor: typed(hours * 3600, 'h'), solidAt35 });
+/** A tag that says all a tag has to say. */
+export const tag = paper({
+  type: 'shellfish-tag',
+  dealer: 'VS 214',
+  harvestedOn: '2026-03-08',
+  harvestArea: 'Vess Sound 3',
+  mass: typed(1000, 'g')
+});
+/** A document of the authority that has all it needs. */
+export const authority = (covers: string[], more = {}, hours = 0.1) =>
+  paper(
+    {
+      type: 'authority',
+      issuer: 'Harbour Health Office',
+      reference: 'V-77',
+      issuedOn: '2026-03-01',
+      expiresOn: '2026-12-31',
+      covers,
+      file: { hash: 'h', type: 'application/pdf', name: 'v77.pdf', bytes: 1 },
+      ...more
+    },
+    hours
+  );
 export const cleared = paper({ type: 'area-document', areaCleared: true });
 
 /** One row of a golden table: what is on record, what is asked, and what the rule says by hand. */
@@ -27,14 +50,17 @@ export interface Golden {
   house?: Partial<HouseState>;
   route?: Route;
   want: WindowState;
+  /** Somebody read it cold twice a day until it is asked. */
+  kept?: true;
   /** A finding that has to be among the reasons. */
   code?: string;
 }
 
 export function runGolden(table: readonly Golden[]): void {
-  for (const { name, of, at, profile, house, route = 'raw', want, code } of table) {
+  for (const { name, of, at, profile, house, route = 'raw', want, code, kept: isKept } of table) {
     it(`${name}: ${route} is ${want}`, () => {
-      const seen = ask(of, at, profile, { ...HOUSE, ...house });
+      const read = isKept ? { ...of, events: [...(of.events ?? []), ...kept(at)] } : of;
+      const seen = ask(read, at, profile, { ...HOUSE, ...house });
       expect(stateOf(seen, route), codes(seen).join(' ')).to.equal(want);
       if (code) expect(codes(seen)).to.include(code);
     });

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { recommend, scoreSheet, STRICTNESS, type Answers } from '../../src/lib/core/inspect/score.ts';
 import { SHEETS, sheetIdFor, sheetIn, type Sheet } from '../../src/lib/core/inspect/sheets.ts';
 import { SPECIES } from '../../src/lib/core/fish/species.ts';
-import { DIALS, buildProfile, looserChanges } from '../../src/lib/core/rules/profiles/house.ts';
+import { DIALS, belowFloor, buildProfile, looserChanges } from '../../src/lib/core/rules/profiles/house.ts';
 import { PROFILES, profileById } from '../../src/lib/core/rules/profiles/index.ts';
 import { DIALS_WITH_WORDS } from '../../src/lib/words/dials.ts';
 import { troubleOf } from './measure.test.ts';
@@ -121,9 +121,13 @@ describe('the house’s copy of a rule book', () => {
     for (const { id, get, isSwitch, min, max } of DIALS) {
       const before = get(base);
       if (before === null || id.startsWith('freeze')) continue;
-      const value = isSwitch ? 1 - before : before === max ? min : max;
-      const after = get(build({ [id]: value }));
-      expect(after ?? 0, id).to.equal(value);
+      const ends = isSwitch ? [1 - before] : [min, max];
+      for (const value of ends) {
+        // Turned the stricter way it acts; the looser way lies below the law, and it stays where it was.
+        const isRefused = belowFloor(base, { [id]: value }).length > 0;
+        expect(get(build({ [id]: value })) ?? 0, `${id} ${value}`).to.equal(isRefused ? before : value);
+      }
+      expect(ends.some((value) => belowFloor(base, { [id]: value }).length === 0) || isSwitch, id).to.equal(true);
     }
     expect(build({ freezeHoldFactor: 2 }).parasites.cycles.map(({ holdSeconds }) => holdSeconds / 3600)).to.deep.equal([
       336, 30, 48

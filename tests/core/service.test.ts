@@ -5,7 +5,7 @@ import { relativeSpoilage } from '../../src/lib/core/fish/freshness.ts';
 import { SPECIES, speciesById, speciesCalled } from '../../src/lib/core/fish/species.ts';
 import { US_FC } from '../../src/lib/core/rules/profiles/us-fc.ts';
 import { combineAll, isWider, stateAt, type RouteWindow } from '../../src/lib/core/rules/window.ts';
-import { dateMarkEnd, discardTime, secondsAbove, warmLoss } from '../../src/lib/core/service/clocks.ts';
+import { dateMarkEnd, discardTime, secondsAbove } from '../../src/lib/core/service/clocks.ts';
 import {
   addDays,
   businessDay,
@@ -68,29 +68,29 @@ describe('clocks', () => {
     expect(end(86_400)).to.equal('2026-03-17T04:00:00.000Z');
   });
   it('time above a limit is exact at the crossing, and adds up over any cut of the log', () => {
+    const four = { c: 4, f: 39.2 };
     const log = [
       { at: 0, celsius: 0 },
       { at: HOUR, celsius: 8 },
       { at: 2 * HOUR, celsius: 8 },
       { at: 3 * HOUR, celsius: 2 }
     ];
-    expect(secondsAbove(log, 4)).to.be.closeTo(1800 + 3600 + 2400, 1e-9);
+    expect(secondsAbove(log, four)).to.be.closeTo(1800 + 3600 + 2400, 1e-9);
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 2 }), (cut) => {
-        expect(secondsAbove(log.slice(0, cut + 1), 4) + secondsAbove(log.slice(cut), 4)).to.be.closeTo(
-          secondsAbove(log, 4),
+        expect(secondsAbove(log.slice(0, cut + 1), four) + secondsAbove(log.slice(cut), four)).to.be.closeTo(
+          secondsAbove(log, four),
           1e-9
         );
       })
     );
-    expect(troubleOf(() => secondsAbove([...log].reverse(), 4)).code).to.equal('time.out-of-order');
+    expect(troubleOf(() => secondsAbove([...log].reverse(), four)).code).to.equal('time.out-of-order');
   });
-  it('a warm reading is answered in 4 h or the fish is lost', () => {
-    const at = (hours: number, celsius: number) => ({ at: hours * HOUR, celsius, unit: 'C' });
-    expect(warmLoss([at(0, 5)], US_FC.coldHold)).to.equal(null);
-    expect(warmLoss([at(0, 6), at(4, 5)], US_FC.coldHold)).to.equal(null);
-    expect(warmLoss([at(0, 6), at(4.01, 5)], US_FC.coldHold)!.closes).to.equal(4 * HOUR);
-    expect(warmLoss([at(0, 6), at(2, 7), at(4.5, 5)], US_FC.coldHold)!.warmAt).to.equal(0);
+  it('a reading is held against the limit of its own scale: 40 °F is 4.44 °C, and not 4.4', () => {
+    const limit = { c: 4.4, f: 40 };
+    const atForty = (unit: string) => [0, HOUR].map((at) => ({ at, celsius: 40 / 9, unit }));
+    expect(secondsAbove(atForty('F'), limit)).to.equal(0);
+    expect(secondsAbove(atForty('C'), limit)).to.equal(3600);
   });
   it('spoils twice and a quarter as fast at 5 °C as on ice, faster in tropical fish', () => {
     expect(relativeSpoilage(0, 'temperate')).to.equal(1);

@@ -7,7 +7,21 @@ import { isOwnable } from '../../src/lib/core/rules/exceptions.ts';
 import { handsQueue } from '../../src/lib/core/service/hands.ts';
 import { CODES_WITH_WORDS, sentence } from '../../src/lib/words/findings.ts';
 import { taskWords } from '../../src/lib/words/tasks.ts';
-import { ask, celsius, DAY, event, HOUR, HOUSE, lineageOf, logged, logsOf, START, typed, type Case } from './build.ts';
+import {
+  ask,
+  celsius,
+  DAY,
+  event,
+  HOUR,
+  HOUSE,
+  kept,
+  lineageOf,
+  logged,
+  logsOf,
+  START,
+  typed,
+  type Case
+} from './build.ts';
 import { char, chilled, fullFeed, runGolden, statement, type Golden } from './golden.ts';
 
 const CABINET = 'Cabinet';
@@ -174,13 +188,20 @@ const TABLE: Golden[] = [
   },
   {
     name: 'warm before it was hung is not its warmth',
-    of: on([hung(50)], { logs: cabinet(40, 43, 4.6) }),
+    of: on([...kept(48), hung(50)], { logs: cabinet(40, 43, 4.6) }),
     at: 60,
     want: 'open'
   },
   {
-    name: 'a cabinet nobody read for a day and a half',
-    of: on([hung(4)], { logs: silent(30, 66) }),
+    name: 'a cabinet nobody read for 29 hours: not cleared, and five of them are spent',
+    of: on([hung(4)], { logs: silent(30, 58.9) }),
+    at: 80,
+    want: 'closed',
+    code: 'ageing.cabinet-unread'
+  },
+  {
+    name: 'a cabinet nobody read for 27 hours: not cleared, and three of them are spent',
+    of: on([hung(4)], { logs: silent(30, 56.9) }),
     at: 80,
     want: 'not-cleared',
     code: 'ageing.cabinet-unread'
@@ -199,7 +220,19 @@ const TABLE: Golden[] = [
     at: 80,
     want: 'open'
   },
-  { name: 'a cabinet without any log', of: on([hung(4)], { logs: undefined }), at: 40, want: 'not-cleared' },
+  {
+    name: 'a cabinet without any log, 27 h after it was read at the door',
+    of: on([hung(0.5)], { logs: undefined }),
+    at: 27,
+    want: 'not-cleared'
+  },
+  {
+    name: '… and four hours on',
+    of: on([hung(0.5)], { logs: undefined }),
+    at: 28.1,
+    want: 'not-cleared',
+    code: 'clock.read-by'
+  },
   {
     name: 'its core read by hand every day',
     of: on(
@@ -286,7 +319,7 @@ describe('what the rack says on the verdict', () => {
       const all = ask(on([hung(4)]), hour).windows;
       const fewer = ask(on([hung(4)], { logs: silent(20, 66) }), hour).windows;
       fewer.forEach((window, index) => {
-        if (['open', 'ebbing'].includes(window.state)) expect(all[index]!.state).to.equal(window.state);
+        if (['open', 'ebbing'].includes(window.state)) expect(all[index]!.state).to.be.oneOf(['open', 'ebbing']);
       });
     }
   });

@@ -2,8 +2,8 @@ import { expect } from 'chai';
 import type { BodyOf } from '../../src/lib/core/record/events.ts';
 import { upcast } from '../../src/lib/core/record/events.ts';
 import { foldPiece, cureNow } from '../../src/lib/core/record/state.ts';
-import { ask, codes, cureEnd, cureStart, event, HOUR, lineageOf, START, stateOf, typed } from './build.ts';
-import { runGolden, statement, type Golden } from './golden.ts';
+import { ask, codes, cureEnd, cureStart, event, HOUR, kept, lineageOf, START, stateOf, typed } from './build.ts';
+import { authority, runGolden, statement, type Golden } from './golden.ts';
 
 const salted = (least: number): Partial<BodyOf<'cure.started'>> => {
   const band = { low: least, likely: least + 1, high: least + 2 };
@@ -21,6 +21,8 @@ const salted = (least: number): Partial<BodyOf<'cure.started'>> => {
 const closedPack = (least: number, more: Partial<BodyOf<'cure.started'>> = {}) =>
   cureStart(2, 24, { pack: 'closed', ...salted(least), ...more });
 const papers = [statement(-20, 168)];
+/** The fridge it lies in, read twice a day: what the silence spends is told elsewhere. */
+const inFridge = kept(84);
 
 const TABLE: Golden[] = [
   {
@@ -33,7 +35,7 @@ const TABLE: Golden[] = [
   },
   {
     name: 'an open cure says nothing of packs, but of Listeria and of plans',
-    of: { papers, events: [cureStart(2, 24, salted(1)), cureEnd(26)] },
+    of: { papers, events: [...inFridge, cureStart(2, 24, salted(1)), cureEnd(26)] },
     at: 27,
     route: 'cured',
     want: 'open',
@@ -41,7 +43,7 @@ const TABLE: Golden[] = [
   },
   {
     name: 'a pack without air, under 5 %, opened after a day: warned of, and open',
-    of: { papers, events: [closedPack(2), cureEnd(26)] },
+    of: { papers, events: [...inFridge, closedPack(2), cureEnd(26)] },
     at: 27,
     route: 'cured',
     want: 'open',
@@ -49,7 +51,7 @@ const TABLE: Golden[] = [
   },
   {
     name: 'opened at 48 h to the minute: open',
-    of: { papers, events: [closedPack(2), cureEnd(50)] },
+    of: { papers, events: [...inFridge, closedPack(2), cureEnd(50)] },
     at: 51,
     route: 'cured',
     want: 'open',
@@ -80,8 +82,16 @@ const TABLE: Golden[] = [
     code: 'cure.closed-pack'
   },
   {
-    name: '5 % by the low end of its forecast: three days in the pack stay open',
-    of: { papers, events: [closedPack(5), cureEnd(74)] },
+    name: '5 % by the low end of its forecast: a forecast opens no closed pack',
+    of: { papers, events: [...inFridge, closedPack(5), cureEnd(74)] },
+    at: 75,
+    route: 'cured',
+    want: 'closed',
+    code: 'cure.closed-pack-salted'
+  },
+  {
+    name: 'an approved plan on file does, for what it covers',
+    of: { papers: [...papers, authority(['closed-pack'])], events: [...inFridge, closedPack(5), cureEnd(74)] },
     at: 75,
     route: 'cured',
     want: 'open',
@@ -158,9 +168,9 @@ describe('golden table: cures on the verdict', () => {
       note: '',
       pins: { profile: 't', catalogue: 't', model: 't' }
     });
-    const of = { papers, events: [cureStart(2, 24), longer] };
+    const of = { papers, events: [...inFridge, cureStart(2, 24), longer] };
     expect(stateOf(ask(of, 30), 'cured')).to.equal('locked');
-    expect(stateOf(ask({ papers, events: [cureStart(2, 24)] }, 30), 'cured')).to.equal('not-cleared');
+    expect(stateOf(ask({ papers, events: [...inFridge, cureStart(2, 24)] }, 30), 'cured')).to.equal('not-cleared');
     const piece = foldPiece('P', lineageOf(of).pieces[0]!.events)!;
     expect(cureNow(piece.cures[0]!).dueAt).to.equal(START + 50 * HOUR);
   });

@@ -64,6 +64,7 @@ describe('fish in acid', () => {
     expect(run().plan.settings.pace).to.be.closeTo(taught.pace, 1e-9);
   });
   it('one run, two times: part lifted as it was wanted, the rest stays in; its liquid is a piece of its own', () => {
+    house.done('set-place', { name: 'Drawer 1', kind: 'drawer' });
     expect(refusal('start-acid', { piece, ...DICE, later: 'rimmed' }).details.field).to.equal('later');
     const { readySeconds, laterSeconds } = house.done('start-acid', {
       piece,
@@ -95,6 +96,7 @@ describe('fish in acid', () => {
     const juice = String(liquid);
     const of = (hours: number) => {
       later(hours * 60);
+      house.done('read-place', { place: 'Drawer 1', reading: '2 C' });
       return pieceView(app(), juice).verdict;
     };
     const now = of(0);

@@ -136,6 +136,7 @@ describe('the ageing rack', () => {
     house.done('look-aged', { piece, ...FINE });
     later(48);
     expect(racked().missed).to.deep.equal(['2026-03-11']);
+    // Unread for two days: not cleared, and nobody knows whether its time in the warm is spent.
     expect(raw().state).to.equal('not-cleared');
     const view = rackView(app()).cabinets[0]!;
     expect(view.last!.celsius).to.equal(2);

@@ -242,7 +242,11 @@ describe('breaking down', () => {
       later(5);
       const out = (id: string) => pieceView(appOf(house), id).clocks.secondsOut;
       expect([out(pieces[0]!), out(batch)]).to.deep.equal([600, 600]);
-      expect(house.done('close-board', { piece, remains: '2300 g' }).moved).to.have.members([pieces[0], batch]);
+      house.done('set-place', { name: 'Drawer 1', kind: 'drawer' });
+      expect(house.done('close-board', { piece, remains: '2300 g', place: 'Drawer 1' }).moved).to.have.members([
+        pieces[0],
+        batch
+      ]);
       later(60);
       expect([out(pieces[0]!), out(batch)]).to.deep.equal([600, 600]);
     });
@@ -253,7 +257,8 @@ describe('breaking down', () => {
       later(29);
       const loin = take(piece, 'back-first', '300 g');
       later(30);
-      house.done('close-board', { piece, remains: '1700 g' });
+      house.done('set-place', { name: 'Drawer 1', kind: 'drawer' });
+      house.done('close-board', { piece, remains: '1700 g', place: 'Drawer 1' });
       later(60);
       const spent = pieceView(appOf(house), loin).clocks.histamine!.spentSeconds;
       expect(spent).to.be.closeTo(3600, 2);

@@ -186,6 +186,7 @@ describe('labels', () => {
     const received = house.done('receive-lot', CHAR);
     piece = String(received.piece);
     house.done('attach-evidence', { lot: received.lot, ...FEED });
+    house.done('set-place', { name: 'Drawer 2', kind: 'drawer' });
     house.done('move-piece', { piece, place: 'Drawer 2' });
   });
   after(() => house.close());

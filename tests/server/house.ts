@@ -73,6 +73,7 @@ export const FEED = {
   type: 'feed-statement',
   issuer: 'Skarnes Tank Farm',
   formulatedFeed: true,
+  raised: true,
   fromEmbryos: true,
   noHazardVerified: true
 };

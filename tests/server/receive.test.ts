@@ -159,9 +159,6 @@ describe('receiving', () => {
       const { lot, piece } = take();
       house.done('attach-evidence', { lot, ...FROZEN });
       house.done('set-notice', { text: 'Raw here. Ask us.', reason: 'shorter for our card' });
-      expect(refused('serve-piece', { piece, route: 'raw', susceptible: 'on' }).code).to.equal(
-        'record.not-allowed-now'
-      );
       house.done('serve-piece', { piece, route: 'raw', mass: '100 g' });
       house.done('serve-piece', { piece, route: 'cooked', mass: '100 g', susceptible: 'on' });
       expect(
@@ -246,13 +243,13 @@ describe('receiving', () => {
 
   describe('exceptions', () => {
     it('are answered for by name, shown, and taken back', () => {
-      const { lot, piece } = take({ core: '8 C' });
+      const { lot, piece } = take({ caughtOn: '' });
       house.done('attach-evidence', { lot, ...FROZEN });
       const input = {
         piece,
-        code: 'temperature.arrived-warm',
+        code: 'freshness.no-catch-date',
         routes: 'raw,cured',
-        reason: 'Probe stood in the sun; read again at 3 °C.'
+        reason: 'The boat told me by phone: Sunday.'
       };
       expect(refused('own-exception', input).code).to.equal('record.widens-without-owner');
       expect(refused('own-exception', { ...input, own: 'on', reason: 'ok' }).fields[0]!.field).to.equal('reason');
@@ -266,16 +263,37 @@ describe('receiving', () => {
       expect(raw(piece)).to.equal('not-cleared');
     });
     it('go with the pieces taken from it', () => {
-      const { piece } = take();
+      const { lot, piece } = take({ caughtOn: '' });
+      house.done('attach-evidence', { lot, ...FROZEN });
       house.done('own-exception', {
         piece,
-        code: 'parasites.not-frozen',
+        code: 'freshness.no-catch-date',
         routes: 'raw',
         reason: 'My own risk and my own name.',
         own: 'on'
       });
       const { piece: child } = house.done('divide-piece', { piece, name: 'Loin', mass: '500 g' });
       expect(raw(String(child))).to.equal('open');
+    });
+    it('what the law leaves to no name is opened by the authority’s document alone', () => {
+      const { lot, piece } = take();
+      const input = { piece, code: 'parasites.not-frozen', routes: 'raw', reason: 'I have done this before.' };
+      expect(refused('own-exception', { ...input, own: 'on' }).code).to.equal('record.exception-refused');
+      const { hash } = house.store.files.put(new TextEncoder().encode('%PDF-1.4'), 'application/pdf', 0);
+      const document = {
+        lot,
+        type: 'authority',
+        issuer: 'Harbour Health Office',
+        reference: 'V-77',
+        issuedOn: '2026-03-01',
+        expiresOn: '2026-06-30',
+        covers: 'parasites'
+      };
+      expect(refused('attach-evidence', { ...document, covers: 'the moon' }).code).to.equal('form.value-unknown');
+      house.done('attach-evidence', document);
+      expect(raw(piece)).to.equal('not-cleared');
+      house.done('attach-evidence', { ...document, file: hash });
+      expect(raw(piece)).to.equal('open');
     });
     it('some are refused whoever asks', () => {
       const { piece } = take({ species: 'puffer' });
@@ -295,9 +313,8 @@ describe('receiving', () => {
   });
 
   describe('books of the house', () => {
-    it('a copy of a rule book: stricter freely, looser only by name, and then on every verdict', () => {
-      const { lot, piece } = take();
-      house.done('attach-evidence', { lot, ...FROZEN, frozenFor: '84 h' });
+    it('a copy of a rule book: stricter freely, and never looser than its base', () => {
+      const { piece } = take();
       const input = {
         id: 'house-quick',
         base: 'us-fc',
@@ -305,12 +322,25 @@ describe('receiving', () => {
         'dial-freezeHoldFactor': '0.5',
         reason: 'our own study'
       };
-      expect(refused('set-profile', input).code).to.equal('record.widens-without-owner');
-      house.done('set-profile', { ...input, own: 'on' });
+      for (const own of ['', 'on']) {
+        const answer = refused('set-profile', { ...input, own });
+        expect(answer.code).to.equal('profile.below-floor');
+        expect(answer.details).to.include({ field: 'dial-freezeHoldFactor', max: 1 });
+      }
+      house.done('set-profile', { ...input, 'dial-freezeHoldFactor': '2' });
       const under = compareView(app, piece).profiles.find(({ id }) => id === 'house-quick')!;
-      expect(under.windows.find(({ route }) => route === 'raw')!.state).to.equal('open');
-      expect(raw(piece)).to.equal('not-cleared');
-      const seen = pieceView(app, piece, undefined, undefined, 'house-quick').verdict;
+      expect(under.windows.find(({ route }) => route === 'raw')!.state).to.equal('not-cleared');
+      // Where a base writes no farm exemption either way, the house decides, and answers for it on every verdict.
+      const farm = {
+        id: 'house-farm',
+        base: 'jp',
+        name: 'Farms',
+        'dial-farmExemption': '1',
+        reason: 'we know the farm'
+      };
+      expect(refused('set-profile', farm).code).to.equal('record.widens-without-owner');
+      house.done('set-profile', { ...farm, own: 'on' });
+      const seen = pieceView(app, piece, undefined, undefined, 'house-farm').verdict;
       expect(seen.reasons.map(({ code }) => code)).to.include('house.profile-looser');
       // Tightened, then loosened back to the base: that too is owned.
       house.done('set-profile', {
@@ -341,7 +371,10 @@ describe('receiving', () => {
       // What nobody says of it is taken as the worse: it carries worms.
       expect(pieceView(app, piece).species!.parasitesWhenWild).to.deep.equal(['nematode']);
       expect(refused('set-species', { id: 'new-one', reason: 'no name given' }).code).to.equal('form.incomplete');
-      expect(refused('set-species', { id: 'skipjack', hazards: 'none', reason: 'never hurt us' }).code).to.equal(
+      expect(
+        refused('set-species', { id: 'skipjack', hazards: 'none', reason: 'never hurt us', own: 'on' }).code
+      ).to.equal('record.needs-authority');
+      expect(refused('set-species', { id: 'skipjack', iceDays: '20', reason: 'never hurt us' }).code).to.equal(
         'record.widens-without-owner'
       );
       expect(refused('set-species', { id: 'skipjack', hazards: 'moon', reason: 'never hurt us' }).code).to.equal(

@@ -13,7 +13,10 @@ import { PORTIONS, portionsFrom } from '../core/bench/breakdown/portions.ts';
 import { effectiveEvents } from '../core/record/amend.ts';
 import { openBoard, type BoardRun } from '../core/record/state.ts';
 import { secondsOut } from '../core/rules/out-of-cold.ts';
-import { foldStrands } from '../core/rules/verdict.ts';
+import { spentBy } from '../core/rules/hazards/clock.ts';
+import { soonestWarm } from '../core/rules/piece-clock.ts';
+import { foldStrands, type JudgeInput } from '../core/rules/verdict.ts';
+import { BOARD_MINUTES } from '../core/service/hands.ts';
 import { stateAt } from '../core/rules/window.ts';
 import type { App } from './app.ts';
 import { costOfPiece, costsOf } from './costs.ts';
@@ -133,6 +136,7 @@ export function boardView(app: App, pieceId: string, asked: BoardAsked = {}) {
     forecast,
     input,
     secondsOut: secondsOut(inputs[0].chain, now),
+    warm: warmLeft(inputs, now),
     outSince: state.outs.at(-1)?.to === null ? state.outs.at(-1)!.from : null,
     raw: stateAt(
       found.windows.find(({ route }) => route === 'raw')!,
@@ -151,6 +155,13 @@ export function boardView(app: App, pieceId: string, asked: BoardAsked = {}) {
     ),
     places: Object.values(house.places).map(({ name }) => name)
   };
+}
+/** What is left of its time in the warm now, and what a board of the usual length would leave of it, s. */
+function warmLeft(inputs: readonly JudgeInput[], now: number) {
+  const clock = soonestWarm(inputs);
+  if (!clock) return null;
+  const left = Math.max(0, clock.budgetSeconds - spentBy(clock.spells, now));
+  return { left, usual: BOARD_MINUTES * 60, after: Math.max(0, left - BOARD_MINUTES * 60) };
 }
 export type BoardView = ReturnType<typeof boardView>;
 

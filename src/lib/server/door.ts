@@ -1,6 +1,16 @@
 import { z } from 'zod';
 import { KILLINGS } from '../core/fish/rigor.ts';
-import { DECISIONS, FARM_SYSTEMS, FORMS, NO_CUT, PURPOSES, THREE, UNIDENTIFIED } from '../core/record/bodies.ts';
+import {
+  ARRIVAL_PACKS,
+  DECISIONS,
+  FARM_SYSTEMS,
+  FORMS,
+  ICE,
+  NO_CUT,
+  PURPOSES,
+  THREE,
+  UNIDENTIFIED
+} from '../core/record/bodies.ts';
 import type { LotState, PieceState } from '../core/record/state.ts';
 import { profileById } from '../core/rules/profiles/index.ts';
 import { judge, pinsFor } from '../core/rules/verdict.ts';
@@ -20,6 +30,11 @@ export const doorFields = z.object({
   caughtOn: z.string().optional(),
   killing: choice(KILLINGS, 'unknown'),
   core: optionalQuantity('temperature', TEMPERATURE),
+  air: optionalQuantity('temperature', TEMPERATURE),
+  pack: choice(ARRIVAL_PACKS, 'unknown'),
+  packIndicator: choice(THREE, 'unknown'),
+  ice: choice(ICE, 'unknown'),
+  faoArea: z.string().default(''),
   frozen: ticked,
   previouslyFrozen: choice(THREE, 'unknown'),
   roeRinsed: ticked,
@@ -44,6 +59,7 @@ export function doorVerdict(app: App, input: z.infer<typeof doorFields>) {
     decision: { ...stamp, decision: input.decision, reason: '' },
     decisions: [{ ...stamp, decision: input.decision, reason: '' }],
     species: input.species === UNIDENTIFIED ? input.candidates : [input.species],
+    corrections: [],
     received: {
       ...stamp,
       ...input,
@@ -51,8 +67,6 @@ export function doorVerdict(app: App, input: z.infer<typeof doorFields>) {
       caughtOn: input.caughtOn && DAY.test(input.caughtOn) ? input.caughtOn : null,
       landedOn: null,
       gear: 'unknown',
-      ice: 'unknown',
-      faoArea: '',
       count: null,
       cases: null,
       price: null,
@@ -102,6 +116,8 @@ export function doorVerdict(app: App, input: z.infer<typeof doorFields>) {
     place: null,
     depth: null,
     gone: null,
+    corrections: [],
+    undone: [],
     lastSeq: 0
   };
   return judge({ lot, chain: [piece], house, at: now, knownAt: now });

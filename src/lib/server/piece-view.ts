@@ -7,8 +7,9 @@ import { isOwnable } from '../core/rules/exceptions.ts';
 import { judgeRun } from '../core/rules/hazards/parasites.ts';
 import { profileById, profilesOf } from '../core/rules/profiles/index.ts';
 import { secondsOut } from '../core/rules/out-of-cold.ts';
-import { soonestClock, warmBudget } from '../core/rules/piece-clock.ts';
-import { foldStrands, judge, verdict, type Verdict } from '../core/rules/verdict.ts';
+import { soonestClock, soonestWarm, warmBudget } from '../core/rules/piece-clock.ts';
+import { spentBy } from '../core/rules/hazards/clock.ts';
+import { foldStrands, judge, verdict, type JudgeInput, type Verdict } from '../core/rules/verdict.ts';
 import { readInstant } from '../core/service/day.ts';
 import { missingWord } from '../words/findings.ts';
 import type { App } from './app.ts';
@@ -41,10 +42,26 @@ function clocksOf(app: App, pieceId: string, at: number, known: number, reasons:
           until: fresh.until
         }
       : null,
+    warm: warmOf(inputs, at),
     histamine: warmBudget(reasons),
     secondsOut: secondsOut(chain, at),
     where: whereabouts(app, chain, at, known),
     rigor: rigorOf(lot, house.zone, at)
+  };
+}
+
+/** Its time in the warm, spell by spell, as far as it has come; what an unread hour would add is told as the time to read it by. */
+function warmOf(inputs: readonly JudgeInput[], at: number) {
+  const clock = soonestWarm(inputs);
+  if (!clock) return null;
+  return {
+    spentSeconds: spentBy(clock.spells, at),
+    budgetSeconds: clock.budgetSeconds,
+    isHot: clock.isHot,
+    readBy: clock.readBy,
+    spells: clock.spells
+      .filter(({ from, to }) => from < at && to > from)
+      .map(({ from, to, cause }) => ({ from, to: Math.min(to, at), cause }))
   };
 }
 

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { EmberError } from '../core/errors.ts';
 import { acidNow, cureNow } from '../core/record/state.ts';
 import { stateAt } from '../core/rules/window.ts';
-import { spentShare } from '../core/rules/piece-clock.ts';
+import { spentShare, warmShare } from '../core/rules/piece-clock.ts';
 import { handsQueue } from '../core/service/hands.ts';
 import { readInstant } from '../core/service/day.ts';
 import { SCHOOL_WORDS } from '../words/cure.ts';
@@ -59,7 +59,12 @@ export function nowView(app: App) {
       windows,
       states: windows.map((window) => stateAt(window, now, warn)),
       missing,
-      clock: clock && { spent: spentShare(clock, now), raw: clock.share, warm: clock.warm },
+      clock: clock && {
+        spent: spentShare(clock, now),
+        raw: clock.ice?.share ?? null,
+        warm: warmShare(clock, now),
+        readBy: clock.warm.readBy
+      },
       steps: [
         ...state.freezes.map((run) => ({
           kind: 'freeze' as const,

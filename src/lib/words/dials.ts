@@ -11,6 +11,8 @@ const DIAL_WORDS: Record<string, string> = {
   farmExemption: 'Exempt farmed fish on feed, by its paper',
   dateMarkDays: 'Date mark',
   histamineHours: 'Warm hours of histamine fish',
+  warmHours: 'Time in the warm, added up for its whole life',
+  silenceHours: 'Longest silence that is believed in the cold',
   trayHours: 'Time on the tray, first clock',
   tagKeepDays: 'Keep shellfish tags'
 };

@@ -248,7 +248,15 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'record.not-for-sale': ({ seen }) =>
     `This lot was taken in for ${seen === 'training' ? 'staff training' : 'the own table'}: it goes on no service.`,
   'record.exception-refused': ({ seen }) =>
-    `Nobody may answer for this (${seen}): poisons, licensed kinds, what is discarded or served, and clocks that have run out stay as they are.`,
+    `A name does not open this (${seen}). Your authority’s document may; what is binned or sent back, and a tray whose time is up, nothing does.`,
+  'record.needs-authority': ({ seen }) =>
+    `A name does not open this (${seen}). Add your authority’s document: number, what it covers, dates and the file.`,
+  'record.needs-second-person': () =>
+    'This opens something the law leaves to no name. You can correct your own figure within 10 minutes, or take back a bin within 2. Later a second person corrects it, with a reason.',
+  'profile.below-floor': ({ max, unit, seen }, field) =>
+    max === undefined
+      ? `${field}: a copy may be stricter than the rule book, never looser.`
+      : `${field}: ${seen} ${unit} is looser than the rule book; its own figure is ${number(max)} ${unit}.`,
   'note.unreadable': ({ seen }) =>
     `This cannot be read as a delivery note with headings and rows${seen ? `: ${seen}` : ''}.`,
   'note.rows-refused': ({ seen, good }) =>

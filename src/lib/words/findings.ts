@@ -36,12 +36,67 @@ const basis = (seen: Seen): string => {
   return 'from its arrival, the day of catch not being known';
 };
 
+const CAUSES: Record<string, string> = {
+  reading: ', most of it by its core',
+  log: ', most of it by the log of its place',
+  out: ', most of it on boards and counters',
+  place: ', most of it in a place that is not on your list of cold places',
+  thaw: ', most of it thawing',
+  bath: ', most of it in a warm bath',
+  silence: ', most of it unread',
+  tray: ', most of it on a tray'
+};
+const cause = (seen: Seen): string => CAUSES[text(seen, 'cause')] ?? '';
+
+const SPELLS: Record<string, string> = {
+  reading: 'its core read warm',
+  log: 'its place read warm',
+  out: 'out of the cold',
+  place: 'a place that is not on the list of cold places',
+  thaw: 'thawing',
+  bath: 'in a warm bath',
+  silence: 'nobody read it',
+  tray: 'on a tray'
+};
+/** What made a stretch of its time warm, in words. */
+export const warmCause = (code: string): string => SPELLS[code] ?? code;
+
+const TAG_WORDS: Record<string, string> = {
+  dealer: 'the dealer’s number',
+  harvestedOn: 'the day of harvest',
+  harvestArea: 'the waters',
+  quantity: 'how much it is'
+};
+const listed = (codes: string, words: Record<string, string>) =>
+  codes
+    .split(', ')
+    .map((code) => words[code] ?? code)
+    .join(', ');
+const tagWords = (lacks: string) => listed(lacks, TAG_WORDS);
+const CONFLICT_WORDS: Record<string, string> = {
+  species: 'another species',
+  form: 'another cut',
+  supplier: 'another supplier',
+  quantity: 'less than came',
+  'older-than-catch': 'older than the catch',
+  'after-arrival': 'days after it came',
+  hours: 'more hours than its own days hold',
+  'never-frozen': 'the lot is down as never frozen'
+};
+const conflictWords = (conflicts: string) => listed(conflicts, CONFLICT_WORDS);
+
 const SENTENCES: Record<string, (seen: Seen) => string> = {
   'source.named': (seen) => `Bought from a named supplier: ${text(seen, 'supplier')}.`,
   'source.unknown': () => 'Not cleared: nobody has said whether it comes from a commercial source.',
   'source.not-commercial': () => 'Caught outside the trade. It may not be served to guests.',
   'source.not-for-sale': (seen) =>
     `Taken in for ${seen.purpose === 'training' ? 'staff training' : 'the own table'}: it goes on no service.`,
+  'guests.warning': () =>
+    'For a guest who is at risk: raw fish is advised against. Say so, and offer something cooked.',
+  'record.corrected': (seen) =>
+    `A figure was corrected: ${text(seen, 'was') || 'none'} became ${text(seen, 'now') || 'none'}. Both stay on record.`,
+  'record.taken-back': (seen) =>
+    `${seen.what === 'discarded' ? 'Binned' : 'Served'}, and taken back by a second person: “${text(seen, 'reason')}”.`,
   'guests.susceptible': (seen) =>
     `Raw food is not served to highly susceptible guests${seen.house === true ? '; this house serves them' : ''}.`,
   'identification.none': () => 'Not cleared: nobody could say what fish it is.',
@@ -53,6 +108,8 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
     `The house has its own values for ${text(seen, 'species')}: “${text(seen, 'reason')}”.`,
   'house.species-looser': (seen) =>
     `Owned: the house is looser than what ships for ${text(seen, 'species')} (${text(seen, 'fields')}): “${text(seen, 'reason')}”.`,
+  'house.profile-floor': (seen) =>
+    `This house’s copy asks for less than its rule book (${text(seen, 'fields')}). That does not act: the rule book’s own figures hold.`,
   'house.profile-stricter': (seen) => `Judged by the house’s copy of ${text(seen, 'base')}: “${text(seen, 'reason')}”.`,
   'house.profile-looser': (seen) =>
     `Owned: the house’s copy is looser than ${text(seen, 'base')} (${text(seen, 'fields')}): “${text(seen, 'reason')}”.`,
@@ -68,6 +125,17 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
   'decision.hold-to-freeze': () => 'Not cleared: taken in to be frozen first, and no freezing record yet.',
   'toxins.licensed-only': () =>
     'Puffer family: licensed hands and the licensed channel only. No preparation advice is given here.',
+  'toxins.forbidden': (seen) => `${text(seen, 'species')} may never be sold under this rule book, whatever the paper.`,
+  'toxins.poison-part': () => 'Liver, roe and innards of the puffer family: never, licensed or not.',
+  'toxins.cooked-only': (seen) =>
+    `${text(seen, 'species')} is not served raw here, whatever the paper. Cook it through and read its core.`,
+  'toxins.lung-fluke': () => 'Lung fluke: cooked only.',
+  'toxins.palytoxin': () => 'Never raw: poisonings by a poison like palytoxin are reported. Heat does not remove it.',
+  'toxins.tetramine': () => 'Cut the salivary glands out: they hold a poison that heat does not remove.',
+  'toxins.spirurin': () => 'Never raw whole: larvae in the gut. Gutted it is judged like any squid.',
+  'toxins.norovirus': () => 'Norovirus comes with the water it grew in: only the tag and its waters speak against it.',
+  'toxins.vibrio': () => 'Vibrio grows in the warm. Keep it cold from the tag on, and warn guests who are at risk.',
+  'toxins.shellfish': () => 'Toxins of the water stay in shellfish whatever you do. Only open waters clear them.',
   'toxins.raw-blood': () => 'The raw blood is toxic: cooked only.',
   'toxins.purging-oil': () => 'Not cleared: purging oil. Many authorities advise against selling it at all.',
   'toxins.area-cleared': (seen) => `Its grounds are cleared by a paper from ${text(seen, 'issuer')}.`,
@@ -76,6 +144,7 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
   'shellfish.tagged': (seen) =>
     `Tag ${text(seen, 'reference')} from ${text(seen, 'issuer')}; kept ${text(seen, 'keepDays')} days after the last is served.`,
   'shellfish.no-tag': () => 'Not cleared: shellfish without its tag.',
+  'shellfish.tag-incomplete': (seen) => `Not cleared: its tag does not say ${tagWords(text(seen, 'lacks'))}.`,
   'parasites.group-not-covered': (seen) =>
     `The freezing rule of this profile does not name this kind (${text(seen, 'group')}).`,
   'parasites.group-exempt': (seen) => `This kind (${text(seen, 'group')}) is exempt from parasite freezing.`,
@@ -92,7 +161,11 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
   'parasites.freezer-too-warm': (seen) =>
     `Not cleared: this freezer's air is too warm for the core ever to reach ${degrees(seen.holdCelsius)}, and no core reading proves it.`,
   'parasites.no-farm-paper': () =>
-    'Not cleared: the farm’s feed statement is missing, and there is no freezing record.',
+    'Not cleared: no paper says how the farm raised and fed it, and there is no freezing record.',
+  'parasites.paper-contradicts': (seen) =>
+    `Not cleared: the paper does not fit this lot (${conflictWords(text(seen, 'conflicts'))}). Ask the supplier.`,
+  'parasites.kudoa-warning': () =>
+    'Farmed flounder may carry Kudoa. Freezing for worms kills it too; fresh, ask the farm for its check.',
   'parasites.paper-expired': () => 'Not cleared: the paper had expired when the lot came in.',
   'parasites.not-frozen': () => 'Not cleared: no freezing record, and no exemption in this rule book.',
   'parasites.fluke-not-cleared': (seen) =>
@@ -102,17 +175,42 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
     `Not cleared: it came in at ${text(seen, 'typed')}; the limit is ${degrees(seen.limitC)} (${text(seen, 'limitF')} °F).`,
   'temperature.arrived-cold': (seen) =>
     `Came in at ${text(seen, 'typed')}; the limit is ${degrees(seen.limitC)} (${text(seen, 'limitF')} °F).`,
-  'temperature.held-warm': (seen) =>
-    `Read at ${text(seen, 'typed')} in the cold, above ${degrees(seen.limitC)}, and no cold reading followed in 4 h.`,
-  'temperature.log-warm': (seen) =>
-    `The log of ${text(seen, 'place')} stood above ${degrees(seen.limitC)} for more than 4 h${seen.ongoing === true ? ', and still does' : ''}, and no cold core was read meanwhile.`,
+  'temperature.air-not-taken': () => 'Not cleared: nobody read the air round it when it came alive.',
+  'temperature.arrived-alive': (seen) =>
+    `Came alive, in air of ${text(seen, 'typed')}. The rule asks that they live and that the cold does not harm them.`,
+  'temperature.warmer-than-ice': (seen) =>
+    `Last read at ${degrees(seen.celsius)}: warmer than ${degrees(seen.limitC)}. Cool it down.`,
+  'clock.within': (seen) =>
+    `Time in the warm: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} spent. Cold gives none of it back.`,
+  'clock.read-by': (seen) =>
+    `Read it, or the place it lies in, at least every ${text(seen, 'silentHours')} h. Unread, its time in the warm runs from then. ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} spent.`,
+  'clock.running': (seen) =>
+    `Its time in the warm is running: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} spent${cause(seen)}. Put it in the cold and read its core.`,
+  'clock.spent': (seen) =>
+    `Its time in the warm is used up: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')}${seen.hot === true ? ', the shorter one, as some of it was above 21.1 °C' : ''}${cause(seen)}.`,
+  'clock.pan-read-by': () => 'For the pan the same holds, twice as long.',
+  'clock.pan': (seen) =>
+    `For the pan the same time counts twice over: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} spent.`,
+  'pack.not-asked': () => 'Nobody said how it was packed. Without air, it must stay at or below 3.3 °C.',
+  'pack.indicator': () => 'Packed without air, with its time-temperature indicator.',
+  'pack.cold': (seen) =>
+    `Packed without air and no indicator: cleared while every reading is at or below ${degrees(seen.limitC)}.`,
+  'pack.no-indicator': (seen) =>
+    `Not cleared: packed without air, no time-temperature indicator, and ${seen.celsius === null ? 'no core read' : `read at ${degrees(seen.celsius)}`}. Botulinum may grow above ${degrees(seen.limitC)}.`,
   'thaw.running': (seen) => `Thawing in ${text(seen, 'place')}: nobody has said that it is through.`,
   'thaw.closed-pack': () =>
     'Not cleared: thawed in the cold in its closed pack without oxygen, where botulinum may grow from 3.3 °C.',
+  'thaw.water-warm': (seen) =>
+    `Thawed in water of ${text(seen, 'typed')}; the limit is ${degrees(seen.limitC)}. Not for the raw routes any more.`,
+  'thaw.ended-warm': (seen) =>
+    `Came out of the water thaw at ${degrees(seen.celsius)}; ready-to-eat fish never goes above ${degrees(seen.limitC)}.`,
+  'thaw.core-not-read': () => 'Not cleared: nobody read its core after the water thaw.',
   'histamine.no-chill-record': () =>
-    'Not cleared: a histamine fish without a record that it was chilled aboard. Neither freezing nor cooking undoes histamine.',
+    'Not cleared: a histamine fish, and no paper on its chilling. The first buyer needs the boat’s record, others the supplier’s letter with the warmest temperature on the way. Neither freezing nor cooking undoes histamine.',
   'histamine.within-budget': (seen) =>
     `Warm time spent: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} above ${degrees(seen.aboveC)}.`,
+  'histamine.read-by': (seen) =>
+    `Warm time spent: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} above ${degrees(seen.aboveC)}. Unread, the rest runs out.`,
   'histamine.budget-running': (seen) =>
     `It lies in warm air: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} above ${degrees(seen.aboveC)} are spent, and the rest runs out while nothing says that it is cold.`,
   'histamine.budget-spent': (seen) =>
@@ -120,7 +218,11 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
   'time-control.tray': (seen) =>
     `On ${text(seen, 'label')} under time control: ${text(seen, 'hours')} h from the cold, then discarded.`,
   'time-control.too-warm': (seen) =>
-    `On ${text(seen, 'label')}: read above the ceiling of the ${text(seen, 'hours')} h clock; discard it.`,
+    `On ${text(seen, 'label')}: read above the ceiling of the ${text(seen, 'hours')} h clock. Bin it.`,
+  'time-control.unread': (seen) =>
+    `On ${text(seen, 'label')} on the ${text(seen, 'hours')} h clock: nobody read its warmest part, so it ends after ${text(seen, 'unreadHours')} h.`,
+  'time-control.started-warm': (seen) =>
+    `On ${text(seen, 'label')}: it went out at ${text(seen, 'typed')}. Time control starts from the cold. Bin it.`,
   'date-mark.day': (seen) =>
     `Date mark: ${text(seen, 'days')} days, the day it was opened being day 1${Number(seen.frozenDays) > 0 ? `; ${text(seen, 'frozenDays')} frozen days not counted` : ''}.`,
   'date-mark.paused': () => 'Frozen: days do not count towards the date mark.',
@@ -161,6 +263,12 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
   'ageing.not-prepared': (seen) =>
     `Hung without being ${text(seen, 'left')}: the rack does not stand for its days on ice.`,
   'ageing.within-maximum': (seen) => `Off the rack within the house’s ${text(seen, 'days')} days.`,
+  'ageing.histamine-days': (seen) =>
+    `A histamine kind hangs ${text(seen, 'days')} days at most, at or below ${degrees(seen.limitC)}, without a test on file.`,
+  'ageing.listeria': (seen) =>
+    Number(seen.tenfoldDays) > 0
+      ? `Were Listeria on it, ten times as many after about ${text(seen, 'tenfoldDays')} days at ${degrees(seen.celsius)}; this house hangs up to ${text(seen, 'days')}. An estimate, never a permission.`
+      : `By this estimate Listeria would not grow at ${degrees(seen.celsius)}. It does not die either.`,
   'ageing.house-maximum': (seen) =>
     `The house ages a ${seen.kind === 'whole' ? 'whole fish' : 'fillet'} for ${text(seen, 'days')} days at most.`,
   'ageing.after': (seen) => `What came off the rack is used within ${text(seen, 'after')} days, as this house has it.`,
@@ -189,9 +297,12 @@ const CHANGES: Record<string, string> = {
   'area-document': 'A paper that clears the harvest area, or a feed statement for farmed fish.',
   'authority-word': 'Only the word of your authority.',
   'catch-date': 'The day of catch or harvest.',
-  'chill-record': 'The boat’s chilling record.',
+  'chill-record': 'The boat’s chilling record, or the supplier’s letter with the warmest temperature on the way.',
   'read-the-cabinet': 'A log of the cabinet for those hours.',
-  'cold-reading-in-time': 'A reading at or below the limit within 4 h of the warm one.',
+  'read-it-cold': 'A core reading at or below the limit, now.',
+  'read-the-core': 'Its core, read now.',
+  'take-air-temperature': 'The air round it on arrival.',
+  'ask-the-supplier': 'A paper that fits this lot, from the supplier.',
   'discard-it': 'Discard it; only your authority can say otherwise.',
   'end-the-thaw': 'Say that it is thawed: core and weight.',
   'cook-or-authority': 'Cook it, or ask your authority.',
@@ -201,7 +312,7 @@ const CHANGES: Record<string, string> = {
   'hold-and-read': 'Keep it frozen, and take a reading when the clock has run.',
   'name-the-source': 'Say whether the source is commercial.',
   'send-back-or-answer-for': 'Send it back; only your authority or the receiving record can change this.',
-  'shellfish-tag': 'The tag with harvest area and date.',
+  'shellfish-tag': 'The whole tag: dealer’s number, day, waters, how much.',
   'take-core-temperature': 'The core temperature on arrival.',
   identify: 'Tell it by its marks, or ask the seller for a paper that names it.',
   'rinse-or-freeze': 'Say that it was rinsed out of the skein, or freeze it.',
@@ -231,6 +342,11 @@ export function missingWord(code: string): string {
     'thaw.running': 'the end of its thaw',
     'thaw.closed-pack': 'an answer to a closed-pack thaw',
     'temperature.not-taken': 'core temperature',
+    'temperature.air-not-taken': 'air temperature',
+    'pack.no-indicator': 'its pack’s indicator',
+    'parasites.paper-contradicts': 'a paper that fits it',
+    'shellfish.tag-incomplete': 'the rest of its tag',
+    'thaw.core-not-read': 'core after the thaw',
     'temperature.arrived-warm': 'an answer to a warm delivery',
     'histamine.no-chill-record': 'chilling record',
     'shellfish.no-tag': 'shellfish tag',

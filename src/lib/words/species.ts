@@ -26,6 +26,8 @@ const HANDLING: Record<string, string> = {
   'blood-toxic': 'its raw blood is poisonous: gloves, eyes covered, cook through',
   'purging-oil': 'its oil purges: warn or do not sell',
   'licensed-only': 'licensed hands only',
+  'salivary-glands': 'cut the salivary glands out: they hold tetramine',
+  'soak-salt-out': 'soak the salt out in changes of cold water, in the cold',
   'read-the-label': 'read the maker’s label: additives and allergens'
 };
 const STYLES: Record<string, string> = {
@@ -62,6 +64,17 @@ const DIFFERENCES: Record<Difference, string> = {
   tetrodotoxin: 'puffer poison: licensed channel only',
   gempylotoxin: 'purging oil: warn or refuse',
   'raw-blood': 'raw blood is poisonous: cooked only',
+  'cooked-only': 'cooked only here, whatever the paper',
+  'lung-fluke': 'lung fluke: cooked only',
+  palytoxin: 'a poison like palytoxin is reported: never raw',
+  tetramine: 'poison in the salivary glands: take them out',
+  spirurin: 'larvae in the gut: gutted, or frozen longer and colder',
+  kudoa: 'farmed, it may carry Kudoa',
+  norovirus: 'norovirus: waters and tag decide',
+  vibrio: 'Vibrio: cold from the water on, and a warning to guests',
+  'shellfish-toxins': 'shellfish toxins: neither cold nor heat removes them',
+  'eu-forbidden': 'never on the market under EU rules',
+  'jp-forbidden': 'not for sale in Japan (check)',
   fluke: 'flukes: some rule books do not let freezing clear them',
   'list-exempt': 'on the list of tunas exempt from parasite freezing',
   kind: 'another kind of animal: other rules and allergens',

@@ -22,6 +22,7 @@ const WORDS: Record<Task['code'], (seen: Task['seen']) => string> = {
   'window-closes': () => 'Last raw window closes',
   'paper-missing': (seen) => `Wanted: ${missingWord(String(seen.missing))}`,
   'thaw-due': (seen) => `Thawed? Read the core in ${seen.place}`,
+  'read-it': (seen) => (seen.place ? `Read ${seen.place}` : 'Read its core: nobody has for a day'),
   'board-open': () => 'Close the board: it lies out of the cold',
   'leftover-closed': () => 'Decide: every window is closed'
 };

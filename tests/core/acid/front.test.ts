@@ -15,7 +15,8 @@ import {
   sourLiquid,
   SOUR_LIQUIDS
 } from '../../../src/lib/core/bench/acid/liquid.ts';
-import { erf, flatFront, stefanNumber } from '../../../src/lib/core/bench/acid/stefan.ts';
+import { erf } from '../../../src/lib/core/measure/erf.ts';
+import { flatFront, stefanNumber } from '../../../src/lib/core/bench/acid/stefan.ts';
 import { troubleOf } from '../measure.test.ts';
 
 const S = 0.506 / 0.075;

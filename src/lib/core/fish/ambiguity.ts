@@ -1,17 +1,8 @@
 import type { RuleProfile } from '../rules/profile.ts';
-import type { Species } from './species.ts';
+import type { Species, SpeciesHazard } from './species.ts';
 
 /** A point on which species that share a name are judged differently. */
-export type Difference =
-  | 'histamine'
-  | 'ciguatera'
-  | 'tetrodotoxin'
-  | 'gempylotoxin'
-  | 'raw-blood'
-  | 'fluke'
-  | 'list-exempt'
-  | 'kind'
-  | 'ice-days';
+export type Difference = SpeciesHazard | 'fluke' | 'list-exempt' | 'kind' | 'ice-days';
 
 export interface NameSense {
   readonly species: Species;
@@ -22,7 +13,10 @@ export interface NameSense {
 function pointsOf(species: Species, profile: RuleProfile): Difference[] {
   const list = profile.parasites.exemptSpecies?.scientific ?? [];
   return [
-    ...species.hazards,
+    // What one rule book forbids is told under that one.
+    ...species.hazards.filter(
+      (hazard) => !hazard.endsWith('-forbidden') || hazard === `${profile.house?.base ?? profile.id}-forbidden`
+    ),
     ...(species.parasitesWhenWild.includes('fluke') ? (['fluke'] as const) : []),
     ...(species.scientific.every((name) => list.includes(name)) ? (['list-exempt'] as const) : [])
   ];

@@ -3,7 +3,7 @@ export interface FaoArea {
   readonly code: string;
   readonly name: string;
   /** Ciguatera is reported from reefs in it (FAO/WHO 2020, Report of the Expert Meeting on Ciguatera Poisoning; check). */
-  readonly reefToxin: 'reported' | 'not-reported';
+  readonly reefToxin: 'reported' | 'in-part' | 'not-reported';
 }
 
 const area = (code: string, name: string, reefToxin: FaoArea['reefToxin'] = 'not-reported'): FaoArea => ({
@@ -26,8 +26,8 @@ export const FAO_AREAS: readonly FaoArea[] = [
   area('27', 'Atlantic, Northeast'),
   area('31', 'Atlantic, Western Central', 'reported'),
   area('34', 'Atlantic, Eastern Central', 'reported'),
-  area('37', 'Mediterranean and Black Sea'),
-  area('41', 'Atlantic, Southwest'),
+  area('37', 'Mediterranean and Black Sea', 'in-part'),
+  area('41', 'Atlantic, Southwest', 'in-part'),
   area('47', 'Atlantic, Southeast'),
   area('48', 'Atlantic, Antarctic'),
   area('51', 'Indian Ocean, Western', 'reported'),
@@ -38,7 +38,7 @@ export const FAO_AREAS: readonly FaoArea[] = [
   area('71', 'Pacific, Western Central', 'reported'),
   area('77', 'Pacific, Eastern Central', 'reported'),
   area('81', 'Pacific, Southwest', 'reported'),
-  area('87', 'Pacific, Southeast'),
+  area('87', 'Pacific, Southeast', 'in-part'),
   area('88', 'Pacific, Antarctic')
 ];
 

@@ -31,10 +31,26 @@ export function speciesIn(book: HouseSpeciesBook, id: string): Species {
   const base = own.added ? {} : bare(speciesById(id));
   const parsed = speciesShape.safeParse({ ...base, ...own.fields, id });
   if (!parsed.success) throw new EmberError('species.unknown', { field: 'species', seen: id });
-  const species = withNames(parsed.data);
+  const species = withNames(own.added ? parsed.data : neverLooser(speciesById(id), parsed.data));
   resolved.set(own, species);
   return species;
 }
+
+/**
+ * A house's word over a shipped species, without what no name may take away: a hazard, a parasite, the kind, the waters and the
+ * scientific name, by which the rules know it.
+ */
+const neverLooser = (shipped: Species, own: CatalogueEntry): CatalogueEntry => ({
+  ...own,
+  group: shipped.group,
+  water: shipped.water,
+  scientific: shipped.scientific,
+  hazards: [...new Set([...shipped.hazards, ...own.hazards])],
+  parasitesWhenWild: [...new Set([...shipped.parasitesWhenWild, ...own.parasitesWhenWild])]
+});
+
+/** Fields of a shipped species that no name may make looser. */
+export const FIXED_FIELDS: readonly string[] = ['hazards', 'parasitesWhenWild', 'group', 'water', 'scientific'];
 
 /** The house's whole catalogue: shipped entries as overridden, then its own. */
 export function catalogueOf(book: HouseSpeciesBook): Species[] {

@@ -4,6 +4,7 @@ import { z } from 'zod';
 export const SPECIES_GROUPS = [
   'finfish',
   'mollusc',
+  'gastropod',
   'scallop',
   'cephalopod',
   'crustacean',
@@ -11,7 +12,24 @@ export const SPECIES_GROUPS = [
   'roe',
   'surimi'
 ] as const;
-export const SPECIES_HAZARDS = ['histamine', 'ciguatera', 'tetrodotoxin', 'gempylotoxin', 'raw-blood'] as const;
+export const SPECIES_HAZARDS = [
+  'histamine',
+  'ciguatera',
+  'tetrodotoxin',
+  'gempylotoxin',
+  'raw-blood',
+  'cooked-only',
+  'lung-fluke',
+  'palytoxin',
+  'tetramine',
+  'spirurin',
+  'kudoa',
+  'norovirus',
+  'vibrio',
+  'shellfish-toxins',
+  'eu-forbidden',
+  'jp-forbidden'
+] as const;
 export const PARASITES = ['nematode', 'tapeworm', 'fluke'] as const;
 export const LANGUAGES = ['en', 'ja', 'es', 'fr', 'it', 'haw', 'pt', 'de', 'no', 'kr'] as const;
 /** Where an entry's figures come from; the words stand in lib/words/species.ts. */

@@ -7,7 +7,7 @@ import { withNames, type CatalogueEntry, type Species } from './kinds.ts';
 export type { Species, SpeciesGroup, SpeciesHazard } from './kinds.ts';
 
 /** Version of the shipped catalogue; stands on every verdict. */
-export const CATALOGUE_VERSION = '2026.2';
+export const CATALOGUE_VERSION = '2026.3';
 
 /**
  * Species as shipped. Typical values: check with your authority. iceDays after Huss (1995), FAO Fisheries Technical Paper

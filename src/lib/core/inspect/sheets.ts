@@ -262,7 +262,7 @@ export const SHEETS: readonly Sheet[] = [
  * sheetIdFor('finfish', 'gutted') // => 'whole-fish'
  */
 export function sheetIdFor(group: SpeciesGroup, form: string): SheetId {
-  if (group === 'mollusc' || group === 'scallop')
+  if (group === 'mollusc' || group === 'gastropod' || group === 'scallop')
     return form === 'live' || form === 'shell-on' ? 'live-bivalve' : 'fillet';
   if (group === 'crustacean') return 'crustacean';
   if (group === 'cephalopod') return 'cephalopod';

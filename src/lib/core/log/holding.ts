@@ -138,6 +138,16 @@ export function rateStretches(series: Series, climate: Species['climate'], gapMs
   return out;
 }
 
+function spokenIn(series: Series, silenceMs: number): Interval[] {
+  const out: { from: number; to: number }[] = [];
+  for (const at of series.at) {
+    const last = out.at(-1);
+    if (last && at - last.to <= silenceMs) last.to = at;
+    else out.push({ from: at, to: at });
+  }
+  return out;
+}
+
 /** What is known of the air of a place, ready to be asked by everything that lay in it. Answers are worked out once. */
 export interface PlaceLog {
   /** What loggers say, and what was read and written down. */
@@ -148,6 +158,8 @@ export interface PlaceLog {
   readonly seqs: readonly number[];
   readonly gapMs: number;
   above(limit: ScaleLimit): readonly Interval[];
+  /** Stretches in which it was never silent for longer than this, ms: from a first reading to a last one. */
+  spoken(silenceMs: number): readonly Interval[];
   rates(climate: Species['climate']): readonly Stretch[];
 }
 
@@ -158,6 +170,7 @@ export function placeLog(
   logged: Series = series
 ): PlaceLog {
   const above = new Map<string, readonly Interval[]>();
+  const spoken = new Map<string, readonly Interval[]>();
   const rates = new Map<string, readonly Stretch[]>();
   const kept = <Value>(book: Map<string, Value>, key: string, work: () => Value): Value => {
     const known = book.get(key);
@@ -171,6 +184,7 @@ export function placeLog(
     logged,
     seqs,
     gapMs,
+    spoken: (silenceMs) => kept(spoken, String(silenceMs), () => spokenIn(series, silenceMs)),
     above: (limit) => kept(above, `${limit.c} ${limit.f}`, () => intervalsAbove(series, limit, gapMs)),
     rates: (climate) => kept(rates, climate, () => rateStretches(series, climate, gapMs))
   };

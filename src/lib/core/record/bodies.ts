@@ -43,6 +43,8 @@ export const PRICE_UNITS = ['kg', 'lb', 'piece', 'case'] as const;
 export const ICE = ['unknown', 'plenty', 'some', 'none', 'slurry'] as const;
 export const PURPOSES = ['sale', 'own-table', 'training'] as const;
 export const THREE = ['yes', 'no', 'unknown'] as const;
+/** Round it when it came: open to the air, or packed without oxygen (a bag with the air pressed out counts). */
+export const ARRIVAL_PACKS = ['unknown', 'none', 'closed'] as const;
 /** The species of a lot that nobody could tell: judged as the worst of its candidates. */
 export const UNIDENTIFIED = 'unidentified';
 export const FARM_SYSTEMS = ['net-pen-open-water', 'land-based', 'pond', 'other'] as const;
@@ -73,6 +75,11 @@ export const lotReceived = z.object({
   cases: z.number().int().nullable(),
   thickness: typedValue.nullable(),
   core: typedValue.nullable(),
+  /** Air round what came alive: of the truck or the crate. */
+  air: typedValue.nullable(),
+  pack: z.enum(ARRIVAL_PACKS),
+  /** A time-temperature indicator on that pack, unchanged. */
+  packIndicator: z.enum(THREE),
   ice: z.enum(ICE),
   /** It arrived frozen. */
   frozen: z.boolean(),
@@ -111,6 +118,14 @@ export const lotReceivedFrom1 = (body: unknown) => {
   };
 };
 
+/** Version 2 asked neither for the air round live goods nor for the pack. */
+export const lotReceivedFrom2 = (body: unknown) => ({
+  air: null,
+  pack: 'unknown',
+  packIndicator: 'unknown',
+  ...(body as object)
+});
+
 export const deliveryOpened = z.object({
   code: z.string(),
   supplier: z.string(),
@@ -138,6 +153,9 @@ export const PAPERS = [
   'chill-record',
   'shellfish-tag',
   'licence',
+  'supplier-letter',
+  'histamine-test',
+  'authority',
   'other'
 ] as const;
 export const evidenceAttached = z.object({
@@ -147,6 +165,8 @@ export const evidenceAttached = z.object({
   issuedOn: z.string().nullable(),
   expiresOn: z.string().nullable(),
   formulatedFeed: z.boolean(),
+  /** It says how the fish were raised, not only how they were fed. */
+  raised: z.boolean(),
   fromEmbryos: z.boolean(),
   noHazardVerified: z.boolean(),
   areaCleared: z.boolean(),
@@ -156,12 +176,41 @@ export const evidenceAttached = z.object({
   /** Days the freezing began and ended by the paper. */
   frozenFrom: z.string().nullable(),
   frozenTo: z.string().nullable(),
+  /** Whom and what it speaks of, where it says so: an empty text or null where it does not. */
+  species: z.string(),
+  form: z.string(),
+  supplier: z.string(),
+  mass: typedValue.nullable(),
+  count: z.number().int().nullable(),
+  /** A shellfish tag: the dealer's certification number, day and waters of harvest. */
+  dealer: z.string(),
+  harvestedOn: z.string().nullable(),
+  harvestArea: z.string(),
+  /** Warmest on the way, by a supplier's letter. */
+  transit: typedValue.nullable(),
+  /** Findings that a document of the authority opens, by code. */
+  covers: z.array(z.string()),
   /** The paper itself, kept by its hash. */
   file: z.object({ hash: z.string(), type: z.string(), name: z.string(), bytes: z.number().int() }).nullable(),
   note: z.string()
 });
 
 export const evidenceFrom1 = (body: unknown) => ({ frozenFrom: null, frozenTo: null, file: null, ...(body as object) });
+/** What papers of the second version say of none of these is not known. */
+export const UNSAID = {
+  raised: false,
+  species: '',
+  form: '',
+  supplier: '',
+  mass: null,
+  count: null,
+  dealer: '',
+  harvestedOn: null,
+  harvestArea: '',
+  transit: null,
+  covers: [] as string[]
+};
+export const evidenceFrom2 = (body: unknown) => ({ ...UNSAID, ...(body as object) });
 
 /** The last of a container of shellfish was served: from this day its tag is kept. */
 export const tagClosed = z.object({ evidence: z.number().int(), lastServedOn: z.string(), keepUntil: z.string() });

@@ -30,14 +30,26 @@ const second = <Body extends z.ZodType>(body: Body, from1: (body: unknown) => un
   amendable
 });
 
+/** A kind with two versions before it. */
+const third = <Body extends z.ZodType>(
+  body: Body,
+  from1: (body: unknown) => unknown,
+  from2: (body: unknown) => unknown
+) => ({
+  version: 3,
+  body,
+  upcasts: [from1, from2] as readonly ((body: unknown) => unknown)[],
+  amendable: true
+});
+
 export const EVENT_KINDS = {
-  'lot.received': second(bodies.lotReceived, bodies.lotReceivedFrom1),
+  'lot.received': third(bodies.lotReceived, bodies.lotReceivedFrom1, bodies.lotReceivedFrom2),
   'lot.inspected': kind(bodies.lotInspected),
   'lot.identified': kind(bodies.lotIdentified),
   'delivery.opened': kind(bodies.deliveryOpened),
   'delivery.closed': kind(bodies.deliveryClosed, false),
   'note.imported': kind(bodies.noteImported, false),
-  'evidence.attached': second(bodies.evidenceAttached, bodies.evidenceFrom1),
+  'evidence.attached': third(bodies.evidenceAttached, bodies.evidenceFrom1, bodies.evidenceFrom2),
   'tag.closed': kind(bodies.tagClosed),
   'exception.owned': kind(bodies.exceptionOwned, false),
   'exception.withdrawn': kind(bodies.exceptionWithdrawn, false),
@@ -122,6 +134,8 @@ export type RecordEvent = {
     readonly body: BodyOf<Kind>;
     /** Sequence numbers of the amendments that changed it. */
     readonly amendedBy?: readonly number[];
+    /** Its body before they did. */
+    readonly was?: BodyOf<Kind>;
   };
 }[EventKind];
 

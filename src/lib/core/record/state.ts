@@ -6,7 +6,7 @@ import { STRICTNESS, type Decision } from '../inspect/score.ts';
 import type { HouseSheet } from '../inspect/sheets.ts';
 import type { HouseProfile } from '../rules/profiles/house.ts';
 import { AGEING_RULES } from '../bench/age/parameters.ts';
-import { effectiveEvents } from './amend.ts';
+import { effectiveEvents, undone } from './amend.ts';
 import { UNIDENTIFIED } from './bodies.ts';
 import type { BodyOf, RecordEvent } from './events.ts';
 
@@ -39,6 +39,8 @@ export interface ThawRun extends Stamped {
 export interface Stay {
   readonly seq: number;
   readonly place: string;
+  /** How it came there; what is put into a run is judged by the run's own readings. */
+  readonly how: 'put' | 'freeze' | 'thaw' | 'bath' | 'age';
   readonly from: number;
   readonly to: number | null;
 }
@@ -87,14 +89,27 @@ export interface BoardRun extends Stamped {
   readonly loads: readonly number[];
   readonly ended: (Stamped & BodyOf<'board.closed'>) | null;
 }
+/** A core as it was typed. */
+export type Core = { readonly si: number; readonly unit: string; readonly typed: string };
+/** A figure that was typed wrong and mended. */
+export interface Correction {
+  readonly seq: number;
+  readonly at: number;
+  readonly by: string;
+  readonly amendedBy: readonly number[];
+  readonly was: string;
+  readonly now: string;
+}
 /** Out of the cold, from when to when; ms. */
 export interface TimeOut {
   readonly seq: number;
   readonly by: string;
   readonly from: number;
   readonly to: number | null;
+  /** Core as it left the cold, where it was taken. */
+  readonly startCore: Core | null;
   /** Core on its return, where it was taken. */
-  readonly core: { readonly si: number; readonly unit: string; readonly typed: string } | null;
+  readonly core: Core | null;
   readonly backSeq: number | null;
 }
 export type Evidence = Stamped & BodyOf<'evidence.attached'>;
@@ -116,6 +131,7 @@ export interface LotState {
   readonly decisions: readonly LotDecision[];
   /** Species it is, or may be: one where it is settled, none where nobody could say. */
   readonly species: readonly string[];
+  readonly corrections: readonly Correction[];
   readonly lastSeq: number;
 }
 
@@ -145,6 +161,9 @@ export interface PieceState {
   /** Thickness along it, as it was measured last. */
   readonly depth: (Stamped & BodyOf<'piece.profiled'>) | null;
   readonly gone: { readonly how: 'discarded' | 'served' | 'divided'; readonly stamp: Stamped } | null;
+  /** Readings that were typed wrong and mended; and bins and serves that were taken back. */
+  readonly corrections: readonly Correction[];
+  readonly undone: ReturnType<typeof undone>;
   readonly lastSeq: number;
 }
 
@@ -163,15 +182,31 @@ export interface FoldOptions {
   readonly knownAt?: number;
   /** Only what stands before this entry, in order of (happened, sequence). */
   readonly before?: { readonly at: number; readonly seq: number };
+  /** Amendments that are left out of the view, by sequence. */
+  readonly without?: ReadonlySet<number>;
 }
 
 function chosen(events: readonly RecordEvent[], options: FoldOptions) {
-  const { at = Infinity, knownAt = Infinity, before } = options;
-  return effectiveEvents(events, knownAt).filter(
+  const { at = Infinity, knownAt = Infinity, before, without } = options;
+  return effectiveEvents(events, knownAt, without).filter(
     ({ happened, seq }) =>
       happened <= at && (!before || happened < before.at || (happened === before.at && seq < before.seq))
   );
 }
+/** The temperature an entry gives, as it was typed; null for an entry that gives none. */
+function typedIn(body: unknown): string | null {
+  const { reading, core } = body as { reading?: Core; core?: Core | null };
+  return (reading ?? core)?.typed ?? null;
+}
+
+function correctionOf(event: RecordEvent): Correction | null {
+  if (!event.was || !event.amendedBy) return null;
+  const [was, now] = [typedIn(event.was), typedIn(event.body)];
+  if (was === now) return null;
+  const { seq, happened: at, actor: by, amendedBy } = event;
+  return { seq, at, by, amendedBy, was: was ?? '', now: now ?? '' };
+}
+
 const lastSeqOf = (events: readonly RecordEvent[]) => events.reduce((last, event) => Math.max(last, event.seq), 0);
 
 /**
@@ -183,7 +218,10 @@ export function foldLot(id: string, events: readonly RecordEvent[], options: Fol
   const evidence: Evidence[] = [];
   const inspections: LotInspection[] = [];
   const tags: LotState['tags'][number][] = [];
+  const corrections: Correction[] = [];
   for (const event of chosen(events, options)) {
+    const mended = correctionOf(event);
+    if (mended) corrections.push(mended);
     if (event.kind === 'lot.received') received = { ...stamp(event), ...event.body };
     else if (event.kind === 'evidence.attached') evidence.push({ ...stamp(event), ...event.body });
     else if (event.kind === 'lot.inspected') inspections.push({ ...stamp(event), ...event.body });
@@ -194,7 +232,9 @@ export function foldLot(id: string, events: readonly RecordEvent[], options: Fol
   const decisions = [received, ...inspections].reduce<LotDecision[]>((before, { seq, at, by, decision, reason }) => {
     const next = { seq, at, by, decision, reason };
     const last = before.at(-1);
-    return last && STRICTNESS[decision] >= STRICTNESS[last.decision] ? [...before, next] : [next];
+    if (last && STRICTNESS[decision] >= STRICTNESS[last.decision]) return [...before, next];
+    // What went back to the supplier is not taken in again by a later look.
+    return [...before.filter((each) => each.decision === 'send-back'), next];
   }, []);
   return {
     id,
@@ -206,6 +246,7 @@ export function foldLot(id: string, events: readonly RecordEvent[], options: Fol
     decision: decisions.at(-1)!,
     decisions,
     species: speciesOf(identified ?? received),
+    corrections,
     lastSeq: lastSeqOf(events)
   };
 }
@@ -265,29 +306,40 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
     const byProduct = board.byProduct + (grade === 'by-product' ? load : 0);
     boards[boards.length - 1] = { ...board, byPart, byProduct };
   };
-  const goesOut = (event: RecordEvent) => {
+  const goesOut = (event: RecordEvent, startCore: Core | null) => {
     const last = outs.at(-1);
     if (last && last.to === null) return;
-    outs.push({ seq: event.seq, by: event.actor, from: event.happened, to: null, core: null, backSeq: null });
+    outs.push({
+      seq: event.seq,
+      by: event.actor,
+      from: event.happened,
+      to: null,
+      startCore,
+      core: null,
+      backSeq: null
+    });
   };
   const comesBack = (event: RecordEvent, core: TimeOut['core']) => {
     const last = outs.at(-1);
     if (last && last.to === null) outs[outs.length - 1] = { ...last, to: event.happened, core, backSeq: event.seq };
   };
-  const liesIn = (event: RecordEvent, name: string) => {
+  const liesIn = (event: RecordEvent, name: string, how: Stay['how'] = 'put') => {
     leavesPlace(event);
-    if (name !== '') stays.push({ seq: event.seq, place: name, from: event.happened, to: null });
+    if (name !== '') stays.push({ seq: event.seq, place: name, how, from: event.happened, to: null });
   };
   const leavesPlace = (event: RecordEvent) => {
     const last = stays.at(-1);
     if (last && last.to === null) stays[stays.length - 1] = { ...last, to: event.happened };
   };
+  const corrections: Correction[] = [];
   for (const event of chosen(events, options)) {
+    const mended = correctionOf(event);
+    if (mended) corrections.push(mended);
     switch (event.kind) {
       case 'piece.made':
         made = { ...stamp(event), ...event.body };
         grams = event.body.mass.si;
-        if (event.body.board !== null) goesOut(event);
+        if (event.body.board !== null) goesOut(event, null);
         break;
       case 'piece.gave':
         weigh('parts', event.body.grams);
@@ -310,7 +362,7 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
           loads: [],
           ended: null
         });
-        goesOut(event);
+        goesOut(event, event.body.core);
         leavesPlace(event);
         break;
       case 'board.closed': {
@@ -324,7 +376,7 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
       case 'piece.moved':
         place = { ...stamp(event), ...event.body };
         if (event.body.cold) comesBack(event, event.body.core);
-        else goesOut(event);
+        else goesOut(event, event.body.core);
         liesIn(event, event.body.place);
         break;
       case 'piece.reweighed':
@@ -336,7 +388,7 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
       case 'freeze.started':
         freezes.push({ ...stamp(event), plan: event.body, readings: [], replan: null, ended: null });
         comesBack(event, event.body.startCore);
-        liesIn(event, event.body.place);
+        liesIn(event, event.body.place, 'freeze');
         break;
       case 'freeze.replanned': {
         const run = freezes.at(-1);
@@ -354,7 +406,7 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
       }
       case 'thaw.started':
         thaws.push({ ...stamp(event), plan: event.body, ended: null });
-        liesIn(event, event.body.place);
+        liesIn(event, event.body.place, 'thaw');
         break;
       case 'thaw.ended': {
         const run = thaws.at(-1);
@@ -364,7 +416,7 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
       case 'cure.started':
         cures.push({ ...stamp(event), plan: event.body, changes: [], done: [], ended: null });
         comesBack(event, null);
-        if (event.body.place !== '') liesIn(event, event.body.place);
+        if (event.body.place !== '') liesIn(event, event.body.place, 'bath');
         break;
       case 'cure.changed': {
         const run = cures.at(-1);
@@ -390,7 +442,7 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
       case 'acid.started':
         acids.push({ ...stamp(event), plan: event.body, checks: [], lifted: [], ended: null });
         comesBack(event, null);
-        if (event.body.place !== '') liesIn(event, event.body.place);
+        if (event.body.place !== '') liesIn(event, event.body.place, 'bath');
         break;
       case 'acid.checked': {
         const run = acids.at(-1);
@@ -426,7 +478,7 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
         });
         grams = event.body.mass.si;
         comesBack(event, null);
-        liesIn(event, event.body.place);
+        liesIn(event, event.body.place, 'age');
         break;
       case 'age.weighed':
         ageNow((run) => ({ weighIns: [...run.weighIns, { ...stamp(event), ...event.body }] }));
@@ -436,7 +488,7 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
         ageNow((run) => ({ looks: [...run.looks, { ...stamp(event), ...event.body }] }));
         break;
       case 'age.moved':
-        if (event.body.place !== ages.at(-1)?.place) liesIn(event, event.body.place);
+        if (event.body.place !== ages.at(-1)?.place) liesIn(event, event.body.place, 'age');
         ageNow(() => ({ place: event.body.place, spot: event.body.spot }));
         break;
       case 'age.ended':
@@ -503,6 +555,8 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
     place,
     depth,
     gone,
+    corrections,
+    undone: undone(events, options.knownAt),
     lastSeq: lastSeqOf(events)
   };
 }
@@ -537,6 +591,8 @@ export const openBoard = (piece: Pick<PieceState, 'boards'>): BoardRun | null =>
 /** What the house keeps of its knife work: places, divisions of a side, by-product values and portions. */
 export interface KnifeBooks {
   readonly places: Readonly<Record<string, Place>>;
+  /** Since when, and until when, a name stood on the list as a cold place; ms. */
+  readonly coldSpans: readonly { readonly name: string; readonly from: number; readonly to: number }[];
   readonly templates: Readonly<Record<string, CutTemplate>>;
   readonly kitchen: BodyOf<'kitchen.set'> | null;
 }
@@ -611,6 +667,7 @@ export const NEW_HOUSE: HouseState = {
   sheets: {},
   notice: null,
   places: {},
+  coldSpans: [],
   templates: {},
   kitchen: null,
   sensors: {},
@@ -649,7 +706,18 @@ export function foldHouse(events: readonly RecordEvent[], options: FoldOptions =
       house = { ...house, notice: event.body.text === '' ? null : { ...stamp(event), text: event.body.text } };
     } else if (event.kind === 'place.set') {
       const { withdrawn, ...own } = event.body;
-      house = { ...house, places: put(house.places, own, withdrawn) };
+      const before = house.places[own.id];
+      const isCold = own.cold && !withdrawn;
+      const at = event.happened;
+      const goesOn = before?.cold === true && isCold && before.name === own.name;
+      const spans = house.coldSpans.map((span) =>
+        !goesOn && span.name === before?.name && span.to === Infinity ? { ...span, to: at } : span
+      );
+      house = {
+        ...house,
+        places: put(house.places, own, withdrawn),
+        coldSpans: isCold && !goesOn ? [...spans, { name: own.name, from: at, to: Infinity }] : spans
+      };
     } else if (event.kind === 'template.set') {
       const { withdrawn, ...own } = event.body;
       house = { ...house, templates: put(house.templates, own, withdrawn) };

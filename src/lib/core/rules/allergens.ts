@@ -41,6 +41,7 @@ const FAMILY: Readonly<Record<Species['group'], string>> = {
   roe: 'fish',
   surimi: 'fish',
   mollusc: 'mollusc',
+  gastropod: 'mollusc',
   scallop: 'mollusc',
   cephalopod: 'mollusc',
   crustacean: 'crustacean',
@@ -51,8 +52,9 @@ const FAMILY: Readonly<Record<Species['group'], string>> = {
 function narrow(species: Species): string[] {
   const names = species.scientific.join(' ');
   return [
-    ...(/Pandalus|Penaeus/.test(names) ? ['prawn'] : []),
-    ...(/Cancer|Homarus/.test(names) ? ['crab'] : []),
+    // Japan's list takes spiny and clawed lobsters and crayfish in with shrimp (check).
+    ...(/Pandalus|Penaeus|Homarus|Panulirus|Nephrops|Astacus|Procambarus/.test(names) ? ['prawn'] : []),
+    ...(/Cancer|Chionoecetes|Paralithodes|Eriocheir|Geothelphusa/.test(names) ? ['crab'] : []),
     ...(/Salmo |Oncorhynchus|Salmo$/.test(names) ? [species.group === 'roe' ? 'salmon-roe' : 'salmon'] : []),
     ...(/Scomber /.test(names) ? ['mackerel'] : []),
     ...(/Loligo|Sepia/.test(names) ? ['squid'] : []),

@@ -1,7 +1,10 @@
 import type { Species } from '../fish/species.ts';
 import type { HouseState, LotState, PieceState, Place, Reading, Stay } from '../record/state.ts';
-import { secondsIn, union, type LogBook } from '../log/holding.ts';
+import { union, type Interval, type LogBook } from '../log/holding.ts';
+import type { LogPoint } from '../service/clocks.ts';
 import type { Cited, RuleProfile } from './profile.ts';
+import { businessDay } from '../service/day.ts';
+import { conflictsOf, type Conflict } from './papers.ts';
 import { staysOf, type LoggedStay } from './stays.ts';
 import { RAW_ROUTES, ROUTES, type Effect, type Reason, type Route } from './window.ts';
 
@@ -17,8 +20,8 @@ export interface JudgeContext {
   readonly at: number;
   /** Every cold reading of the chain, in order of (time, temperature): sorted once, read by three hazards. */
   readonly readings: readonly Reading[];
-  /** The warmest of them, °C; -Infinity for none. What it does not reach need not be looked for. */
-  readonly warmest: number;
+  /** Every core that was read of it, in order, one a minute; ms and °C. */
+  readonly points: readonly (LogPoint & { readonly seq: number })[];
   readonly logs: LogBook;
   /** Where the chain lay in places that a sensor speaks of. */
   readonly stays: readonly LoggedStay[];
@@ -60,19 +63,29 @@ export function reason(
 interface PapersOfKind {
   readonly valid: LotState['evidence'];
   readonly expired: LotState['evidence'];
+  /** In date, but the lot is not what they speak of. */
+  readonly conflicting: readonly {
+    readonly paper: LotState['evidence'][number];
+    readonly conflicts: readonly Conflict[];
+  }[];
 }
-const NO_PAPERS: PapersOfKind = { valid: [], expired: [] };
+const NO_PAPERS: PapersOfKind = { valid: [], expired: [], conflicting: [] };
 
-/** Papers of a kind that had not expired when the lot came in (whole business days count in full). */
+/**
+ * Papers of a kind that had not expired when the lot came in (whole business days count in full), held against the lot: one that
+ * speaks of another fish, another day or a smaller lot is no paper of this one.
+ */
 export function papers(context: JudgeContext, type: LotState['evidence'][number]['type']): PapersOfKind {
   const { evidence, received } = context.lot;
   if (!evidence.some((paper) => paper.type === type)) return NO_PAPERS;
   const all = evidence.filter((paper) => paper.type === type);
-  if (all.every((paper) => paper.expiresOn === null)) return { valid: all, expired: [] };
-  const arrived = new Date(received.at).toISOString().slice(0, 10);
+  const arrived = businessDay(received.at, context.house);
+  const inDate = all.filter((paper) => paper.expiresOn === null || paper.expiresOn >= arrived);
+  const held = inDate.map((paper) => ({ paper, conflicts: conflictsOf(paper, context.lot, context.house) }));
   return {
-    valid: all.filter((paper) => paper.expiresOn === null || paper.expiresOn >= arrived),
-    expired: all.filter((paper) => paper.expiresOn !== null && paper.expiresOn < arrived)
+    valid: held.filter(({ conflicts }) => conflicts.length === 0).map(({ paper }) => paper),
+    expired: all.filter((paper) => paper.expiresOn !== null && paper.expiresOn < arrived),
+    conflicting: held.filter(({ conflicts }) => conflicts.length > 0)
   };
 }
 
@@ -97,21 +110,19 @@ function frozenStays(context: JudgeContext): Stay[] {
     .map((stay) => ({ ...stay, to: stay.to ?? (thawed < Infinity ? thawed : null) }));
 }
 
-/** True while the piece lies in a freezer: its day clocks stand still until it comes out. */
-export function inFreezer(context: JudgeContext): boolean {
-  const run = context.piece.freezes.at(-1);
-  if (run !== undefined && run.ended === null) return true;
-  return frozenStays(context).at(-1)?.to === null;
+/** Time the piece or its ancestors lay in freezer runs that reach beyond a moment; an open end is Infinity. */
+export function freezerRuns(context: Pick<JudgeContext, 'chain' | 'piece'>, from = -Infinity): Interval[] {
+  return context.chain.flatMap((link) =>
+    link.freezes
+      .filter((run) => (run.ended?.at ?? Infinity) > from)
+      // Only the piece's own last run can still be going: one taken out of a frozen parent is out.
+      .map((run) => ({
+        from: Math.max(from, run.at),
+        to: run.ended?.at ?? (link === context.piece ? Infinity : context.piece.made.at)
+      }))
+  );
 }
 
-/** Seconds since `from` that the piece or its ancestors spent in a freezer, in runs that have ended. */
-export function frozenSeconds(context: JudgeContext, from: number): number {
-  const runs = context.chain.flatMap((piece) =>
-    piece.freezes.map((run) => ({ from: run.at, to: run.ended?.at ?? null }))
-  );
-  // A run lies in a place as well: an hour in the freezer is one hour, whichever of them tells of it.
-  const ended = [...runs, ...frozenStays(context)].flatMap((each) =>
-    each.to !== null && each.to > from ? [{ from: Math.max(each.from, from), to: each.to }] : []
-  );
-  return secondsIn(union(ended));
-}
+/** All time in freezers, in runs and as it came; ascending, overlaps once. */
+export const frozenIntervals = (context: JudgeContext): Interval[] =>
+  union([...freezerRuns(context), ...frozenStays(context).map(({ from, to }) => ({ from, to: to ?? Infinity }))]);

@@ -1,32 +1,104 @@
-import type { OwnedException } from '../record/state.ts';
+import type { Evidence, LotState, OwnedException } from '../record/state.ts';
+import { businessDay, businessDayEnd, type HouseTime } from '../service/day.ts';
 import type { Reason, Route } from './window.ts';
 
 /**
- * Findings a person may answer for with name and reason. Everything else is refused: poisons and licensed species, a source
- * that is none, shellfish without a tag, what was discarded or served, expired time control, warm hours already spent.
+ * Findings of the house's own caution: a person may answer for them with name and reason. Where a code leaves no discretion a
+ * name is not enough.
  */
-export const OWNABLE: ReadonlySet<string> = new Set([
-  'parasites.not-frozen',
-  'parasites.no-farm-paper',
-  'parasites.paper-expired',
-  'parasites.roe-not-rinsed',
-  'parasites.fluke-not-cleared',
-  'parasites.freezer-too-warm',
-  'parasites.kudoa',
-  'decision.hold-to-freeze',
-  'temperature.not-taken',
-  'temperature.arrived-warm',
-  'histamine.no-chill-record',
-  'freshness.no-catch-date',
-  'toxins.purging-oil',
-  'toxins.area-unknown',
-  'identification.none',
-  'ageing.cabinet-unread'
-]);
+export const OWNABLE: ReadonlySet<string> = new Set(['freshness.no-catch-date', 'ageing.cabinet-unread']);
 
-/** Whether a finding may be answered for: it holds something back, and its code is on the list. */
+/**
+ * Findings that only a document of the authority opens, by what such a document may cover: a variance, an approval, a licence with
+ * its number, scope, dates and file. All else is refused, whoever asks: kinds without their licence, what was binned or sent
+ * back, trays whose time is up.
+ */
+const SCOPES = {
+  parasites: [
+    'parasites.not-frozen',
+    'parasites.no-farm-paper',
+    'parasites.paper-expired',
+    'parasites.paper-contradicts',
+    'parasites.roe-not-rinsed',
+    'parasites.freezer-too-warm',
+    'parasites.kudoa'
+  ],
+  flukes: ['parasites.fluke-not-cleared'],
+  'reef-area': ['toxins.area-unknown'],
+  'purging-oil': ['toxins.purging-oil'],
+  identity: ['identification.none'],
+  source: ['source.unknown'],
+  'arrival-temperature': ['temperature.not-taken', 'temperature.air-not-taken', 'temperature.arrived-warm'],
+  'cold-holding': ['clock.spent', 'clock.running', 'clock.read-by', 'clock.pan', 'clock.pan-read-by'],
+  histamine: ['histamine.no-chill-record', 'histamine.budget-spent', 'histamine.budget-running', 'histamine.read-by'],
+  'shellfish-tag': ['shellfish.no-tag', 'shellfish.tag-incomplete'],
+  thawing: ['thaw.closed-pack', 'thaw.ended-warm', 'thaw.core-not-read'],
+  'date-mark': ['date-mark.day'],
+  'closed-pack': [
+    'pack.no-indicator',
+    'cure.closed-pack',
+    'cure.closed-pack-late',
+    'cure.closed-pack-salted',
+    'ageing.closed-pack'
+  ]
+} as const;
+export type AuthorityScope = keyof typeof SCOPES;
+export const AUTHORITY_SCOPES = Object.keys(SCOPES) as readonly AuthorityScope[];
+const scopeOf: ReadonlyMap<string, AuthorityScope> = new Map(
+  AUTHORITY_SCOPES.flatMap((scope) => SCOPES[scope].map((code) => [code, scope] as const))
+);
+
+/** Whether a finding may be answered for by a name: it holds something back, and it is the house's own. */
 export const isOwnable = (reason: Pick<Reason, 'code' | 'effect'>): boolean =>
   reason.effect.kind === 'missing' && OWNABLE.has(reason.code);
+
+/** Whether a document of the authority would open it. */
+export const needsAuthority = (reason: Pick<Reason, 'code' | 'effect'>): boolean =>
+  reason.effect.kind !== 'pass' && scopeOf.has(reason.code);
+
+const day = /^\d{4}-\d{2}-\d{2}$/;
+
+/** What a document lacks to count as the authority's word: its number, who gave it, its dates, what it covers, its file. */
+export function documentLacks(paper: Evidence): string[] {
+  return [
+    ...(paper.reference.trim() === '' ? ['reference'] : []),
+    ...(paper.issuer.trim() === '' ? ['issuer'] : []),
+    ...(paper.issuedOn && day.test(paper.issuedOn) ? [] : ['issuedOn']),
+    ...(paper.expiresOn && day.test(paper.expiresOn) ? [] : ['expiresOn']),
+    ...(paper.covers.length === 0 ? ['covers'] : []),
+    ...(paper.file === null ? ['file'] : [])
+  ];
+}
+
+/**
+ * Findings with the authority's documents over them: what one covers passes while it is in force, says whose word it is, and is
+ * shut again when the document ends.
+ *
+ * @param at the moment asked about, ms
+ */
+export function withDocuments(reasons: readonly Reason[], lot: LotState, house: HouseTime, at: number): Reason[] {
+  const documents = lot.evidence.filter((paper) => paper.type === 'authority' && documentLacks(paper).length === 0);
+  if (documents.length === 0) return [...reasons];
+  const today = businessDay(at, house);
+  return reasons.map((reason): Reason => {
+    if (!needsAuthority(reason)) return reason;
+    const paper = documents.find(
+      ({ covers, issuedOn }) => covers.includes(scopeOf.get(reason.code)!) && issuedOn! <= today
+    );
+    if (!paper) return reason;
+    return {
+      ...reason,
+      effect: { kind: 'closes', at: businessDayEnd(paper.expiresOn!, house) },
+      wouldChange: null,
+      owned: {
+        seq: paper.seq,
+        by: paper.issuer,
+        reason: `No. ${paper.reference}`,
+        at: paper.at
+      }
+    };
+  });
+}
 
 /**
  * Findings with the house's exceptions over them: what a person answers for no longer holds back on the routes they named,

@@ -7,11 +7,12 @@ import { ASSUMED_HOLDING_CELSIUS } from '../fish/freshness.ts';
  */
 export const OUT_OF_COLD_CELSIUS = 15;
 
-interface Span {
+export interface Span {
   readonly from: number;
   readonly to: number | null;
   readonly seq: number;
   readonly by: string;
+  readonly startCore: TimeOut['core'];
   readonly core: TimeOut['core'];
   readonly backSeq: number | null;
 }
@@ -28,8 +29,10 @@ export function spansOut(chain: readonly PieceState[]): Span[] {
       const last = spans.at(-1);
       const carriesOn = last !== undefined && last.to !== null && out.from <= last.to && last.backSeq === null;
       const to = out.to ?? leftAt;
-      const here = { from: out.from, to, seq: out.seq, by: out.by, core: out.core, backSeq: out.backSeq };
-      if (carriesOn) spans[spans.length - 1] = { ...here, from: last.from, seq: last.seq, by: last.by };
+      const { seq, by, startCore, core, backSeq } = out;
+      const here = { from: out.from, to, seq, by, startCore, core, backSeq };
+      if (carriesOn)
+        spans[spans.length - 1] = { ...here, from: last.from, seq: last.seq, by: last.by, startCore: last.startCore };
       else spans.push(here);
     }
   });

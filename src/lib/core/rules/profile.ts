@@ -29,8 +29,12 @@ export interface TimeControl extends Cited {
   readonly id: '4h' | '6h';
   readonly seconds: number;
   readonly start: ScaleLimit;
+  /** Or at or above this, for what is served hot; absent where the rule knows no such start. */
+  readonly startHot?: ScaleLimit;
   /** Never above this while held; absent where no temperature is watched. */
   readonly ceiling?: ScaleLimit;
+  /** Where a ceiling is to be watched and nobody read it, the tray ends after this, s. */
+  readonly unreadSeconds?: number;
 }
 
 export interface RuleProfile {
@@ -72,9 +76,23 @@ export interface RuleProfile {
     readonly handGapShare: number;
   };
   readonly receiveCold: ScaleLimit & Cited;
+  /** Live shellfish: air round them; null where the rule knows no figure, only that they live. */
+  readonly receiveLive: Cited & { readonly limit: ScaleLimit | null };
   readonly receiveFrozen: ScaleLimit & Cited;
   readonly coldHold: ScaleLimit & Cited;
-  readonly dateMark: Cited & { readonly days: number };
+  /** Colder than what closes anything: above it the verdict warns. */
+  readonly coldWarn?: ScaleLimit & Cited;
+  /** The house's cumulative clock: all that stood warmer, added up for the life of a piece. */
+  readonly warmClock: Cited & {
+    readonly above: ScaleLimit;
+    readonly hot: ScaleLimit;
+    readonly seconds: number;
+    readonly secondsIfHot: number;
+    /** Longest silence that is believed of what lies in the cold, s. */
+    readonly silenceSeconds: number;
+  };
+  /** Routes it closes: all where the code writes it, the raw ones where the house does. */
+  readonly dateMark: Cited & { readonly days: number; readonly closes: 'all' | 'raw' };
   readonly timeControls: readonly TimeControl[];
   readonly histamine: Cited & {
     readonly above: ScaleLimit;
@@ -99,11 +117,13 @@ export interface RuleProfile {
     readonly by: string;
     readonly seq: number;
     readonly looser: readonly string[];
+    /** Changes an older entry made that lie below the base's law, and do not act. */
+    readonly refused: readonly string[];
   };
 }
 
 export type FarmSystem = 'net-pen-open-water' | 'land-based' | 'pond' | 'other';
-export type FeedStatementPoint = 'formulatedFeed' | 'fromEmbryos' | 'noHazardVerified';
+export type FeedStatementPoint = 'formulatedFeed' | 'raised' | 'fromEmbryos' | 'noHazardVerified';
 
 /**
  * True where a reading is at or below a limit, compared in the scale it was read in. The boundary is inclusive.

@@ -19,7 +19,7 @@ export function staysOf(chain: readonly PieceState[]): Stay[] {
       const stillThere = parent === undefined ? before.place : parent.to === null ? parent.place : null;
       const firstOwn = Math.min(piece.stays[0]?.from ?? Infinity, piece.outs[0]?.from ?? Infinity);
       const to = Number.isFinite(firstOwn) ? firstOwn : (piece.gone?.stamp.at ?? leftAt);
-      if (stillThere) out.push({ seq: before.seq, place: stillThere, from: piece.made.at, to });
+      if (stillThere) out.push({ seq: before.seq, place: stillThere, how: before.how, from: piece.made.at, to });
     }
     for (const stay of piece.stays) {
       const to = stay.to ?? leftAt;

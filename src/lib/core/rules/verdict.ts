@@ -1,18 +1,24 @@
 import { speciesIn } from '../fish/house-species.ts';
 import { CATALOGUE_VERSION } from '../fish/species.ts';
 import type { RecordEvent } from '../record/events.ts';
-import { foldLot, foldPiece, type HouseState, type LotState, type PieceState } from '../record/state.ts';
+import { foldLot, foldPiece, type HouseState, type LotState, type PieceState, type Reading } from '../record/state.ts';
 import { EmberError } from '../errors.ts';
 import { MODEL_VERSION } from '../bench/model.ts';
 import { ALL_ROUTES, reason, type Hazard, type JudgeContext } from './context.ts';
-import { withExceptions } from './exceptions.ts';
+import { standingWithout, unwarranted } from '../record/amend.ts';
+import { withDocuments, withExceptions } from './exceptions.ts';
+import { byMinute, corePoints } from './warmth.ts';
 import { dateMark, freshness, handling } from './hazards/age.ts';
 import { ageing } from './hazards/ageing.ts';
 import { curing } from './hazards/curing.ts';
 import { houseWord } from './hazards/house-word.ts';
 import { parasites } from './hazards/parasites.ts';
 import { source } from './hazards/source.ts';
-import { arrival, histamine, holding, shellfish, timeControl } from './hazards/temperature.ts';
+import { arrival, arrivalPack, shellfish } from './hazards/arrival.ts';
+import { holding } from './hazards/clock.ts';
+import { corrections } from './hazards/corrections.ts';
+import { histamine } from './hazards/histamine.ts';
+import { timeControl } from './hazards/time-control.ts';
 import { thawing } from './hazards/thawing.ts';
 import { toxins } from './hazards/toxins.ts';
 import type { RuleProfile } from './profile.ts';
@@ -29,6 +35,7 @@ export const HAZARDS: readonly Hazard[] = [
   shellfish,
   parasites,
   arrival,
+  arrivalPack,
   holding,
   histamine,
   timeControl,
@@ -38,6 +45,7 @@ export const HAZARDS: readonly Hazard[] = [
   curing,
   ageing,
   thawing,
+  corrections,
   houseWord
 ];
 
@@ -79,27 +87,17 @@ export interface JudgeInput {
   readonly susceptible?: boolean;
   /** What sensors say; nothing where it is left out. */
   readonly logs?: LogBook;
+  /**
+   * The same strand without amendments that may take nothing away: what stood before each of them is judged as well, as far as
+   * the law leaves no discretion.
+   */
+  readonly standing?: readonly Pick<JudgeInput, 'lot' | 'chain'>[];
 }
 
-/** Readings of all pieces on the way, and the warmest. Recorded in order as a rule, so that sorting has nothing to do. */
-function readingsOf(chain: readonly PieceState[], door: number | null): Pick<JudgeContext, 'readings' | 'warmest'> {
-  const { readings, warmest } = realReadings(chain);
-  if (chain.every((piece) => piece.outs.length === 0)) return { readings, warmest };
-  const all = withTimeOut(chain, readings, door);
-  return { readings: all, warmest: all.reduce((most, { celsius }) => Math.max(most, celsius), warmest) };
-}
-
-function realReadings(chain: readonly PieceState[]): Pick<JudgeContext, 'readings' | 'warmest'> {
-  const all = chain.length === 1 ? chain[0]!.readings : chain.flatMap((piece) => piece.readings);
-  let warmest = -Infinity;
-  let sorted = true;
-  let last = { at: -Infinity, celsius: -Infinity };
-  for (const reading of all) {
-    if (reading.celsius > warmest) warmest = reading.celsius;
-    if (last.at > reading.at || (last.at === reading.at && last.celsius > reading.celsius)) sorted = false;
-    last = reading;
-  }
-  return { warmest, readings: sorted ? all : [...all].sort((x, y) => x.at - y.at || x.celsius - y.celsius) };
+/** Readings of all pieces on the way, and its time out of the cold told like readings: what spoils it. */
+function readingsOf(chain: readonly PieceState[], door: number | null): readonly Reading[] {
+  const readings = byMinute(chain.flatMap((piece) => piece.readings));
+  return chain.every((piece) => piece.outs.length === 0) ? readings : withTimeOut(chain, readings, door);
 }
 
 /** The contexts a piece is judged in: one, or one for each species it may be. */
@@ -108,8 +106,9 @@ export function contextsOf(input: JudgeInput): JudgeContext[] {
   const piece = chain.at(-1);
   if (!piece) throw new EmberError('record.not-found', { field: 'piece' });
   const profile = profileById(input.profile ?? house.profile, house.profiles);
-  const { readings, warmest } = readingsOf(chain, lot.received.core?.si ?? null);
+  const readings = readingsOf(chain, lot.received.core?.si ?? null);
   const stays = loggedStays(chain, logs, at);
+  const points = corePoints({ lot, chain, stays, profile });
   return lot.species.map((id) => ({
     lot,
     chain,
@@ -119,7 +118,7 @@ export function contextsOf(input: JudgeInput): JudgeContext[] {
     house,
     at,
     readings,
-    warmest,
+    points,
     logs,
     stays,
     susceptible
@@ -178,13 +177,40 @@ function unidentified(contexts: readonly JudgeContext[], input: JudgeInput): Rea
   ];
 }
 
+/** What the house's own care found, and no law: a correction may take it away like any slip. */
+const OWN_CARE = new Set(['freshness', 'curing', 'ageing', 'house', 'guests', 'corrections']);
+const OWN_CARE_CODES = new Set([
+  'handling.cured',
+  'handling.cure-running',
+  'handling.cure-ended',
+  'handling.in-acid',
+  'handling.divided'
+]);
+const LAW_CODES = /closed-pack|histamine|stopped/;
+
+/** Whether a finding stands though an amendment that may take nothing away struck what it leans on. */
+const stands = ({ hazard, code, effect }: Reason): boolean =>
+  effect.kind !== 'pass' && !OWN_CARE_CODES.has(code) && (!OWN_CARE.has(hazard) || LAW_CODES.test(code));
+
 /** What is found along one strand: from one lot, through one line of parents, to the piece. */
 function reasonsOf(input: JudgeInput): readonly Reason[] {
   const contexts = contextsOf(input);
   const [only] = contexts;
-  const found = only && contexts.length === 1 ? findings(only) : unidentified(contexts, input);
+  const asItIs = only && contexts.length === 1 ? findings(only) : unidentified(contexts, input);
+  const { standing = [], lot, house, at } = input;
+  const keyOf = (each: Reason) => JSON.stringify([each.code, each.effect, each.routes, each.rule]);
+  const known = new Set(asItIs.map(keyOf));
+  const found = [...asItIs];
+  for (const before of standing) {
+    for (const each of reasonsOf({ ...input, ...before, standing: [] })) {
+      if (!stands(each) || known.has(keyOf(each))) continue;
+      known.add(keyOf(each));
+      found.push({ ...each, struck: true });
+    }
+  }
   const exceptions = input.chain.flatMap((piece) => piece.exceptions);
-  return exceptions.length > 0 ? withExceptions(found, exceptions) : found;
+  const documented = withDocuments(found, lot, house, at);
+  return exceptions.length > 0 ? withExceptions(documented, exceptions) : documented;
 }
 
 /** All that is found along any strand; what is found along some of them says which lots it speaks of. */
@@ -200,7 +226,8 @@ function together(inputs: readonly JudgeInput[]): readonly Reason[] {
         each.evidence,
         each.rule,
         each.seen,
-        each.owned
+        each.owned,
+        each.struck
       ]);
       const known = found.get(key);
       if (known) known.strands.add(strand);
@@ -249,19 +276,42 @@ export interface Lineage {
 /**
  * Folds a lineage: each ancestor only as far as the entry with which its child left it, so that what befell it later (a discard,
  * a warm hour) does not speak about the child.
+ *
+ * @param without amendments that are left out of the view
  */
-export function foldLineage(lineage: Lineage, at: number, knownAt: number): { lot: LotState; chain: PieceState[] } {
-  const lot = foldLot(lineage.lotId, lineage.lot, { at, knownAt });
+export function foldLineage(
+  lineage: Lineage,
+  at: number,
+  knownAt: number,
+  without?: ReadonlySet<number>
+): { lot: LotState; chain: PieceState[] } {
+  const lot = foldLot(lineage.lotId, lineage.lot, { at, knownAt, without });
   if (!lot) throw new EmberError('record.not-found', { field: 'lot', seen: lineage.lotId });
   const chain: PieceState[] = [];
   let before: PieceState['made'] | undefined;
   for (const { id, events } of [...lineage.pieces].reverse()) {
-    const piece = foldPiece(id, events, { at, knownAt, before });
+    const piece = foldPiece(id, events, { at, knownAt, before, without });
     if (!piece) throw new EmberError('record.not-found', { field: 'piece', seen: id });
     chain.unshift(piece);
     before = piece.made;
   }
   return { lot, chain };
+}
+
+/** What the record said before each amendment that may take nothing away; none where every one of them may. */
+function standingOf(lineage: Lineage, at: number, knownAt: number): Pick<JudgeInput, 'lot' | 'chain'>[] {
+  const seqs = [lineage.lot, ...lineage.pieces.map(({ events }) => events)].flatMap((events) =>
+    unwarranted(events, knownAt)
+  );
+  return standingWithout(seqs.sort((a, b) => a - b)).flatMap((without) => {
+    try {
+      return [foldLineage(lineage, at, knownAt, without)];
+    } catch (error) {
+      // Before it was mended it was not yet there at this moment: that view says nothing of it.
+      if (error instanceof EmberError && error.code === 'record.not-found') return [];
+      throw error;
+    }
+  });
 }
 
 /**
@@ -275,7 +325,8 @@ export const foldStrands = (
 ): [JudgeInput, ...JudgeInput[]] => {
   const [first, ...others] = strands.map((lineage) => ({
     ...asked,
-    ...foldLineage(lineage, asked.at, asked.knownAt)
+    ...foldLineage(lineage, asked.at, asked.knownAt),
+    standing: standingOf(lineage, asked.at, asked.knownAt)
   }));
   if (!first) throw new EmberError('record.not-found', { field: 'piece' });
   return [first, ...others];

@@ -41,6 +41,8 @@ export interface Reason {
   readonly wouldChange: string | null;
   /** Set where a person answers for it: it stood in the way, and no longer does. */
   readonly owned?: { readonly seq: number; readonly by: string; readonly reason: string; readonly at: number };
+  /** Set where an amendment that may take nothing away struck what it leans on: it stands all the same. */
+  readonly struck?: true;
   /** Set where it speaks of some candidates, and not all, of a fish that nobody identified. */
   readonly candidate?: string;
   /** Set where it speaks of some of the lots of a batch, and not all: their codes. */
@@ -112,13 +114,17 @@ export function stateAt(window: RouteWindow, at: number, warnSeconds: number): W
 export function isWider(before: RouteWindow, after: RouteWindow): boolean {
   const span = (window: RouteWindow): [number, number] => {
     if (window.never || window.missing) return [Infinity, Infinity];
-    // A clock still to be proven counts as promised from its end on: bringing it nearer is a widening too.
-    return [window.opens ?? -Infinity, window.closes ?? Infinity];
+    const opens = window.opens ?? -Infinity;
+    // A clock still to be proven counts as promised from its end on: bringing it nearer is a widening too. What has to be
+    // read by a moment ends there.
+    const unheard = window.proofDue !== null && window.proofDue > opens ? window.proofDue : Infinity;
+    return [opens, Math.min(window.closes ?? Infinity, unheard)];
   };
   const [fromBefore, toBefore] = span(before);
   const [fromAfter, toAfter] = span(after);
   if (fromAfter >= toAfter) return false;
   if (fromBefore >= toBefore) return true;
-  const proofLifted = before.proofDue !== null && after.proofDue === null;
+  const needsProof = ({ opens, proofDue }: RouteWindow) => proofDue !== null && proofDue <= (opens ?? -Infinity);
+  const proofLifted = needsProof(before) && !needsProof(after);
   return fromAfter < fromBefore || toAfter > toBefore || proofLifted;
 }

@@ -40,7 +40,15 @@ export function dateMarkEnd(preparedAt: number, days: number, frozenSeconds: num
 export interface LogPoint {
   readonly at: number;
   readonly celsius: number;
+  /** F where it was read in °F: it is compared with that scale's limit. */
+  readonly unit?: string;
 }
+
+/** How far a reading lies above a limit, in its own scale's limit; 0 or less at or below it. °C */
+const excess = ({ celsius, unit }: LogPoint, limit: ScaleLimit): number => {
+  const over = unit === 'F' ? celsius - ((limit.f - 32) * 5) / 9 : celsius - limit.c;
+  return Math.abs(over) < 1e-9 ? 0 : over;
+};
 
 /**
  * When a log stands above a limit, with the crossing computed exactly on the straight line between two readings.
@@ -49,17 +57,16 @@ export interface LogPoint {
  * @returns ascending; ms
  * @throws EmberError `time.out-of-order`
  */
-export function pointsAbove(points: readonly LogPoint[], limitCelsius: number): { from: number; to: number }[] {
+export function pointsAbove(points: readonly LogPoint[], limit: ScaleLimit): { from: number; to: number }[] {
   const out: { from: number; to: number }[] = [];
   for (let index = 1; index < points.length; index++) {
     const a = points[index - 1]!;
     const b = points[index]!;
     if (b.at < a.at) throw new EmberError('time.out-of-order', { field: 'readings', seen: b.at });
-    const aboveA = a.celsius > limitCelsius;
-    const aboveB = b.celsius > limitCelsius;
-    if (!aboveA && !aboveB) continue;
-    const crossing = a.at + ((limitCelsius - a.celsius) / (b.celsius - a.celsius)) * (b.at - a.at);
-    const [from, to] = aboveA && aboveB ? [a.at, b.at] : aboveA ? [a.at, crossing] : [crossing, b.at];
+    const [overA, overB] = [excess(a, limit), excess(b, limit)];
+    if (overA <= 0 && overB <= 0) continue;
+    const crossing = a.at + (overA / (overA - overB)) * (b.at - a.at);
+    const [from, to] = overA > 0 && overB > 0 ? [a.at, b.at] : overA > 0 ? [a.at, crossing] : [crossing, b.at];
     const last = out.at(-1);
     if (last && last.to === from) last.to = to;
     else out.push({ from, to });
@@ -72,33 +79,7 @@ export function pointsAbove(points: readonly LogPoint[], limitCelsius: number): 
  *
  * @param points ascending in time; ms and °C
  * @example
- * secondsAbove([{ at: 0, celsius: 0 }, { at: 3600000, celsius: 8 }], 4) // => 1800
+ * secondsAbove([{ at: 0, celsius: 0 }, { at: 3600000, celsius: 8 }], { c: 4, f: 39.2 }) // => 1800
  */
-export const secondsAbove = (points: readonly LogPoint[], limitCelsius: number): number =>
-  pointsAbove(points, limitCelsius).reduce((sum, { from, to }) => sum + (to - from) / 1000, 0);
-
-/** How long a warm reading of a held piece may stand before the piece is lost for raw use, unless a cold one follows. */
-export const WARM_READING_GRACE_SECONDS = 4 * 3600;
-
-/**
- * When a held piece is lost to warmth: the first reading above the limit plus the grace, unless a reading at or below
- * the limit follows in time.
- *
- * @returns ms, or null where every warm reading was answered in time
- */
-export function warmLoss(
-  readings: readonly { at: number; celsius: number; unit: string }[],
-  limit: ScaleLimit
-): { readonly closes: number; readonly warmAt: number } | null {
-  // As a rule nothing was ever warm, and there is nothing to put in order.
-  if (readings.every((reading) => atOrBelow(reading, limit))) return null;
-  const sorted = [...readings].sort((a, b) => a.at - b.at || a.celsius - b.celsius);
-  let warmAt: number | null = null;
-  for (const reading of sorted) {
-    const cold = atOrBelow(reading, limit);
-    if (warmAt !== null && reading.at - warmAt > WARM_READING_GRACE_SECONDS * 1000) break;
-    if (cold) warmAt = null;
-    else warmAt ??= reading.at;
-  }
-  return warmAt === null ? null : { closes: warmAt + WARM_READING_GRACE_SECONDS * 1000, warmAt };
-}
+export const secondsAbove = (points: readonly LogPoint[], limit: ScaleLimit): number =>
+  pointsAbove(points, limit).reduce((sum, { from, to }) => sum + (to - from) / 1000, 0);

@@ -33,6 +33,7 @@ export interface Task {
     | 'paper-missing'
     | 'leftover-closed'
     | 'board-open'
+    | 'read-it'
     | 'thaw-due';
   readonly at: number;
   readonly piece: string;
@@ -50,8 +51,10 @@ export interface ProjectedPiece {
 }
 
 const HOUR = 3600_000;
+/** How long before its silence begins to count a piece, or its place, is asked to be read, h. */
+const READ_AHEAD_HOURS = 6;
 /** How long a fish lies on a board before somebody is asked: its parts belong in the cold between steps. The house's habit. */
-const BOARD_MINUTES = 20;
+export const BOARD_MINUTES = 20;
 
 /**
  * The hands queue: every piece still in the house, what it wants next, soonest first.
@@ -68,7 +71,7 @@ export function handsQueue(
 ): Task[] {
   const tasks: Task[] = [];
   const asked = new Set<string>();
-  for (const { state, lot, windows, missing } of pieces) {
+  for (const { state, lot, windows, missing, clock } of pieces) {
     if (state.gone) continue;
     const piece = state.id;
     const tray = state.holds.at(-1);
@@ -99,6 +102,17 @@ export function handsQueue(
       if (!isLogged && (!raw?.proofDue || raw.proofDue > now)) {
         tasks.push({ code: 'freeze-reading', at: last + 8 * HOUR, piece, seen: { place: freeze.plan.place } });
       }
+    }
+    // One reading of a place speaks for all that lies in it: it is asked for once.
+    const readBy = clock?.warm.readBy ?? null;
+    const where = state.stays.at(-1)?.to === null ? state.stays.at(-1)!.place : '';
+    const inSight =
+      readBy !== null &&
+      readBy - now < READ_AHEAD_HOURS * HOUR &&
+      windows.some((window) => stateAt(window, now, 0) === 'open');
+    if (inSight && !tray && !board && !asked.has(`read ${where || piece}`)) {
+      asked.add(`read ${where || piece}`);
+      tasks.push({ code: 'read-it', at: readBy, piece, seen: { place: where } });
     }
     // One paper clears every piece of its lot: it is asked for once.
     const errand = `${lot.id} ${missing[0] ?? ''}`;

@@ -21,7 +21,7 @@ interface Hung {
 
 /** The ageing cabinet, its logger, and what hangs in it: one nearly there, one for the end of the week, one hung in a hurry. */
 export function rackOf({ step, receive, paper, daysAgo, celsius, pieces }: DemoTools): void {
-  step(284, 'p1', 'set-place', () => ({ name: CABINET, kind: 'cabinet', setPoint: '2 C', warnAbove: '4 C' }));
+  step(284, 'p1', 'set-place', () => ({ name: CABINET, kind: 'cabinet', setPoint: '1 C', warnAbove: '2 C' }));
   step(279, 'p1', 'set-sensor', () => ({
     name: 'Cabinet air',
     place: CABINET,
@@ -50,6 +50,7 @@ export function rackOf({ step, receive, paper, daysAgo, celsius, pieces }: DemoT
       issuer: 'Holm Sea Farm',
       reference: `HSF ${100 + caught}`,
       formulatedFeed: true,
+      raised: true,
       fromEmbryos: true,
       noHazardVerified: true,
       expiresOn: daysAgo(-90)
@@ -62,7 +63,7 @@ export function rackOf({ step, receive, paper, daysAgo, celsius, pieces }: DemoT
       spot,
       mass: `${grams} g`,
       target,
-      celsius: '2 C',
+      celsius: '1 C',
       humidity: '80 %',
       prepared: prepared.join(',')
     }));
@@ -93,7 +94,7 @@ export function rackOf({ step, receive, paper, daysAgo, celsius, pieces }: DemoT
     looked: daily(281, 80)
   });
   // Its thermometer is written down with the morning's look, logger or not.
-  for (const ago of daily(302, 50)) step(ago, 'p3', 'read-place', () => ({ place: CABINET, reading: celsius(1.9) }));
+  for (const ago of daily(302, 50)) step(ago, 'p3', 'read-place', () => ({ place: CABINET, reading: celsius(1.1) }));
   step(78, 'p2', 'end-age', () => ({ piece: pieces['aged-before'], how: 'pulled', place: 'Drawer 1' }));
   step(54, 'p2', 'serve-piece', () => ({
     piece: pieces['aged-before'],

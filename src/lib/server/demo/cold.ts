@@ -37,22 +37,41 @@ export function coldPlacesOf({ step, receive, paper, daysAgo, grams, celsius, pi
   ] as const) {
     step(ago, 'p1', 'move-piece', () => ({ piece: pieces[name], place: to }));
   }
-  step(9, 'p3', 'read-place', () => ({ place: 'Ice rack', reading: celsius(0.6) }));
+  // The list on the wall: every drawer is read before the morning's work and again before service.
+  for (let ago = 279; ago > 0; ago -= 15) {
+    const by = ago % 2 === 0 ? 'p2' : 'p3';
+    for (const [name, usual] of [
+      ['Drawer 1', 1.6],
+      ['Drawer 2', 1.4],
+      ['Ice rack', 0.6],
+      ['Counter box', 3.2]
+    ] as const) {
+      step(ago, by, 'read-place', () => ({ place: name, reading: celsius(usual) }));
+    }
+  }
+
+  step(4.3, 'p3', 'read-place', () => ({ place: 'Counter box', reading: celsius(3.4) }));
 
   // Sablefish that came frozen, with its paper, and thaws since the morning.
-  receive('sable-frozen', 70, 'p1', {
-    species: 'sablefish',
-    form: 'block',
-    source: 'wild',
-    area: 'Outer Vess',
-    supplier: 'Northholm Cold Store',
-    supplierLot: 'NC-218',
-    mass: grams(1400),
-    core: '-21 C',
-    frozen: true,
-    pricePerKg: 38,
-    thickness: '45 mm'
-  });
+  receive(
+    'sable-frozen',
+    70,
+    'p1',
+    {
+      species: 'sablefish',
+      form: 'block',
+      source: 'wild',
+      area: 'Outer Vess',
+      supplier: 'Northholm Cold Store',
+      supplierLot: 'NC-218',
+      mass: grams(1400),
+      core: '-21 C',
+      frozen: true,
+      pricePerKg: 38,
+      thickness: '45 mm'
+    },
+    'Upright freezer'
+  );
   paper('sable-frozen', 69.8, {
     type: 'freezing-statement',
     issuer: 'Northholm Cold Store',
@@ -60,7 +79,6 @@ export function coldPlacesOf({ step, receive, paper, daysAgo, grams, celsius, pi
     frozenAt: '-25 C',
     frozenFor: '20 d'
   });
-  step(69.5, 'p1', 'move-piece', () => ({ piece: pieces['sable-frozen'], place: 'Upright freezer' }));
   step(6, 'p3', 'start-thaw', () => ({
     piece: pieces['sable-frozen'],
     place: 'Drawer 1',
@@ -100,7 +118,7 @@ export function coldLogs(
       0.1,
       (ago, seconds) => near(-39.2, seconds) + (ago < 7.5 ? 14 * Math.exp(-(7.5 - ago) * 2.2) : 0)
     ),
-    'cabinet-air': log(282, 0.1, (ago, seconds) => near(1.8, seconds) * 0.5 + 0.9 + hump(ago, 62, 61, 3.4)),
+    'cabinet-air': log(282, 0.1, (ago, seconds) => near(1.2, seconds) * 0.5 + 0.5 + hump(ago, 62, 61, 3.4)),
     'drawer-1-air': log(200, 0.1, (_, seconds) => near(1.6, seconds) * 0.6 + 0.64),
     'drawer-2-air': log(200, 0.1, (ago, seconds) => near(1.4, seconds) * 0.6 + 0.56 + hump(ago, 15.4, 14.3, 6.5))
   };

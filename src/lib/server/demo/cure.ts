@@ -23,6 +23,7 @@ export function curesOf({ step, receive, paper, daysAgo, grams, celsius, pieces 
     reference: 'FS-2240',
     expiresOn: daysAgo(-180),
     formulatedFeed: true,
+    raised: true,
     fromEmbryos: true,
     noHazardVerified: true
   });

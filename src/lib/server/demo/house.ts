@@ -66,22 +66,21 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
   const lots: Record<string, string> = {};
   const step = (hoursAgo: number, by: string, operation: string, input: () => Input, then?: Step['then']) =>
     steps.push({ hoursAgo, by, operation, input, then });
-  const receive = (name: string, hoursAgo: number, by: string, input: Input | (() => Input)) =>
+  const receive = (name: string, hoursAgo: number, by: string, input: Input | (() => Input), place = 'Drawer 1') => {
+    const given = () => (typeof input === 'function' ? input() : input);
     step(
       hoursAgo,
       by,
       'receive-lot',
-      () => ({
-        commercial: 'yes',
-        water: 'sea',
-        decision: 'accept',
-        ...(typeof input === 'function' ? input() : input)
-      }),
+      () => ({ commercial: 'yes', water: 'sea', decision: 'accept', pack: 'none', ice: 'plenty', ...given() }),
       (result) => {
         lots[name] = String(result.lot);
         pieces[name] = String(result.piece);
       }
     );
+    // From the scale into the cold at once, before anything else is done to it.
+    step(hoursAgo - 0.02, by, 'move-piece', () => ({ piece: pieces[name], place }));
+  };
   const paper = (name: string, hoursAgo: number, input: Input) =>
     step(hoursAgo, 'p2', 'attach-evidence', () => ({ lot: lots[name], ...input }));
   const divide = (from: string, name: string, hoursAgo: number, input: Input) =>
@@ -136,6 +135,7 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
     reference: 'FS-2291',
     expiresOn: addDays(daysAgo(0), 200),
     formulatedFeed: true,
+    raised: true,
     fromEmbryos: true,
     noHazardVerified: true,
     file: statement,
@@ -207,6 +207,7 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
     issuer: 'Holm Sea Farm',
     reference: 'HSF 118',
     formulatedFeed: true,
+    raised: true,
     expiresOn: addDays(daysAgo(0), 90)
   });
   divide('turbot', 'turbot-fillet', 26, {
@@ -229,21 +230,27 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
   on('turbot-tray', 1.2, 'p2', 'serve-piece', { route: 'raw', mass: '120 g', dish: 'Turbot, brown butter salt' });
 
   // Sardine: a night boat, straight into the blast cabinet.
-  receive('sardine', 9, 'p2', {
-    species: 'sardine',
-    form: 'whole',
-    source: 'wild',
-    area: 'Vess Sound',
-    supplier: 'Kelda Bay Boats',
-    supplierLot: 'night haul',
-    caughtOn: daysAgo(1),
-    mass: grams(3400),
-    core: celsius(0.4),
-    pricePerKg: 6.2,
-    decision: 'hold-freeze',
-    reason: 'freeze for vinegared service',
-    thickness: '24 mm'
-  });
+  receive(
+    'sardine',
+    9,
+    'p2',
+    {
+      species: 'sardine',
+      form: 'whole',
+      source: 'wild',
+      area: 'Vess Sound',
+      supplier: 'Kelda Bay Boats',
+      supplierLot: 'night haul',
+      caughtOn: daysAgo(1),
+      mass: grams(3400),
+      core: celsius(0.4),
+      pricePerKg: 6.2,
+      decision: 'hold-freeze',
+      reason: 'freeze for vinegared service',
+      thickness: '24 mm'
+    },
+    'Ice rack'
+  );
   paper('sardine', 8.8, chilled);
   on('sardine', 7.5, 'p2', 'start-freeze', {
     place: 'Blast cabinet',
@@ -314,20 +321,36 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
   });
 
   // Sablefish: frozen by the supplier, thawed here, in a sweet cure.
-  receive('sablefish', 40, 'p1', {
-    species: 'sablefish',
-    form: 'fillet',
-    source: 'wild',
-    area: 'North shelf',
-    supplier: 'Graywater Landings',
-    supplierLot: 'GW-F12',
-    caughtOn: daysAgo(40),
-    mass: grams(1600),
-    core: '-19.4 C',
-    frozen: true,
-    pricePerKg: 38,
-    thickness: '32 mm'
+  receive(
+    'sablefish',
+    40,
+    'p1',
+    {
+      species: 'sablefish',
+      form: 'fillet',
+      source: 'wild',
+      area: 'North shelf',
+      supplier: 'Graywater Landings',
+      supplierLot: 'GW-F12',
+      caughtOn: daysAgo(40),
+      mass: grams(1600),
+      core: '-19.4 C',
+      frozen: true,
+      pricePerKg: 38,
+      thickness: '32 mm'
+    },
+    'Upright freezer'
+  );
+  on('sablefish', 38, 'p1', 'start-thaw', {
+    place: 'Drawer 1',
+    method: 'cold',
+    medium: '2 C',
+    packing: 'film',
+    pack: 'opened',
+    thickness: '32 mm',
+    startCore: '-19.4 C'
   });
+  on('sablefish', 23, 'p1', 'end-thaw', { core: '0.4 C' });
   paper('sablefish', 39.5, {
     type: 'freezing-statement',
     issuer: 'Graywater Landings',
@@ -349,7 +372,8 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
     salt: '5 %',
     sugar: '6 %',
     hours: '18 h',
-    target: '0.8 %'
+    target: '0.8 %',
+    place: 'Drawer 2'
   });
   on('sable-block', 2.8, 'p1', 'end-cure', {
     massAfter: '604 g',
@@ -390,7 +414,7 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
       probe: 'core'
     });
   }
-  on('halibut', 52, 'p1', 'end-freeze', { note: 'to thaw in drawer 1' });
+  on('halibut', 52, 'p1', 'end-freeze', { note: 'to thaw in drawer 1', place: 'Drawer 1' });
   divide('halibut', 'halibut-block', 25, { name: 'Halibut saku', form: 'block', mass: grams(480), thickness: '30 mm' });
   on('halibut-block', 24.5, 'p1', 'record-slice', {
     cut: 'straight',
@@ -400,49 +424,74 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
     thickness: '6 mm'
   });
 
-  receive('clams', 28, 'p3', {
-    species: 'razor-clam',
-    form: 'live',
-    source: 'wild',
-    area: 'Vess flats, approved',
-    supplier: 'Outer Skerry Shellfish',
-    supplierLot: 'OS-55',
-    caughtOn: daysAgo(2),
-    mass: grams(2600),
-    pricePerKg: 16
-  });
+  receive(
+    'clams',
+    28,
+    'p3',
+    {
+      species: 'razor-clam',
+      form: 'live',
+      source: 'wild',
+      area: 'Vess flats, approved',
+      supplier: 'Outer Skerry Shellfish',
+      supplierLot: 'OS-55',
+      caughtOn: daysAgo(2),
+      mass: grams(2600),
+      air: '5.2 C',
+      ice: 'some',
+      pricePerKg: 16
+    },
+    'Counter box'
+  );
   paper('clams', 27.9, {
     type: 'shellfish-tag',
     issuer: 'Outer Skerry Shellfish',
     reference: 'tag 4410',
-    issuedOn: daysAgo(2)
+    issuedOn: daysAgo(2),
+    dealer: 'VS 0214 SP',
+    harvestedOn: daysAgo(2),
+    harvestArea: 'Vess flats 3',
+    mass: '3 kg'
   });
-  receive('oysters', 4.5, 'p3', {
-    species: 'oyster',
-    form: 'live',
-    source: 'farmed',
-    farmSystem: 'other',
-    area: 'Skerry Bay',
-    supplier: 'Outer Skerry Shellfish',
-    supplierLot: 'OS-61',
-    caughtOn: daysAgo(1),
-    mass: grams(5200),
-    pricePerKg: 12,
-    claim: 'tag is in the post'
-  });
-  receive('eel', 11, 'p3', {
-    species: 'eel',
-    form: 'whole',
-    source: 'wild',
-    water: 'brackish',
-    area: 'Vess estuary',
-    supplier: 'Graywater Landings',
-    supplierLot: 'GW-779',
-    caughtOn: daysAgo(1),
-    mass: grams(1300),
-    core: celsius(1.2),
-    pricePerKg: 24
-  });
+  receive(
+    'oysters',
+    4.5,
+    'p3',
+    {
+      species: 'oyster',
+      form: 'live',
+      source: 'farmed',
+      farmSystem: 'other',
+      area: 'Skerry Bay',
+      supplier: 'Outer Skerry Shellfish',
+      supplierLot: 'OS-61',
+      caughtOn: daysAgo(1),
+      mass: grams(5200),
+      air: '6.1 C',
+      pricePerKg: 12,
+      claim: 'tag is in the post'
+    },
+    'Counter box'
+  );
+  receive(
+    'eel',
+    11,
+    'p3',
+    {
+      species: 'eel',
+      form: 'whole',
+      source: 'wild',
+      water: 'brackish',
+      area: 'Vess estuary',
+      supplier: 'Graywater Landings',
+      supplierLot: 'GW-779',
+      caughtOn: daysAgo(1),
+      mass: grams(1300),
+      core: celsius(1.2),
+      pricePerKg: 24
+    },
+    'Ice rack'
+  );
   // What was left of an older turbot: its days are over.
   receive('turbot-old', 200, 'p1', {
     species: 'turbot',
@@ -461,7 +510,8 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
     type: 'feed-statement',
     issuer: 'Holm Sea Farm',
     reference: 'HSF 111',
-    formulatedFeed: true
+    formulatedFeed: true,
+    raised: true
   });
   divide('turbot-old', 'turbot-old-fillet', 190, {
     name: 'Turbot fillet, last week',

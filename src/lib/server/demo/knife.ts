@@ -18,7 +18,7 @@ export function knifeWork(tools: DemoTools): void {
     ['Counter box', 'box'],
     ['Pass', 'bench']
   ] as const) {
-    step(280, 'p1', 'set-place', () => ({ name, kind }));
+    step(286, 'p1', 'set-place', () => ({ name, kind }));
   }
 
   const weigh = (fish: string, hoursAgo: number, by: string, { parts, waste }: Weighed) => {
@@ -75,7 +75,8 @@ export function knifeWork(tools: DemoTools): void {
       type: 'feed-statement',
       issuer: 'Holm Sea Farm',
       reference: 'HSF 118',
-      formulatedFeed: true
+      formulatedFeed: true,
+      raised: true
     });
     const off = grams.reduce((sum, each) => sum + each, 0);
     const rest = mass - off - 5;
@@ -127,6 +128,7 @@ export function knifeWork(tools: DemoTools): void {
     issuer: 'Skarnes Tank Farm',
     reference: 'FS-2288',
     formulatedFeed: true,
+    raised: true,
     fromEmbryos: true,
     noHazardVerified: true
   });
@@ -181,6 +183,7 @@ export function knifeWork(tools: DemoTools): void {
     issuer: 'Holm Sea Farm',
     reference: 'HSF 121',
     formulatedFeed: true,
+    raised: true,
     expiresOn: daysAgo(-80)
   });
   step(0.32, 'p1', 'open-board', () => ({ piece: pieces['turbot-today'], mass: '3162 g', core: '1.4 C' }));

@@ -2,7 +2,7 @@
 type Input = Record<string, unknown>;
 export interface DemoTools {
   step(hoursAgo: number, by: string, operation: string, input: () => Input, then?: (result: Input) => void): void;
-  receive(name: string, hoursAgo: number, by: string, input: Input | (() => Input)): void;
+  receive(name: string, hoursAgo: number, by: string, input: Input | (() => Input), place?: string): void;
   paper(name: string, hoursAgo: number, input: Input): void;
   daysAgo(days: number): string;
   grams(about: number): string;
@@ -100,7 +100,6 @@ export function morning(tools: DemoTools): void {
     farmSystem: 'net-pen-open-water',
     area: 'Skarnes pens',
     supplierLot: 'GW-792',
-    caughtOn: daysAgo(2),
     mass: grams(2600),
     count: 4,
     core: celsius(1.3),
@@ -115,13 +114,14 @@ export function morning(tools: DemoTools): void {
     reference: 'SP 77',
     issuedOn: daysAgo(370),
     expiresOn: daysAgo(6),
-    formulatedFeed: true
+    formulatedFeed: true,
+    raised: true
   });
   step(2.6, 'p1', 'own-exception', () => ({
     piece: pieces.bass,
-    code: 'parasites.paper-expired',
+    code: 'freshness.no-catch-date',
     routes: ['cured'],
-    reason: 'The farm read the new paper out to me; it comes with tomorrow’s box.',
+    reason: 'The farm told me on the phone: out of the pens on Wednesday. The slip comes tomorrow.',
     until: '20 h',
     own: true
   }));

@@ -273,11 +273,11 @@ export const closeBoard = operation({
   name: 'close-board',
   place: '/break',
   summary:
-    'Close the board: parts, waste and drip are balanced against the input, and the parts go back into the cold.',
+    'Close the board: parts, waste and drip are balanced against the input. The parts go to the place named; without one they stay out of the cold.',
   input: z.object({
     piece: pieceId,
     remains: optionalQuantity('mass', { min: 0, max: 500_000 }).describe('what stays uncut; nothing when empty'),
-    place: shortText(60).describe('where the parts go'),
+    place: shortText(60).describe('where the parts go; empty: nowhere cold yet'),
     core: optionalQuantity('temperature', TEMPERATURE).describe('core of the warmest part as it goes back'),
     gapReason: shortText(200).describe('where more than the scale can be out by went'),
     note: shortText(200),
@@ -293,8 +293,8 @@ export const closeBoard = operation({
     if (!closes && input.gapReason === '') {
       throw new EmberError('record.not-balanced', { field: 'gapReason', unit: 'g', seen: open, max: tolerance });
     }
-    const place = input.place || 'back in the cold';
     const out = lyingThere(store, state.id, board.seq);
+    const lying = remains > 0 ? [state, ...out] : out;
     const last = out.reduce((latest, child) => Math.max(latest, child.made.at), board.at);
     if (at < last) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at ?? 'now' });
     return {
@@ -307,10 +307,10 @@ export const closeBoard = operation({
           secondsOut: (at - board.at) / 1000,
           note: input.note
         }),
-        ...(remains > 0 ? [movedTo(house, state, place, input.core, at)] : []),
-        ...out.map((child) => movedTo(house, child, place, input.core, at))
+        // Nobody said where: then they lie where they lay, and their time in the warm runs on.
+        ...(input.place === '' ? [] : lying.map((each) => movedTo(house, each, input.place, input.core, at)))
       ],
-      result: { piece: state.id, gap: open, tolerance, moved: out.map(({ id }) => id) }
+      result: { piece: state.id, gap: open, tolerance, moved: input.place === '' ? [] : out.map(({ id }) => id) }
     };
   }
 });

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { looserFields, type HouseSpecies } from '../../core/fish/house-species.ts';
+import { FIXED_FIELDS, looserFields, type HouseSpecies } from '../../core/fish/house-species.ts';
 import { PARASITES, SPECIES_HAZARDS, speciesShape, type CatalogueEntry } from '../../core/fish/kinds.ts';
 import { SPECIES } from '../../core/fish/species.ts';
 import { SHEET_IDS, SHEETS } from '../../core/inspect/sheets.ts';
-import { DIALS, looserChanges } from '../../core/rules/profiles/house.ts';
+import { belowFloor, DIALS, looserChanges } from '../../core/rules/profiles/house.ts';
 import { PROFILES, profileById } from '../../core/rules/profiles/index.ts';
 import { draft } from '../store/record.ts';
 import { list, neededText, optionalNumeric, shortText, ticked } from './fields.ts';
@@ -87,6 +87,8 @@ export const setSpecies = operation({
     if (before?.added && !shipped) {
       looser.push(...looserFields(before.fields as CatalogueEntry, whole.data));
     }
+    const fixed = shipped && !input.withdraw ? looser.filter((field) => FIXED_FIELDS.includes(field)) : [];
+    if (fixed.length > 0) throw new EmberError('record.needs-authority', { field: fixed[0], seen: fixed.join(', ') });
     if (looser.length > 0 && !input.own) {
       throw new EmberError('record.widens-without-owner', { field: 'own', seen: looser.join(', ') });
     }
@@ -133,6 +135,16 @@ export const setProfile = operation({
         return value === get(base) ? [] : [[id, value]];
       })
     );
+    const [floor] = belowFloor(base, changes);
+    if (floor) {
+      const { unit, get, isSwitch } = DIALS.find(({ id }) => id === floor)!;
+      throw new EmberError('profile.below-floor', {
+        field: `dial-${floor}`,
+        unit,
+        max: isSwitch ? undefined : (get(base) ?? undefined),
+        seen: String(changes[floor])
+      });
+    }
     const looser = looserChanges(base, changes);
     const loosened = looserAgainst(house.profiles[input.id]?.changes, changes);
     if ((looser.length > 0 || loosened) && !input.own) {

@@ -1,17 +1,30 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { PAPERS } from '../../core/record/bodies.ts';
+import { speciesIn } from '../../core/fish/house-species.ts';
+import { FORMS, PAPERS } from '../../core/record/bodies.ts';
+import { AUTHORITY_SCOPES } from '../../core/rules/exceptions.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { addDays, businessDay } from '../../core/service/day.ts';
 import { draft } from '../store/record.ts';
-import { neededText, numeric, optionalDay, optionalQuantity, shortText, TEMPERATURE, ticked } from './fields.ts';
+import {
+  list,
+  MASS,
+  neededText,
+  numeric,
+  optionalDay,
+  optionalNumeric,
+  optionalQuantity,
+  shortText,
+  TEMPERATURE,
+  ticked
+} from './fields.ts';
 import { operation } from './operation.ts';
 
 export const attachEvidence = operation({
   name: 'attach-evidence',
   place: '/piece/[id]',
   summary:
-    'Add a paper to a lot: feed statement, freezing statement, harvest-area document, chill record, shellfish tag, licence.',
+    'Add a paper to a lot: feed or freezing statement, harvest-area document, chill record, supplier’s letter, tag, licence, test, authority’s document.',
   input: z.object({
     lot: neededText(40),
     type: z.enum(PAPERS),
@@ -19,7 +32,8 @@ export const attachEvidence = operation({
     reference: shortText(),
     issuedOn: optionalDay,
     expiresOn: optionalDay,
-    formulatedFeed: ticked,
+    formulatedFeed: ticked.describe('fed as the rule asks'),
+    raised: ticked.describe('raised as the rule asks: it says how'),
     fromEmbryos: ticked,
     noHazardVerified: ticked,
     areaCleared: ticked,
@@ -28,6 +42,16 @@ export const attachEvidence = operation({
     frozenFrom: optionalDay,
     frozenTo: optionalDay,
     solidAt35: ticked,
+    species: shortText(60).describe('id of the species it names; empty where it names none'),
+    form: z.union([z.literal(''), z.enum(FORMS)]).default(''),
+    supplier: shortText(80).describe('whom it names as the seller'),
+    mass: optionalQuantity('mass', MASS).describe('how much it speaks of'),
+    count: optionalNumeric(1, 1_000_000).describe('or how many'),
+    dealer: shortText(60).describe('shellfish tag: the dealer’s certification number'),
+    harvestedOn: optionalDay.describe('shellfish tag'),
+    harvestArea: shortText(80).describe('shellfish tag'),
+    transit: optionalQuantity('temperature', TEMPERATURE).describe('supplier’s letter: warmest on the way'),
+    covers: list(12).describe(`authority: of ${AUTHORITY_SCOPES.join(', ')}`),
     file: z
       .union([z.literal(''), z.string().regex(/^[0-9a-f]{64}$/)])
       .default('')
@@ -43,8 +67,11 @@ export const attachEvidence = operation({
       if (!paper.frozenAt) throw new EmberError('form.incomplete', { field: 'frozenAt' });
       if (!paper.frozenFor) throw new EmberError('form.incomplete', { field: 'frozenFor' });
     }
+    const unknown = paper.covers.find((scope) => !AUTHORITY_SCOPES.some((known) => known === scope));
+    if (unknown !== undefined) throw new EmberError('form.value-unknown', { field: 'covers', seen: unknown });
+    if (paper.species !== '') speciesIn(house.species, paper.species);
     const today = businessDay(now, house);
-    for (const field of ['issuedOn', 'frozenFrom', 'frozenTo'] as const) {
+    for (const field of ['issuedOn', 'frozenFrom', 'frozenTo', 'harvestedOn'] as const) {
       const day = paper[field];
       if (day && day > today) throw new EmberError('time.in-future', { field, seen: day });
     }

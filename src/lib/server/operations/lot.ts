@@ -4,6 +4,7 @@ import { speciesIn } from '../../core/fish/house-species.ts';
 import { KILLINGS } from '../../core/fish/rigor.ts';
 import { FAO_AREAS } from '../../core/fish/fao-areas.ts';
 import {
+  ARRIVAL_PACKS,
   DECISIONS,
   FARM_SYSTEMS,
   FORMS,
@@ -66,6 +67,13 @@ export const lotShape = {
   cases: optionalNumeric(1, 10_000),
   thickness: optionalQuantity('length', THICKNESS),
   core: optionalQuantity('temperature', TEMPERATURE),
+  air: optionalQuantity('temperature', TEMPERATURE).describe(
+    'live goods: the air round them, of the truck or the crate'
+  ),
+  pack: choice(ARRIVAL_PACKS, 'unknown').describe(
+    'none: open to the air; closed: packed without oxygen, a bag pressed out counts'
+  ),
+  packIndicator: choice(THREE, 'unknown').describe('a time-temperature indicator on that pack, unchanged'),
   ice: choice(ICE, 'unknown'),
   frozen: ticked,
   previouslyFrozen: choice(THREE, 'unknown'),

@@ -285,13 +285,13 @@ export const movePiece = operation({
   }
 });
 
-/** The entry with which a piece reaches a place. A place nobody listed is taken as cold: that is where fish is put. */
+/** The entry with which a piece reaches a place. A place nobody listed is not cold: what lies there spends its time. */
 export function movedTo(house: HouseState, state: PieceState, place: string, core: Typed | null, at: number): Draft {
   const known = Object.values(house.places).find(({ name }) => name.toLowerCase() === place.toLowerCase());
   const out = state.outs.at(-1);
   return draft('piece.moved', `piece:${state.id}`, at, {
     place: known?.name ?? place,
-    cold: known?.cold ?? true,
+    cold: known?.cold ?? false,
     core,
     secondsOut: out && out.to === null ? Math.max(0, at - out.from) / 1000 : 0
   });

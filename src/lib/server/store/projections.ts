@@ -154,7 +154,7 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
         state: JSON.stringify(piece),
         windows: JSON.stringify(windows.map(({ state: _, ...window }) => window)),
         missing: JSON.stringify([...new Set(missing)]),
-        clock: JSON.stringify(pieceClock(judged, reasons)),
+        clock: JSON.stringify(pieceClock(judged)),
         seq: piece.lastSeq,
         made: piece.made.at,
         made_seq: piece.made.seq,

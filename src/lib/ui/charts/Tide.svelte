@@ -26,7 +26,7 @@
   /** Depth of a clock's vessel beside the name. */
   const DEEP = 31;
   const used = (clock: NonNullable<NowView['pieces'][number]['clock']>) =>
-    `${Math.round(Math.min(1, clock.spent) * 100)} % of its days on ice${clock.warm === null ? '' : `, ${Math.round(Math.min(1, clock.warm) * 100)} % of its warm hours`}`;
+    `${clock.spent === null ? 'days on ice not known' : `${Math.round(Math.min(1, clock.spent) * 100)} % of its days on ice`}, ${Math.round(Math.min(1, clock.warm) * 100)} % of its time in the warm`;
   const LEFT = $derived(width < 720 ? 178 : 216);
   const of = $derived(frame(now, span, shift, LEFT, width));
   const hours = $derived(SPANS.find(({ id }) => id === span)!.hours);
@@ -142,15 +142,15 @@
           <text class="name" x="36" y={top + 20}>{short(piece.name)}</text>
           <text class="code" x="36" y={top + 36}>{piece.id}</text>
           {#if piece.clock}
-            {@const left = Math.max(0, 1 - piece.clock.spent)}
-            <rect class="vessel" x={LEFT - 24} y={top + 6} width="6" height={DEEP} />
-            <rect class="left" x={LEFT - 24} y={top + 6 + DEEP * (1 - left)} width="6" height={DEEP * left} />
-            <path class="rawend" d="M{LEFT - 26} {top + 6 + DEEP * piece.clock.raw} h10" />
-            {#if piece.clock.warm !== null}
-              {@const cool = Math.max(0, 1 - piece.clock.warm)}
-              <rect class="vessel" x={LEFT - 15} y={top + 6} width="4" height={DEEP} />
-              <rect class="left warm" x={LEFT - 15} y={top + 6 + DEEP * (1 - cool)} width="4" height={DEEP * cool} />
+            {@const cool = Math.max(0, 1 - piece.clock.warm)}
+            {#if piece.clock.spent !== null && piece.clock.raw !== null}
+              {@const left = Math.max(0, 1 - piece.clock.spent)}
+              <rect class="vessel" x={LEFT - 24} y={top + 6} width="6" height={DEEP} />
+              <rect class="left" x={LEFT - 24} y={top + 6 + DEEP * (1 - left)} width="6" height={DEEP * left} />
+              <path class="rawend" d="M{LEFT - 26} {top + 6 + DEEP * piece.clock.raw} h10" />
             {/if}
+            <rect class="vessel" x={LEFT - 15} y={top + 6} width="4" height={DEEP} />
+            <rect class="left warm" x={LEFT - 15} y={top + 6 + DEEP * (1 - cool)} width="4" height={DEEP * cool} />
           {/if}
         </a>
       {/each}
@@ -161,8 +161,7 @@
     </svg>
   </div>
   <p class="soft key">
-    Beside each name, what is left: of its days on ice (the line ends raw service), and of its warm hours where it has
-    them.
+    Beside each name, what is left: of its days on ice (the line ends raw service), and of its time in the warm.
   </p>
   <details class="table">
     <summary>The same as a table</summary>

@@ -19,6 +19,7 @@
       <Field name="place" label="Parts go to" list="{id}-places" placeholder="the coldest drawer" optional />
       <Field name="core" label="Warmest core now" kind="quantity" units={temperatureUnits(units)} optional />
     </div>
+    <p class="soft">Name a place on your list of cold places. Without one the parts count as out of the cold.</p>
     <datalist id="{id}-places">
       {#each view.places as place (place)}<option value={place}></option>{/each}
     </datalist>

@@ -4,6 +4,7 @@
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import { OUT_OF_COLD_CELSIUS } from '$lib/core/rules/out-of-cold.ts';
+  import { formatDuration } from '$lib/core/measure/format.ts';
   import { formatMass, formatTemperature } from '$lib/ui/format.ts';
   import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
@@ -89,7 +90,12 @@
     </div>
     <p class="soft">
       From here its time out of the cold runs, taken as {formatTemperature(OUT_OF_COLD_CELSIUS, units)} until a probe says
-      better.
+      better.{#if view.warm}
+        <b
+          >It has {formatDuration(view.warm.left)} left in the warm: a board of {formatDuration(view.warm.usual)} leaves {formatDuration(
+            view.warm.after
+          )} for the tray.</b
+        > Cold cores read before and after a short board spend nothing.{/if}
     </p>
   </OperationForm>
 </section>

@@ -3,6 +3,7 @@
   import type { PieceView } from '$lib/server/piece-view.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { formatTemperature, moment } from '../format.ts';
+  import { warmCause } from '$lib/words/findings.ts';
 
   /** What the clocks of a piece have used and have left, drawn as water run out of a vessel. */
   let { clocks, now, zone, units }: { clocks: PieceView['clocks']; now: number; zone: string; units: UnitPreferences } =
@@ -51,11 +52,49 @@
       </p>
     </div>
   {:else}<p class="soft">Frozen before it came: its days on ice are the supplier’s, and not known.</p>{/if}
+  {#if clocks.warm}
+    {@const { spentSeconds, budgetSeconds, isHot, readBy, spells } = clocks.warm}
+    <div class="clock" data-clock="warm">
+      <p>
+        <b>Time in the warm</b>: {formatDuration(spentSeconds)} of {formatDuration(budgetSeconds)} spent, {formatDuration(
+          Math.max(0, budgetSeconds - spentSeconds)
+        )} left
+      </p>
+      <svg viewBox="0 0 400 20" preserveAspectRatio="none" aria-hidden="true">
+        <rect class="vessel" width="400" height="20" />
+        <rect
+          class="left"
+          x={400 * share(spentSeconds, budgetSeconds)}
+          width={400 * (1 - share(spentSeconds, budgetSeconds))}
+          height="20"
+        />
+      </svg>
+      {#if spells.length > 0}
+        <details>
+          <summary>When and where</summary>
+          <ul class="where">
+            {#each spells as spell, index (index)}
+              <li>
+                {moment(spell.from, now, zone)} to {moment(spell.to, now, zone)}: {warmCause(spell.cause)}, {formatDuration(
+                  (spell.to - spell.from) / 1000
+                )}
+              </li>
+            {/each}
+          </ul>
+        </details>
+      {/if}
+      <p class="soft small">
+        {#if isHot}Some of it was above {formatTemperature(21.1, units)}: the shorter time counts.
+        {/if}Cold gives none of it back.{#if readBy !== null}
+          Read it, or its place, by {moment(readBy, now, zone)}.{/if}
+      </p>
+    </div>
+  {/if}
   {#if clocks.histamine}
     {@const warm = clocks.histamine}
     <div class="clock" data-clock="histamine">
       <p>
-        <b>Warm hours</b>: {formatDuration(warm.spentSeconds)} of {formatDuration(warm.budgetSeconds)} spent, {formatDuration(
+        <b>Histamine hours</b>: {formatDuration(warm.spentSeconds)} of {formatDuration(warm.budgetSeconds)} spent, {formatDuration(
           Math.max(0, warm.budgetSeconds - warm.spentSeconds)
         )} left
       </p>
@@ -68,7 +107,9 @@
           height="20"
         />
       </svg>
-      <p class="soft small">Nothing gives warm hours back: neither ice, freezing nor heat.</p>
+      <p class="soft small">
+        Above {formatTemperature(4.4, units)}. Nothing gives them back: neither ice, freezing nor heat.
+      </p>
     </div>
   {/if}
   {#if clocks.where.length > 0}

@@ -1,22 +1,5 @@
 import { EmberError, inRange } from '../../errors.ts';
-
-/** Error function by its series and continued fraction; Abramowitz & Stegun 7.1.5 and 7.1.14. */
-export function erf(x: number): number {
-  if (x < 0) return -erf(-x);
-  if (x < 2.5) {
-    let term = x;
-    let sum = x;
-    for (let n = 1; n < 80; n++) {
-      term *= (-x * x) / n;
-      sum += term / (2 * n + 1);
-      if (Math.abs(term) < 1e-17) break;
-    }
-    return (2 / Math.sqrt(Math.PI)) * sum;
-  }
-  let fraction = 0;
-  for (let n = 60; n >= 1; n--) fraction = n / 2 / (x + fraction);
-  return 1 - Math.exp(-x * x) / (Math.sqrt(Math.PI) * (x + fraction));
-}
+import { erf } from '../../measure/erf.ts';
 
 /**
  * The moving boundary's own number: sqrt(π) λ exp(λ²) erf(λ) = C0/N, for acid that diffuses in from a face of constant strength

@@ -31,11 +31,15 @@ export const MOST_A_DAY = 0.08;
 export const AGEING_RULES = {
   wholeDays: 14,
   filletDays: 6,
-  limitCelsius: 4,
+  limitCelsius: 2,
   warmHours: 2,
   afterDays: 3,
   dayOneAtHanging: false
 } as const;
+/** A histamine kind hangs no longer than this, at or below so much, without a test on file; the house's figures (check). */
+export const HISTAMINE_AGEING = { days: 7, limitCelsius: 2 } as const;
+/** Of the face of a hanging fish, for the estimate of Listeria (check). */
+export const HANGING_PH = 6.4;
 /** The numbers of it that are looser when they are larger. */
 export const AGEING_NUMBERS = ['wholeDays', 'filletDays', 'limitCelsius', 'warmHours', 'afterDays'] as const;
 /** Loss a fish is hung for where nobody said, share. */

@@ -33,7 +33,13 @@ export function mapFor(species: Pick<Species, 'id' | 'group'> | null, form: Form
   if (!species) return form === 'whole' || form === 'gutted' ? 'round' : 'fillet';
   if (species.group === 'cephalopod') return 'cephalopod';
   if (species.group === 'crustacean') return 'crustacean';
-  if (species.group === 'mollusc' || species.group === 'scallop' || species.group === 'urchin') return 'bivalve';
+  if (
+    species.group === 'mollusc' ||
+    species.group === 'gastropod' ||
+    species.group === 'scallop' ||
+    species.group === 'urchin'
+  )
+    return 'bivalve';
   if (form === 'fillet' && SALMONID.has(species.id)) return 'side';
   if (form !== 'whole' && form !== 'gutted') return 'fillet';
   if (TUNA_LIKE.has(species.id)) return 'four-loins';

@@ -1,6 +1,7 @@
 import {
   ASSUMED_HOLDING_CELSIUS,
   iceDaysSpent,
+  rateAt,
   stretchesOf,
   whenIceDaysSpent,
   type SpoilageTrack,
@@ -9,8 +10,8 @@ import {
 import { dateMarkEnd } from '../../service/clocks.ts';
 import {
   ALL_ROUTES,
-  frozenSeconds,
-  inFreezer,
+  freezerRuns,
+  frozenIntervals,
   reason,
   wasFrozenBefore,
   type Hazard,
@@ -41,30 +42,44 @@ function preparedAt(context: JudgeContext): number | null {
   return times.length > 0 ? Math.min(...times) : null;
 }
 
+/**
+ * When a mark ends: frozen time is not counted, but for fish whose mark had ended before it went into the freezer. Null while it
+ * stands still in one.
+ */
+function markEnd(context: JudgeContext, prepared: number, days: number): number | null {
+  const { house } = context;
+  let frozenSeconds = 0;
+  for (const { from, to } of frozenIntervals(context)) {
+    if (to <= prepared) continue;
+    if (dateMarkEnd(prepared, days, frozenSeconds, house) <= from) break;
+    if (to === Infinity) return null;
+    frozenSeconds += (to - Math.max(from, prepared)) / 1000;
+  }
+  return dateMarkEnd(prepared, days, frozenSeconds, house);
+}
+
 /** The date mark on what is ready to eat. */
 export const dateMark: Hazard = (context) => {
   const prepared = preparedAt(context);
   if (prepared === null) return [];
   const { profile, house } = context;
   const days = Math.min(profile.dateMark.days, house.dateMarkDays);
-  if (inFreezer(context)) {
+  const routes = profile.dateMark.closes === 'all' ? ALL_ROUTES : RAW_ROUTES;
+  const end = markEnd(context, prepared, days);
+  if (end === null) {
     return [
       reason(context, 'date-mark', 'date-mark.paused', { kind: 'pass' }, profile.dateMark, {
-        routes: ALL_ROUTES,
+        routes,
         seen: { days, preparedAt: prepared }
       })
     ];
   }
-  const frozen = frozenSeconds(context, prepared);
+  const frozenDays = Math.round((end - dateMarkEnd(prepared, days, 0, house)) / 86_400_000);
   return [
-    reason(
-      context,
-      'date-mark',
-      'date-mark.day',
-      { kind: 'closes', at: dateMarkEnd(prepared, days, frozen, house) },
-      profile.dateMark,
-      { routes: ALL_ROUTES, seen: { days, preparedAt: prepared, frozenDays: Math.floor(frozen / 86400) } }
-    )
+    reason(context, 'date-mark', 'date-mark.day', { kind: 'closes', at: end }, profile.dateMark, {
+      routes,
+      seen: { days, preparedAt: prepared, frozenDays }
+    })
   ];
 };
 
@@ -73,19 +88,6 @@ const ICE = {
   citation: "Huss (1995), FAO Fisheries Technical Paper 348; the share for raw service is the house's",
   from: 'house' as const
 };
-
-/** Time the piece or its ancestors lay in a freezer, from `from` on; an open end is Infinity. */
-function freezerPauses(context: JudgeContext, from: number) {
-  return context.chain.flatMap((link) =>
-    link.freezes
-      .filter((run) => (run.ended?.at ?? Infinity) > from)
-      // Only the piece's own last run can still be going: one taken out of a frozen parent is out.
-      .map((run) => ({
-        from: Math.max(from, run.at),
-        to: run.ended?.at ?? (link === context.piece ? Infinity : context.piece.made.at)
-      }))
-  );
-}
 
 /** Ice days spent and left, as the freshness clock of a piece reads. */
 export interface FreshnessClock {
@@ -114,6 +116,19 @@ export function freshnessClock(context: JudgeContext): FreshnessClock | null {
       );
 }
 
+/** On its way, °C: on ice as somebody said, or on none that anybody knows of; the house's figures (check). */
+const ICED_CELSIUS = 0;
+const NOT_ICED_CELSIUS = 4;
+
+/** Days on ice that were spent before the door, unless the core at the door says that it was warmer than that. */
+function daysBefore({ lot, species }: JudgeContext, caught: number): number {
+  const { at, ice } = lot.received;
+  const core = lot.received.core ?? lot.received.air;
+  const onIce = ice === 'plenty' || ice === 'some' || ice === 'slurry';
+  const celsius = Math.max(onIce ? ICED_CELSIUS : NOT_ICED_CELSIUS, core?.si ?? -Infinity);
+  return (Math.max(0, at - caught) / 86_400_000) * rateAt(celsius, species.climate);
+}
+
 function iceClock(
   context: JudgeContext,
   onRack: readonly { readonly from: number; readonly to: number }[]
@@ -134,11 +149,11 @@ function iceClock(
     assumedCelsius: ASSUMED_HOLDING_CELSIUS,
     readings,
     ...(logged.length > 0 ? { logged } : {}),
-    pauses: [...freezerPauses(context, from), ...onRack].sort((a, b) => a.from - b.from)
+    pauses: [...freezerRuns(context, from), ...onRack].sort((a, b) => a.from - b.from)
   });
   // Without a day of catch the days are counted from the door, which is late: raw service asks for one or the other.
   const caught = caughtOn ? readInstant(caughtOn, house.zone, 'caughtOn') : null;
-  const counted = trackFrom(caught ?? lot.received.at, 0);
+  const counted = trackFrom(arrived, caught === null ? 0 : daysBefore(context, caught));
   // Every sheet speaks, and the oldest age it reads (the slow end of its band) where no day of catch is known.
   const seen = lot.inspections.map((sheet) =>
     trackFrom(sheet.at, caught === null ? sheet.iceDays.high : sheet.iceDays.likely)
@@ -167,7 +182,6 @@ export const freshness: Hazard = (context) => {
   const { lot } = context;
   const { caughtOn, form } = lot.received;
   const evidence = [lot.received.seq, ...lot.inspections.map((sheet) => sheet.seq)];
-  const paused = inFreezer(context);
   const seen = {
     iceDays: clock.iceDays,
     share: clock.share,
@@ -178,10 +192,14 @@ export const freshness: Hazard = (context) => {
     spentDays: Math.round(iceDaysSpent(clock.track, context.at, clock.stretches) * 100) / 100
   };
   const closing = (code: string, at: number | null, routes: readonly Route[]) =>
-    paused || at === null
+    // What was past its days before it went into a freezer stays past them there.
+    at === null
       ? reason(context, 'freshness', 'freshness.paused', { kind: 'pass' }, ICE, { routes, evidence, seen })
       : reason(context, 'freshness', code, { kind: 'closes', at }, ICE, { routes, evidence, seen });
-  const eating = closing('freshness.eating-life', clock.until, ['cooked']);
+  // The rack's own days stand for the raw share alone: for the pan every day of its life counts, hung or not.
+  const whole = iceClock(context, []) ?? clock;
+  const eatingOfAll = closing('freshness.eating-life', whole.until, ['cooked']);
+  const eating = eatingOfAll;
   const rack = controlledRacks(context, clock).at(-1);
   const aged = rack
     ? [
@@ -192,7 +210,7 @@ export const freshness: Hazard = (context) => {
         })
       ]
     : [];
-  if (rack && !rack.ended) return aged;
+  if (rack && !rack.ended) return [...aged, eatingOfAll];
   if (clock.basis === 'door') {
     return [
       reason(context, 'freshness', 'freshness.no-catch-date', { kind: 'missing' }, ICE, {
@@ -202,16 +220,7 @@ export const freshness: Hazard = (context) => {
       eating
     ];
   }
-  const cured = context.chain.some((piece) => piece.cures.length > 0);
-  return [
-    ...aged,
-    closing(
-      'freshness.raw-share',
-      clock.rawUntil,
-      RAW_ROUTES.filter((route) => route !== 'cured' || !cured)
-    ),
-    eating
-  ];
+  return [...aged, closing('freshness.raw-share', clock.rawUntil, RAW_ROUTES), eating];
 };
 
 const AGED = {

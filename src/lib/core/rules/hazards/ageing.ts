@@ -1,14 +1,15 @@
 import { notPrepared } from '../../bench/age/looks.ts';
-import { ROP_HOURS } from '../../bench/cure/guards.ts';
+import { HANGING_PH, HISTAMINE_AGEING, WET_ACTIVITY } from '../../bench/age/parameters.ts';
+import { daysToTenfold, ROP_HOURS } from '../../bench/cure/guards.ts';
 import { clipped, union } from '../../log/holding.ts';
 import { HAND_SILENCE_MS, indexAt, patience } from '../../log/series.ts';
 import type { AgeRun } from '../../record/state.ts';
-import { ALL_ROUTES, reason, type Hazard, type JudgeContext } from '../context.ts';
+import { ALL_ROUTES, papers, reason, type Hazard, type JudgeContext } from '../context.ts';
 import type { Cited, ScaleLimit } from '../profile.ts';
 import { warmAir } from '../stays.ts';
 import { RAW_ROUTES, type Reason, type Route } from '../window.ts';
 import { PACK } from './curing.ts';
-import { spentAt } from './temperature.ts';
+import { spentAt } from '../warmth.ts';
 
 const HOUR = 3600_000;
 const DAY = 86_400_000;
@@ -20,6 +21,19 @@ const RULES: Cited = {
   citation:
     'Longest days, warmth and inspection of the ageing cabinet are the house’s; whole fish is not yet ready to eat',
   from: 'house'
+};
+
+const HISTAMINE_DAYS: Cited = {
+  rule: 'histamine kinds on the rack',
+  citation:
+    "Seven days at or below 2 °C without a test on file: the house's figure, after FDA Fish and Fishery Products Hazards and Controls Guidance, ch. 7",
+  check: true,
+  from: 'house'
+};
+const LISTERIA: Cited = {
+  rule: 'growth estimate',
+  citation: 'Mejlholm and Dalgaard (2009), J. Food Prot. 72, at aw 0.99 and pH 6.4: an estimate, never a permission',
+  check: true
 };
 
 /**
@@ -51,10 +65,17 @@ function silence(context: JudgeContext, run: AgeRun, strict: boolean) {
   return to - last > believed ? { from: last, to, due: null } : null;
 }
 
+/** True for what is no histamine kind, and for one whose method has a test on file. */
+const tested = (context: JudgeContext): boolean =>
+  !context.species.hazards.includes('histamine') || papers(context, 'histamine-test').valid.length > 0;
+
 /** The cabinet: warm for too long, or unread. */
 function cabinet(context: JudgeContext, run: AgeRun): Reason[] {
   const { house, species } = context;
-  const { limitCelsius, warmHours } = house.ageing;
+  const { warmHours } = house.ageing;
+  const limitCelsius = tested(context)
+    ? house.ageing.limitCelsius
+    : Math.min(house.ageing.limitCelsius, HISTAMINE_AGEING.limitCelsius);
   const end = run.ended?.at ?? Infinity;
   const limit: ScaleLimit = { c: limitCelsius, f: (limitCelsius * 9) / 5 + 32 };
   const warm = union(clipped(warmAir(context.stays, limit), run.at, end));
@@ -128,6 +149,27 @@ function days(context: JudgeContext, run: AgeRun): Reason[] {
           seen
         })
   ];
+  const shortest = run.at + HISTAMINE_AGEING.days * DAY;
+  if (!tested(context) && (run.ended?.at ?? Infinity) > shortest) {
+    out.push(
+      reason(context, 'ageing', 'ageing.histamine-days', { kind: 'closes', at: shortest }, HISTAMINE_DAYS, {
+        routes: ALL_ROUTES,
+        evidence,
+        seen: { days: HISTAMINE_AGEING.days, limitC: HISTAMINE_AGEING.limitCelsius }
+      })
+    );
+  }
+  const tenfold = daysToTenfold(Math.min(25, Math.max(-5, run.plan.celsius)), WET_ACTIVITY, HANGING_PH);
+  out.push(
+    reason(context, 'ageing', 'ageing.listeria', { kind: 'pass' }, LISTERIA, {
+      evidence: [run.seq],
+      seen: {
+        celsius: run.plan.celsius,
+        tenfoldDays: Number.isFinite(tenfold) ? Math.round(tenfold * 10) / 10 : 0,
+        days: most
+      }
+    })
+  );
   if (run.ended && inTime) {
     const closes = run.ended.at + ageing.afterDays * DAY;
     out.push(

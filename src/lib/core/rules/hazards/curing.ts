@@ -52,7 +52,8 @@ export const curing: Hazard = (context) => {
       const limit = run.at + ROP_HOURS * 3600_000;
       const inTime = run.ended !== null && run.ended.at <= limit;
       const closes: Effect = { kind: 'closes', at: limit };
-      const effect: Effect = isPack && code !== 'cure.closed-pack-salted' && !inTime ? closes : { kind: 'pass' };
+      // A forecast of salt opens no closed pack: an approved plan on file does, and that is read with the papers.
+      const effect: Effect = isPack && !inTime ? closes : { kind: 'pass' };
       out.push(
         reason(context, 'curing', code, effect, isPack ? PACK : CITED[code]!, {
           routes: effect.kind === 'closes' ? ALL_ROUTES : RAW_ROUTES,

@@ -1,3 +1,4 @@
+import { FIXED_FIELDS } from '../../fish/house-species.ts';
 import { ALL_ROUTES, reason, type Hazard } from '../context.ts';
 
 const HOUSE_WORD = {
@@ -10,23 +11,21 @@ const HOUSE_WORD = {
 export const houseWord: Hazard = (context) => {
   const own = context.house.species[context.species.id];
   const copy = context.profile.house;
+  // What no name may loosen does not act, whatever an older entry says.
+  const looser = (own?.looser ?? []).filter((field) => own?.added || !FIXED_FIELDS.includes(field));
   return [
     ...(own
       ? [
           reason(
             context,
             'house',
-            own.added
-              ? 'house.species-added'
-              : own.looser.length > 0
-                ? 'house.species-looser'
-                : 'house.species-changed',
+            own.added ? 'house.species-added' : looser.length > 0 ? 'house.species-looser' : 'house.species-changed',
             { kind: 'pass' },
             HOUSE_WORD,
             {
               routes: ALL_ROUTES,
               evidence: [own.seq],
-              seen: { species: context.species.name, fields: own.looser.join(', '), by: own.by, reason: own.reason }
+              seen: { species: context.species.name, fields: looser.join(', '), by: own.by, reason: own.reason }
             }
           )
         ]
@@ -36,13 +35,22 @@ export const houseWord: Hazard = (context) => {
           reason(
             context,
             'house',
-            copy.looser.length > 0 ? 'house.profile-looser' : 'house.profile-stricter',
+            copy.refused.length > 0
+              ? 'house.profile-floor'
+              : copy.looser.length > 0
+                ? 'house.profile-looser'
+                : 'house.profile-stricter',
             { kind: 'pass' },
             HOUSE_WORD,
             {
               routes: ALL_ROUTES,
               evidence: [copy.seq],
-              seen: { base: copy.base, fields: copy.looser.join(', '), by: copy.by, reason: copy.reason }
+              seen: {
+                base: copy.base,
+                fields: [...copy.looser, ...copy.refused].join(', '),
+                by: copy.by,
+                reason: copy.reason
+              }
             }
           )
         ]

@@ -2,10 +2,17 @@ import { judgeCycle, statementMeets, type ComplianceOptions, type CycleResult } 
 import type { LogBook, RunLog } from '../../log/holding.ts';
 import type { FreezeRun } from '../../record/state.ts';
 import { papers, reason, type Hazard, type JudgeContext } from '../context.ts';
-import type { FreezeCycle } from '../profile.ts';
+import type { Cited, FreezeCycle } from '../profile.ts';
 import type { Reason } from '../window.ts';
 
 const HAZARD = 'parasites';
+/** Where a profile has no rule on it, it is a warning. */
+const KUDOA: Cited = {
+  rule: 'Kudoa septempunctata',
+  citation: 'MHLW notice on Kudoa septempunctata in farmed olive flounder; written in no rule of this profile',
+  check: true,
+  from: 'house'
+};
 
 /** A cycle that wants it solid at a temperature no reading came near, and that nobody is running, need not be followed. */
 function isHopeless(cycle: FreezeCycle, run: FreezeRun, log: RunLog | null): boolean {
@@ -188,7 +195,7 @@ export const parasites: Hazard = (context) => {
   const found = mustFreeze ? frozen(context) : (exempt ?? frozen(context));
   const out: Reason[] = [];
   if (found) out.push(found);
-  else if (mustFreeze) {
+  if (!found && mustFreeze) {
     out.push(
       reason(context, HAZARD, 'decision.hold-to-freeze', { kind: 'missing' }, profile.parasites.rule, {
         evidence: [lot.decision.seq],
@@ -196,10 +203,13 @@ export const parasites: Hazard = (context) => {
         wouldChange: 'freeze-or-statement'
       })
     );
-  } else {
+  }
+  // Held to be frozen or not: what no exemption covers needs its freezing for a reason of its own.
+  if (!found && !exempt) {
     const farmed = lot.received.source === 'farmed';
-    const expired =
-      papers(context, 'feed-statement').expired.length + papers(context, 'freezing-statement').expired.length;
+    const about = (['feed-statement', 'freezing-statement'] as const).map((type) => papers(context, type));
+    const expired = about.reduce((sum, each) => sum + each.expired.length, 0);
+    const conflict = about.flatMap(({ conflicting }) => conflicting)[0];
     const canExempt = farmed && profile.parasites.aquaculture !== null;
     const notRinsed = profile.parasites.exemptGroups.some(
       ({ group, needs }) => group === species.group && needs === 'roeRinsed'
@@ -208,23 +218,39 @@ export const parasites: Hazard = (context) => {
       reason(
         context,
         HAZARD,
-        expired > 0
-          ? 'parasites.paper-expired'
-          : notRinsed
-            ? 'parasites.roe-not-rinsed'
-            : canExempt
-              ? 'parasites.no-farm-paper'
-              : 'parasites.not-frozen',
+        conflict
+          ? 'parasites.paper-contradicts'
+          : expired > 0
+            ? 'parasites.paper-expired'
+            : notRinsed
+              ? 'parasites.roe-not-rinsed'
+              : canExempt
+                ? 'parasites.no-farm-paper'
+                : 'parasites.not-frozen',
         { kind: 'missing' },
         canExempt ? profile.parasites.aquaculture!.rule : profile.parasites.rule,
         {
-          seen: { source: lot.received.source },
-          wouldChange: notRinsed ? 'rinse-or-freeze' : canExempt ? 'farm-paper-or-freeze' : 'freeze-or-statement'
+          evidence: conflict ? [conflict.paper.seq, lot.received.seq] : [],
+          seen: { source: lot.received.source, conflicts: conflict?.conflicts.join(', ') ?? '' },
+          wouldChange: conflict
+            ? 'ask-the-supplier'
+            : notRinsed
+              ? 'rinse-or-freeze'
+              : canExempt
+                ? 'farm-paper-or-freeze'
+                : 'freeze-or-statement'
         }
       )
     );
   }
   const { kudoa } = profile.parasites;
+  if (!kudoa && found && species.hazards.includes('kudoa') && lot.received.source !== 'wild') {
+    out.push(
+      reason(context, HAZARD, 'parasites.kudoa-warning', { kind: 'pass' }, KUDOA, {
+        seen: { source: lot.received.source }
+      })
+    );
+  }
   if (
     kudoa &&
     lot.received.source !== 'wild' &&
@@ -254,14 +280,14 @@ export const parasites: Hazard = (context) => {
   }
   // A paper from a farm speaks of nematodes; flukes of fresh and brackish water need their own answer.
   const fluke =
-    species.parasitesWhenWild.includes('fluke') || ['fresh', 'brackish', 'unknown'].includes(lot.received.water);
-  const fishLike = species.group === 'finfish';
-  if (
-    fluke &&
-    fishLike &&
-    profile.parasites.notClearing.includes('fluke') &&
-    exempt?.code !== 'parasites.farm-exempt'
-  ) {
+    species.parasitesWhenWild.includes('fluke') ||
+    species.water === 'fresh' ||
+    ['fresh', 'brackish', 'unknown'].includes(lot.received.water);
+  const fishLike = species.group === 'finfish' || species.group === 'roe';
+  // Only one that says the water is free of them, verified, answers for flukes; and of a farm alone.
+  const farmFree =
+    lot.received.source === 'farmed' && papers(context, 'feed-statement').valid.some((paper) => paper.noHazardVerified);
+  if (fluke && fishLike && profile.parasites.notClearing.includes('fluke') && !farmFree) {
     out.push(
       reason(
         context,

@@ -52,12 +52,15 @@ export const source: Hazard = (context) => {
       );
     }
   }
-  if (context.susceptible || context.house.susceptibleGuests) {
+  // The ban binds houses that serve such guests by what they are; at a bar it is advice to the guest, and a warning to the cook.
+  if (context.house.susceptibleGuests) {
     out.push(
       reason(context, 'guests', 'guests.susceptible', { kind: 'never' }, context.profile.susceptible, {
-        seen: { house: context.house.susceptibleGuests }
+        seen: { house: true }
       })
     );
+  } else if (context.susceptible) {
+    out.push(reason(context, 'guests', 'guests.warning', { kind: 'pass' }, context.profile.susceptible));
   }
   return out;
 };

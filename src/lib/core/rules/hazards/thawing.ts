@@ -1,4 +1,7 @@
-import { ALL_ROUTES, reason, type Hazard } from '../context.ts';
+import { COLD_THAW_LIMIT, WATER_THAW_LIMIT } from '../../bench/freeze/thaw.ts';
+import type { ThawRun } from '../../record/state.ts';
+import { ALL_ROUTES, reason, type Hazard, type JudgeContext } from '../context.ts';
+import { atOrBelow } from '../profile.ts';
 import { RAW_ROUTES, type Reason } from '../window.ts';
 
 const THAWING = {
@@ -10,6 +13,45 @@ const PACK = {
   citation:
     'FDA Food Code 2022, 3-501.13(E): reduced-oxygen packed fish labelled to be kept frozen leaves its pack before a cold thaw'
 };
+
+const WATER = {
+  rule: '3-501.13(B)',
+  citation:
+    'FDA Food Code 2022, 3-501.13(B): under running water at 21 °C (70 °F) or below; ready-to-eat portions never above 5 °C (41 °F)'
+};
+/** A core read within this of the end of a thaw speaks for it; the house's figure (check). ms */
+const MINUTE = 60_000;
+const SOON_MS = 30 * MINUTE;
+
+/** Under running water: how warm it was, and that fish for the raw routes never passed the limit of what is ready to eat. */
+function underWater(context: JudgeContext, { seq, plan, ended }: ThawRun): Reason[] {
+  if (plan.method !== 'water') return [];
+  const { medium } = plan;
+  const isTooWarm = !atOrBelow({ celsius: medium.si, unit: medium.unit }, WATER_THAW_LIMIT);
+  const out: Reason[] = [];
+  const rest = { routes: RAW_ROUTES, evidence: [seq, ...(ended ? [ended.seq] : [])] };
+  const startedAt = context.chain.flatMap((piece) => piece.thaws).find((run) => run.seq === seq)!.at;
+  if (isTooWarm) {
+    const seen = { typed: medium.typed, limitC: WATER_THAW_LIMIT.c };
+    out.push(
+      reason(context, 'thawing', 'thaw.water-warm', { kind: 'closes', at: startedAt }, WATER, { ...rest, seen })
+    );
+  }
+  if (!ended) return out;
+  const core = context.points.find(({ at }) => at > ended.at - MINUTE && at <= ended.at + SOON_MS);
+  if (!core) {
+    out.push(
+      reason(context, 'thawing', 'thaw.core-not-read', { kind: 'missing' }, WATER, {
+        ...rest,
+        wouldChange: 'read-the-core'
+      })
+    );
+  } else if (!atOrBelow({ celsius: core.celsius, unit: core.unit ?? 'C' }, COLD_THAW_LIMIT)) {
+    const seen = { celsius: core.celsius, limitC: COLD_THAW_LIMIT.c };
+    out.push(reason(context, 'thawing', 'thaw.ended-warm', { kind: 'closes', at: ended.at }, WATER, { ...rest, seen }));
+  }
+  return out;
+}
 
 /** A thaw that is going on, and one that was done in a closed pack without oxygen. */
 export const thawing: Hazard = (context) => {
@@ -38,5 +80,6 @@ export const thawing: Hazard = (context) => {
       })
     );
   }
+  for (const done of context.chain.flatMap((piece) => piece.thaws)) out.push(...underWater(context, done));
   return out;
 };

@@ -8,10 +8,10 @@ export const EU: RuleProfile = {
   id: 'eu',
   name: 'EU hygiene rules',
   edition: 'Reg. (EC) 853/2004 as amended by (EU) 1276/2011',
-  version: 'eu 2026.1',
+  version: 'eu 2026.2',
   parasites: {
     rule: { rule: 'Ch. III.D', citation: `${hygiene} Ch. III.D point 1` },
-    appliesTo: ['finfish', 'cephalopod'],
+    appliesTo: ['finfish', 'cephalopod', 'roe'],
     cycles: [
       {
         id: 'eu-24h',
@@ -46,24 +46,52 @@ export const EU: RuleProfile = {
     handGapShare: 0.25
   },
   receiveCold: {
-    c: 2,
-    f: 35.6,
-    rule: 'Ch. VII',
-    citation: `${hygiene} Ch. VII: approaching melting ice; 2 °C is the house's figure`,
+    c: 5,
+    f: 41,
+    rule: 'Ch. III.A.1',
+    citation: `${hygiene} Ch. III.A.1 and Ch. VII point 1: a temperature approaching that of melting ice; 5 °C is where the house closes`,
     check: true,
     from: 'house'
   },
+  receiveLive: {
+    limit: null,
+    rule: 'Sec. VII Ch. V and VIII',
+    citation:
+      'Reg. (EC) 853/2004 Annex III Sec. VII Ch. V point 1 and Ch. VIII: alive, at a temperature that does not harm them',
+    check: true
+  },
   receiveFrozen: { c: -18, f: -0.4, rule: 'Ch. VII', citation: `${hygiene} Ch. VII point 2` },
   coldHold: {
+    c: 5,
+    f: 41,
+    rule: 'Ch. III.A.1',
+    citation: `${hygiene} Ch. III.A.1 and Ch. VII point 1: a temperature approaching that of melting ice; 5 °C is where the house closes`,
+    check: true,
+    from: 'house'
+  },
+  coldWarn: {
     c: 2,
     f: 35.6,
-    rule: 'Ch. VII',
-    citation: `${hygiene} Ch. VII: approaching melting ice; 2 °C is the house's figure`,
+    rule: 'Ch. III.A.1',
+    citation: `${hygiene} Ch. III.A.1: a temperature approaching that of melting ice; taken as 0 to 2 °C`,
+    check: true,
+    from: 'house'
+  },
+  warmClock: {
+    above: { c: 5, f: 41 },
+    hot: { c: 21.1, f: 70 },
+    seconds: 4 * hour,
+    secondsIfHot: 2 * hour,
+    silenceSeconds: 72 * hour,
+    rule: "the house's clock",
+    citation:
+      "All time above 5 °C added up, 4 h, or 2 h where any of it was above 21.1 °C: the house's own, after FDA Fish and Fishery Products Hazards and Controls Guidance ch. 12 and FDA Food Code 2022, 3-501.19",
     check: true,
     from: 'house'
   },
   dateMark: {
     days: 7,
+    closes: 'raw',
     rule: 'Reg. 2073/2005 Art. 3',
     citation: "Reg. (EC) 2073/2005 Art. 3: shelf life is the operator's own study; 7 days is the house's figure",
     check: true,
@@ -95,8 +123,9 @@ export const EU: RuleProfile = {
   },
   shellfishTag: {
     keepDays: 60,
-    rule: 'Sec. VII Ch. I',
-    citation: 'Reg. (EC) 853/2004 Annex III Sec. VII Ch. I and VI (identification mark and registration document)',
+    rule: 'Sec. VII Ch. VII',
+    citation:
+      'Reg. (EC) 853/2004 Annex III Sec. VII Ch. I (registration document) and Ch. VII point 2 (the label is kept 60 days after splitting up)',
     check: true
   },
   commercialSource: {

@@ -173,6 +173,31 @@ export const DIALS: readonly Dial[] = [
     })
   },
   {
+    id: 'warmHours',
+    unit: 'h',
+    min: 0,
+    max: 12,
+    looserWhen: 'higher',
+    get: (profile) => profile.warmClock.seconds / 3600,
+    set: (profile, value) => ({
+      ...profile,
+      warmClock: {
+        ...profile.warmClock,
+        seconds: value * 3600,
+        secondsIfHot: Math.min(profile.warmClock.secondsIfHot, value * 3600)
+      }
+    })
+  },
+  {
+    id: 'silenceHours',
+    unit: 'h',
+    min: 1,
+    max: 96,
+    looserWhen: 'higher',
+    get: (profile) => profile.warmClock.silenceSeconds / 3600,
+    set: (profile, value) => ({ ...profile, warmClock: { ...profile.warmClock, silenceSeconds: value * 3600 } })
+  },
+  {
     id: 'trayHours',
     unit: 'h',
     min: 0.5,
@@ -181,8 +206,13 @@ export const DIALS: readonly Dial[] = [
     get: (profile) => (profile.timeControls[0] ? profile.timeControls[0].seconds / 3600 : null),
     set: (profile, value) => ({
       ...profile,
+      // Tightened, it holds for a tray that nobody reads as well.
       timeControls: profile.timeControls.map((control, index) =>
-        index === 0 ? { ...control, seconds: value * 3600 } : control
+        index === 0
+          ? { ...control, seconds: value * 3600 }
+          : control.unreadSeconds === undefined
+            ? control
+            : { ...control, unreadSeconds: Math.min(control.unreadSeconds, value * 3600) }
       )
     })
   },
@@ -220,19 +250,38 @@ export function looserChanges(base: RuleProfile, changes: HouseProfile['changes'
 
 const built = new WeakMap<HouseProfile, RuleProfile>();
 
-/** The profile a house's copy comes to. Its version names the base's and the entry that set it. */
+/**
+ * Changes that a copy may not make, whoever asks: looser than the law of its base. A farm exemption where the base writes none
+ * either way is the house's to decide and to own; all else has its base's number as its floor.
+ */
+export const belowFloor = (base: RuleProfile, changes: HouseProfile['changes']): string[] =>
+  looserChanges(base, changes).filter((id) => id !== 'farmExemption');
+
+/**
+ * The profile a house's copy comes to. Its version names the base's and the entry that set it. A number looser than the base's
+ * law does not act, also where an older entry says it.
+ */
 export function buildProfile(base: RuleProfile, own: HouseProfile): RuleProfile {
   const known = built.get(own);
   if (known) return known;
   let profile: RuleProfile = base;
-  for (const [id, value] of Object.entries(own.changes)) profile = dial(id).set(profile, Number(value));
+  const refused = belowFloor(base, own.changes);
+  for (const [id, value] of Object.entries(own.changes))
+    if (!refused.includes(id)) profile = dial(id).set(profile, Number(value));
   profile = {
     ...profile,
     id: own.id,
     name: own.name,
     edition: `${base.edition}, changed by the house`,
     version: `${base.version}, house entry ${own.seq}`,
-    house: { base: base.id, reason: own.reason, by: own.by, seq: own.seq, looser: own.looser }
+    house: {
+      base: base.id,
+      reason: own.reason,
+      by: own.by,
+      seq: own.seq,
+      looser: own.looser.filter((id) => !refused.includes(id)),
+      refused
+    }
   };
   built.set(own, profile);
   return profile;

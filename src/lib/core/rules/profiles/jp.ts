@@ -9,10 +9,10 @@ export const JP: RuleProfile = {
   id: 'jp',
   name: 'Japan, public advice',
   edition: 'MHLW advice on anisakiasis; Notification No. 370 of 1959',
-  version: 'jp 2026.1',
+  version: 'jp 2026.2',
   parasites: {
     rule: { rule: 'freezing', citation: `${advice}: freeze at -20 °C for 24 h or longer, or heat` },
-    appliesTo: ['finfish', 'cephalopod'],
+    appliesTo: ['finfish', 'cephalopod', 'roe'],
     cycles: [
       {
         id: 'jp-24h',
@@ -53,6 +53,12 @@ export const JP: RuleProfile = {
     citation: `${standards}: kept at 10 °C or below`,
     check: true
   },
+  receiveLive: {
+    limit: { c: 10, f: 50 },
+    rule: 'raw shellfish',
+    citation: `${standards}: oysters for raw use kept at 10 °C or below`,
+    check: true
+  },
   receiveFrozen: { c: -15, f: 5, rule: 'frozen fish', citation: `${standards}: kept at -15 °C or below`, check: true },
   coldHold: {
     c: 10,
@@ -61,8 +67,28 @@ export const JP: RuleProfile = {
     citation: `${standards}: kept at 10 °C or below`,
     check: true
   },
+  coldWarn: {
+    c: 5,
+    f: 41,
+    rule: 'catering manual',
+    citation: 'MHLW mass-catering hygiene manual: fish and shellfish kept at 5 °C or below',
+    check: true
+  },
+  warmClock: {
+    above: { c: 5, f: 41 },
+    hot: { c: 21.1, f: 70 },
+    seconds: 4 * hour,
+    secondsIfHot: 2 * hour,
+    silenceSeconds: 72 * hour,
+    rule: "the house's clock",
+    citation:
+      "All time above 5 °C added up, 4 h, or 2 h where any of it was above 21.1 °C: the house's own, after FDA Fish and Fishery Products Hazards and Controls Guidance ch. 12 and FDA Food Code 2022, 3-501.19",
+    check: true,
+    from: 'house'
+  },
   dateMark: {
     days: 5,
+    closes: 'raw',
     rule: 'use-by date',
     citation: "Food Labeling Standards: the use-by date is the maker's own study; 5 days is the house's figure",
     check: true,

@@ -9,10 +9,10 @@ export const US_FC: RuleProfile = {
   id: 'us-fc',
   name: 'US Food Code',
   edition: 'FDA Food Code 2022',
-  version: 'us-fc 2026.1',
+  version: 'us-fc 2026.2',
   parasites: {
     rule: { rule: '3-402.11', citation: `${code} 3-402.11(A)` },
-    appliesTo: ['finfish', 'cephalopod', 'crustacean', 'urchin', 'mollusc', 'scallop', 'roe'],
+    appliesTo: ['finfish', 'cephalopod', 'crustacean', 'urchin', 'mollusc', 'gastropod', 'scallop', 'roe'],
     cycles: [
       {
         id: 'us-168h',
@@ -41,7 +41,11 @@ export const US_FC: RuleProfile = {
     clock: 'air',
     notClearing: [],
     exemptGroups: [
-      { group: 'mollusc', rule: { rule: '3-402.11(B)(1)', citation: `${code} 3-402.11(B)(1)` } },
+      {
+        group: 'mollusc',
+        // 1-201.10 names oysters, clams, mussels and scallops: abalone, whelk and other snails are not among them.
+        rule: { rule: '3-402.11(B)(1)', citation: `${code} 3-402.11(B)(1) and 1-201.10 (molluscan shellfish)` }
+      },
       { group: 'scallop', rule: { rule: '3-402.11(B)(2)', citation: `${code} 3-402.11(B)(2)` } },
       { group: 'roe', needs: 'roeRinsed', rule: { rule: '3-402.11(B)(5)', citation: `${code} 3-402.11(B)(5)` } }
     ],
@@ -59,13 +63,19 @@ export const US_FC: RuleProfile = {
     aquaculture: {
       rule: { rule: '3-402.11(B)(4)', citation: `${code} 3-402.11(B)(4) and 3-402.12` },
       systems: ['net-pen-open-water', 'land-based', 'pond'],
-      needs: ['formulatedFeed']
+      // 3-402.12(D): raised and fed as (B)(4) says, both on the paper.
+      needs: ['formulatedFeed', 'raised']
     },
     accuracy: 'plain',
     loggedGapSeconds: 2 * hour,
     handGapShare: 0.25
   },
   receiveCold: { c: 5, f: 41, rule: '3-202.11', citation: `${code} 3-202.11(A)` },
+  receiveLive: {
+    limit: { c: 7.2, f: 45 },
+    rule: '3-202.11(B)',
+    citation: `${code} 3-202.11(B) and 3-501.14(C): air at or below 7.2 °C (45 °F), then 5 °C within 4 h`
+  },
   receiveFrozen: {
     c: -18,
     f: 0,
@@ -75,14 +85,34 @@ export const US_FC: RuleProfile = {
     from: 'house'
   },
   coldHold: { c: 5, f: 41, rule: '3-501.16', citation: `${code} 3-501.16(A)(2)` },
-  dateMark: { days: 7, rule: '3-501.17', citation: `${code} 3-501.17` },
+  warmClock: {
+    above: { c: 5, f: 41 },
+    hot: { c: 21.1, f: 70 },
+    seconds: 4 * hour,
+    secondsIfHot: 2 * hour,
+    silenceSeconds: 24 * hour,
+    rule: "the house's clock",
+    citation:
+      "All time above 5 °C added up, 4 h, or 2 h where any of it was above 21.1 °C: the house's own, after FDA Fish and Fishery Products Hazards and Controls Guidance ch. 12 and FDA Food Code 2022, 3-501.19",
+    check: true,
+    from: 'house'
+  },
+  dateMark: { days: 7, closes: 'all', rule: '3-501.17', citation: `${code} 3-501.17` },
   timeControls: [
-    { id: '4h', seconds: 4 * hour, start: { c: 5, f: 41 }, rule: '3-501.19(B)', citation: `${code} 3-501.19(B)` },
+    {
+      id: '4h',
+      seconds: 4 * hour,
+      start: { c: 5, f: 41 },
+      startHot: { c: 57, f: 135 },
+      rule: '3-501.19(B)',
+      citation: `${code} 3-501.19(B)`
+    },
     {
       id: '6h',
       seconds: 6 * hour,
       start: { c: 5, f: 41 },
       ceiling: { c: 21, f: 70 },
+      unreadSeconds: 4 * hour,
       rule: '3-501.19(C)',
       citation: `${code} 3-501.19(C)`
     }

@@ -1,0 +1,324 @@
+import { surfaceShare } from '../fish/surface.ts';
+import { ASSUMED_HOLDING_CELSIUS } from '../fish/freshness.ts';
+import { clipped, union, type Interval } from '../log/holding.ts';
+import { indexAt } from '../log/series.ts';
+import type { HouseState, PieceState } from '../record/state.ts';
+import { pointsAbove, type LogPoint } from '../service/clocks.ts';
+import { frozenIntervals, type JudgeContext } from './context.ts';
+import { spansOut, type Span } from './out-of-cold.ts';
+import { atOrBelow, type ScaleLimit } from './profile.ts';
+import { staysOf } from './stays.ts';
+
+/** What made a stretch of time warm, or nobody's knowledge. */
+export type WarmCause = 'reading' | 'log' | 'out' | 'place' | 'thaw' | 'bath' | 'silence' | 'tray';
+export interface WarmSpell extends Interval {
+  readonly cause: WarmCause;
+  /** Entry it leans on; 0 for none. */
+  readonly seq: number;
+}
+
+const MINUTE = 60_000;
+/** A core read within this of leaving the cold, or of coming back, speaks for that moment; the house's figure (check). ms */
+const NEARBY_MS = 15 * MINUTE;
+/** Air of a kitchen whose fish nobody read, °C; the warmest that still leaves the longer budget. */
+const KITCHEN_CELSIUS = 21.1;
+/** Slow bound of heat into fish that lies in still air or on a board, W/m²K (check). */
+const STILL_AIR = 10;
+/** A door or a defrost lifts the air for this long at the most before it counts; the house's figure (check). ms */
+const DOOR_MS = 30 * MINUTE;
+/** Fish whose thickness nobody gave is taken as this thin, mm: it warms sooner. */
+const THIN_MM = 10;
+
+/**
+ * From when on a place counts as cold for what came there at a moment: at once where it stood on the house's list then, from the
+ * day it was listed where it was listed later. Listing it takes nothing back. ms; Infinity for never
+ */
+export function coldFrom({ coldSpans }: Pick<HouseState, 'coldSpans'>, name: string, at: number): number {
+  const spans = coldSpans.filter((span) => span.name === name);
+  if (spans.some(({ from, to }) => from <= at && at < to)) return at;
+  return Math.min(...spans.map(({ from }) => from).filter((from) => from > at), Infinity);
+}
+
+/** Readings of one minute are one: the warmest of them, so that none written beside it takes anything back. In order of time. */
+export function byMinute<Point extends LogPoint>(points: readonly Point[]): Point[] {
+  const sorted = [...points].sort((a, b) => a.at - b.at || a.celsius - b.celsius);
+  const out: Point[] = [];
+  for (const point of sorted) {
+    const last = out.at(-1);
+    if (!last || Math.floor(last.at / MINUTE) !== Math.floor(point.at / MINUTE)) out.push(point);
+    else if (point.celsius >= last.celsius) out[out.length - 1] = { ...point, at: last.at };
+  }
+  return out;
+}
+
+/** Every core that was read of a piece and of what it was cut from: at the door, in the cold, on boards, in runs. */
+export function corePoints({ lot, chain, stays, profile }: Pick<JudgeContext, 'lot' | 'chain' | 'stays' | 'profile'>) {
+  const out: (LogPoint & { readonly seq: number })[] = [];
+  const add = (at: number, core: { si: number; unit: string } | null | undefined, seq: number) => {
+    if (core) out.push({ at, celsius: core.si, unit: core.unit, seq });
+  };
+  const { received } = lot;
+  add(received.at, received.core ?? received.air, received.seq);
+  // What came alive was read by its air: the first cold air of the place it was put in answers for it.
+  const answer = received.core ? null : firstColdAir(stays, profile.coldHold);
+  if (answer) out.push(answer);
+  for (const piece of chain) {
+    for (const { at, celsius, unit, seq } of piece.readings) out.push({ at, celsius, unit, seq });
+    for (const span of piece.outs) {
+      add(span.from, span.startCore, span.seq);
+      if (span.to !== null) add(span.to, span.core, span.backSeq ?? span.seq);
+    }
+    // A move tells a core of its own also where it ends no time out.
+    if (piece.place) add(piece.place.at, piece.place.core, piece.place.seq);
+    for (const run of piece.freezes) {
+      add(run.at, run.plan.startCore, run.seq);
+      for (const { at, celsius, unit, seq, probe } of run.readings)
+        if (probe === 'core') out.push({ at, celsius, unit, seq });
+    }
+    for (const run of piece.thaws) {
+      add(run.at, run.plan.startCore, run.seq);
+      if (run.ended) add(run.ended.at, run.ended.core, run.ended.seq);
+    }
+    for (const run of piece.cures)
+      for (const { seconds, celsius } of run.ended?.warmth ?? [])
+        out.push({ at: run.at + seconds * 1000, celsius, unit: 'C', seq: run.seq });
+    for (const hold of piece.holds) add(hold.at, hold.plan.startCore, hold.seq);
+  }
+  return byMinute(out);
+}
+/** The first reading at or below a limit of the air round a piece. */
+function firstColdAir(stays: JudgeContext['stays'], limit: ScaleLimit) {
+  for (const { stay, from, to, log } of stays) {
+    const { series } = log;
+    for (let index = indexAt(series, from); index < series.length && series.at[index]! <= to; index++) {
+      const reading = { celsius: series.celsius[index]!, unit: series.fahrenheit[index] ? 'F' : 'C' };
+      if (atOrBelow(reading, limit)) return { ...reading, at: series.at[index]!, seq: stay.seq };
+    }
+  }
+  return null;
+}
+type CorePoint = ReturnType<typeof corePoints>[number];
+
+const thicknessOf = (chain: readonly PieceState[]): number =>
+  [...chain].reverse().find(({ made }) => made.thicknessMm !== null)?.made.thicknessMm ?? THIN_MM;
+
+/** True where the face of it stays at or below a limit for so long in such air, by the slow bound of the model. */
+function staysCold(from: number, air: number, milliseconds: number, limit: ScaleLimit, thicknessMm: number): boolean {
+  if (from > limit.c) return false;
+  if (air <= limit.c) return true;
+  const share = surfaceShare(milliseconds / 1000, Math.min(2000, Math.max(0.1, thicknessMm)), STILL_AIR);
+  return from + share * (air - from) <= limit.c;
+}
+
+/** A time out of the cold with cold cores at both ends, so short that its face stayed cold too, spends nothing. */
+function isFree(span: Span, points: readonly CorePoint[], limit: ScaleLimit, thicknessMm: number): boolean {
+  if (span.to === null) return false;
+  const near = (moment: number, from: number, to: number) =>
+    points.filter(({ at }) => at >= moment + from && at <= moment + to);
+  const before = near(span.from, -NEARBY_MS, MINUTE).at(-1);
+  const after = near(span.to, -MINUTE, NEARBY_MS)[0];
+  if (!before || !after) return false;
+  const all = points.filter(({ at }) => at >= before.at && at <= after.at);
+  const isCold = ({ celsius, unit = 'C' }: CorePoint) => atOrBelow({ celsius, unit }, limit);
+  const warmest = Math.max(before.celsius, after.celsius);
+  return all.every(isCold) && staysCold(warmest, KITCHEN_CELSIUS, span.to - span.from, limit, thicknessMm);
+}
+
+/** Warmth by cores: the straight line between two of them, and after the last one until somebody says otherwise. */
+function byCores(context: JudgeContext, points: readonly CorePoint[], limit: ScaleLimit): WarmSpell[] {
+  const last = points.at(-1);
+  if (!last || points.every(({ celsius, unit = 'C' }) => atOrBelow({ celsius, unit }, limit))) return [];
+  const out: WarmSpell[] = [];
+  const isWarm = ({ celsius, unit = 'C' }: CorePoint) => !atOrBelow({ celsius, unit }, limit);
+  points.forEach((point, index) => {
+    const before = points[index - 1];
+    if (!before || (!isWarm(before) && !isWarm(point))) return;
+    for (const { from, to } of pointsAbove([before, point], limit)) {
+      // Fish that lay in air read as cold was cold until then: the line begins no earlier.
+      const start = isWarm(before) ? from : Math.max(from, lastColdAir(context, before.at, point.at, limit));
+      if (to > start) out.push({ from: start, to, cause: 'reading', seq: isWarm(point) ? point.seq : before.seq });
+    }
+  });
+  if (isWarm(last)) out.push({ from: last.at, to: Infinity, cause: 'reading', seq: last.seq });
+  return out;
+}
+
+/** The last moment between two at which a log read the air round it at or below a limit; the first of them for none. ms */
+function lastColdAir({ stays }: JudgeContext, from: number, to: number, limit: ScaleLimit): number {
+  let last = from;
+  for (const { from: since, to: until, log } of stays) {
+    const { series } = log;
+    const end = Math.min(until, to);
+    for (let index = indexAt(series, end + 1) - 1; index >= 0; index--) {
+      const at = series.at[index]!;
+      if (at < Math.max(since, last)) break;
+      const reading = { celsius: series.celsius[index]!, unit: series.fahrenheit[index] ? 'F' : 'C' };
+      if (at <= end && atOrBelow(reading, limit)) {
+        last = at;
+        break;
+      }
+    }
+  }
+  return last;
+}
+
+/** Warmth by the logs of places it lay in; a door opened for a moment is none where its face stayed cold. */
+function byLogs(context: JudgeContext, limit: ScaleLimit, isStrict: boolean): WarmSpell[] {
+  const thickness = thicknessOf(context.chain);
+  return context.stays.flatMap(({ stay, from, to, log }) => {
+    const grace = Object.values(context.house.places).find(({ name }) => name === stay.place)?.graceMinutes ?? 0;
+    return clipped(log.above(limit), from, to).flatMap((spell): WarmSpell[] => {
+      const lasts = spell.to - spell.from;
+      if (lasts <= 0) return [];
+      if (!isStrict && lasts <= Math.min(DOOR_MS, grace * MINUTE)) {
+        let peak = limit.c;
+        const { series } = log;
+        for (let index = indexAt(series, spell.from); index < series.length && series.at[index]! <= spell.to; index++)
+          peak = Math.max(peak, series.celsius[index]!);
+        if (staysCold(Math.min(ASSUMED_HOLDING_CELSIUS, limit.c), peak, lasts, limit, thickness)) return [];
+      }
+      return [{ ...spell, cause: 'log', seq: stay.seq }];
+    });
+  });
+}
+
+/** Baths that are warmer than the limit, and thaws whose face was. */
+function byRuns({ chain }: JudgeContext, limit: ScaleLimit): WarmSpell[] {
+  const out: WarmSpell[] = [];
+  const isWarm = (celsius: number) => celsius > limit.c + 1e-9;
+  for (const piece of chain) {
+    const baths = [
+      ...piece.acids.map(({ at, seq, ended, plan }) => ({ at, seq, ended, celsius: plan.settings.celsius })),
+      ...piece.cures.map(({ at, seq, ended, plan }) => ({ at, seq, ended, celsius: plan.celsius })),
+      ...piece.ages.map(({ at, seq, ended, plan }) => ({ at, seq, ended, celsius: plan.celsius }))
+    ];
+    for (const { at, seq, ended, celsius } of baths)
+      if (isWarm(celsius)) out.push({ from: at, to: ended?.at ?? Infinity, cause: 'bath', seq });
+    for (const run of piece.thaws) {
+      const { method, medium, surfaceWarmFrom } = run.plan;
+      if (method === 'cold' && !isWarm(medium.si)) continue;
+      const end = run.ended?.at ?? Infinity;
+      // Cold air that is none: warm from the first minute, unless the forecast says when.
+      const byForecast =
+        surfaceWarmFrom === null ? (method === 'cold' ? run.at : end) : run.at + surfaceWarmFrom * 1000;
+      const from = Math.min(byForecast, run.ended ? run.ended.at - run.ended.warmSeconds * 1000 : Infinity);
+      if (end > from) out.push({ from, to: end, cause: 'thaw', seq: run.seq });
+    }
+  }
+  return out;
+}
+
+/** Stays in places that nobody listed as cold: unknown is not cold. What lies in a run there is judged by the run. */
+function byPlaces({ chain, house }: JudgeContext): WarmSpell[] {
+  const runs = chain.flatMap((piece) =>
+    [...piece.acids, ...piece.cures, ...piece.ages].map(({ at, ended }) => ({ from: at, to: ended?.at ?? Infinity }))
+  );
+  return staysOf(chain).flatMap(({ place, how, from, to, seq }): WarmSpell[] => {
+    if (how === 'freeze' || how === 'thaw') return [];
+    const until = Math.min(to ?? Infinity, coldFrom(house, place, from));
+    const since =
+      how === 'put' ? from : Math.min(until, Math.max(from, ...runs.map((run) => (run.from <= from ? run.to : from))));
+    return until > since ? [{ from: since, to: until, cause: 'place', seq }] : [];
+  });
+}
+
+/** Silence beyond what is believed: from then on nobody knows that it was cold. */
+function bySilence(context: JudgeContext, points: readonly CorePoint[], silenceMs: number): WarmSpell[] {
+  const heard: { from: number; to: number; seq: number }[] = points.map(({ at, seq }) => ({ from: at, to: at, seq }));
+  heard.push({ from: context.lot.received.at, to: context.lot.received.at, seq: context.lot.received.seq });
+  for (const { from, to, log, stay } of context.stays)
+    for (const run of clipped(log.spoken(silenceMs), from, to)) heard.push({ ...run, seq: stay.seq });
+  for (const run of context.chain.flatMap((piece) => piece.freezes))
+    for (const { at, seq } of run.readings) heard.push({ from: at, to: at, seq });
+  for (const hold of context.chain.flatMap((piece) => piece.holds))
+    for (const { at, seq } of hold.readings) heard.push({ from: at, to: at, seq });
+  for (const frozen of frozenIntervals(context)) heard.push({ ...frozen, seq: 0 });
+  heard.sort((a, b) => a.from - b.from);
+  const out: WarmSpell[] = [];
+  let last = heard[0]!;
+  const quiet = (to: number) => {
+    if (to - last.to > silenceMs) out.push({ from: last.to + silenceMs, to, cause: 'silence', seq: last.seq });
+  };
+  for (const each of heard) {
+    quiet(each.from);
+    if (each.to > last.to) last = each;
+  }
+  quiet(Infinity);
+  return out;
+}
+
+export interface WarmthOptions {
+  /** At or below it is cold. */
+  readonly limit: ScaleLimit;
+  readonly silenceSeconds: number;
+  /** Every stay out of the cold counts whole, whatever the model says of its face. */
+  readonly isStrict: boolean;
+}
+
+/** Every stretch in which a piece, or what it was cut from, stood warmer than a limit, or nobody knows that it did not. */
+export function warmSpells(context: JudgeContext, { limit, silenceSeconds, isStrict }: WarmthOptions): WarmSpell[] {
+  const points = context.points;
+  const thickness = thicknessOf(context.chain);
+  const out: WarmSpell[] = [
+    ...byCores(context, points, limit),
+    ...(context.stays.length > 0 ? byLogs(context, limit, isStrict) : []),
+    ...byRuns(context, limit),
+    ...byPlaces(context),
+    ...bySilence(context, points, silenceSeconds * 1000)
+  ];
+  for (const span of spansOut(context.chain)) {
+    if (!isStrict && isFree(span, points, limit, thickness)) continue;
+    const to = span.to ?? Infinity;
+    if (to > span.from) out.push({ from: span.from, to, cause: 'out', seq: span.seq });
+  }
+  return out.sort((a, b) => a.from - b.from);
+}
+
+/** Whether any of it was read above a limit: by a core, by the air round it, or as the heat of a bath. */
+export function wasAbove(context: JudgeContext, limit: ScaleLimit, { trays }: { trays: boolean }): boolean {
+  const isHot = ({ celsius, unit = 'C' }: LogPoint) => !atOrBelow({ celsius, unit }, limit);
+  const onTrays = context.chain.flatMap((piece) => piece.holds).flatMap((hold) => hold.readings);
+  return (
+    context.points.some(isHot) ||
+    (trays && onTrays.some(isHot)) ||
+    context.stays.some(({ from, to, log }) => clipped(log.above(limit), from, to).length > 0) ||
+    byRuns(context, limit).some(({ cause }) => cause === 'bath')
+  );
+}
+
+/** Where a budget ends: closed at a moment for good, or not to be believed from a moment on while nobody reads it. */
+export interface BudgetEnd {
+  /** By what is known, ms; null while nothing known uses it up. */
+  readonly closes: number | null;
+  /** By the silence that lasts, ms, where that comes first; null where it does not. */
+  readonly unheard: number | null;
+}
+
+/**
+ * When a budget is used up. The silence that lasts is no end yet: somebody may still read it, and then it is known.
+ *
+ * @param seconds the budget
+ */
+export function budgetEnd(spells: readonly WarmSpell[], seconds: number): BudgetEnd {
+  const lasting = ({ cause, to }: WarmSpell) => cause === 'silence' && to === Infinity;
+  const closes = spentAt(
+    spells.filter((spell) => !lasting(spell)),
+    seconds
+  );
+  const all = spentAt(spells, seconds);
+  return { closes, unheard: all !== null && (closes === null || all < closes) ? all : null };
+}
+
+/**
+ * When warm stretches had used a budget up, ms; null where they alone did not. Overlaps count once.
+ *
+ * @param seconds the budget
+ */
+export function spentAt(warm: readonly Interval[], seconds: number): number | null {
+  let left = seconds * 1000;
+  for (const { from, to } of union(warm)) {
+    if (to - from > left + 1e-6) return from + Math.max(0, left);
+    left -= to - from;
+  }
+  return null;
+}

@@ -1,0 +1,625 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { surfaceShare } from '../../src/lib/core/fish/surface.ts';
+import { PLAIN_PLACE } from '../../src/lib/core/record/bodies.ts';
+import type { RecordEvent } from '../../src/lib/core/record/events.ts';
+import { contextsOf, foldLineage } from '../../src/lib/core/rules/verdict.ts';
+import { spentBy, warmClock } from '../../src/lib/core/rules/hazards/clock.ts';
+import { budgetEnd, spentAt } from '../../src/lib/core/rules/warmth.ts';
+import { isWider } from '../../src/lib/core/rules/window.ts';
+import {
+  acidStart,
+  ask,
+  board,
+  celsius,
+  event,
+  HOUR,
+  HOUSE,
+  holdStart,
+  kept,
+  lineageOf,
+  listed,
+  logged,
+  logsOf,
+  LOT,
+  moved,
+  START,
+  thaw,
+  typed,
+  type Case
+} from './build.ts';
+import { chilled, fullFeed, runGolden, statement, tag, type Golden } from './golden.ts';
+
+const read = (hours: number, c: number) => event('cold.read', hours, { reading: celsius(c), place: '' });
+const out = (hours: number) => event('piece.moved', hours, { place: 'Pass', cold: false, core: null, secondsOut: 0 });
+/** Farmed turbot with its paper: no parasite clock and no histamine in the way. */
+const turbot: Case['lot'] = { species: 'turbot', source: 'farmed', farmSystem: 'land-based', form: 'fillet' };
+const papers = [fullFeed];
+const of = (events: RecordEvent[], more: Partial<Case> = {}): Case => ({ lot: turbot, papers, events, ...more });
+const tuna: Case['lot'] = { species: 'yellowfin', form: 'loin' };
+const minute = 1 / 60;
+
+// A core of 1 °C at the door. Limits: 5 °C (41 °F), 21.1 °C (70 °F); 4 h, or 2 h where any of it was above 21.1.
+const SPELLS: Golden[] = [
+  {
+    // 5 °C is crossed at 0.19 of every rise to 22 and at 0.105 of every fall to 3: about 4.5 h of each round are warm, of 2 h.
+    name: 'A1: 22 °C for 3.9 h, one reading of 3 °C, three times over',
+    of: of([0, 5, 10].flatMap((from) => [read(from + 0.1, 22), read(from + 4, 22), read(from + 4.1, 3)])),
+    at: 15,
+    want: 'closed',
+    code: 'clock.spent'
+  },
+  {
+    name: 'A2: three stays of 3.5 h on the pass, each put back cold',
+    of: of([0, 5, 10].flatMap((from) => [out(from + 0.5), moved(from + 4, 'Drawer')])),
+    at: 15,
+    want: 'closed',
+    code: 'clock.spent'
+  },
+  {
+    name: 'A2: one stay of 3.5 h leaves half an hour',
+    of: of([out(0.5), moved(4, 'Drawer')]),
+    at: 5,
+    want: 'open'
+  },
+  {
+    name: 'A2: … which the next stay takes',
+    of: of([out(0.5), moved(4, 'Drawer'), out(5), moved(5.5 + minute, 'Drawer')]),
+    at: 6,
+    want: 'closed'
+  },
+  {
+    name: 'A2: four hours to the minute are not more than four',
+    of: of([out(0.5), moved(4, 'Drawer'), out(5), moved(5.5, 'Drawer')]),
+    at: 6,
+    want: 'open'
+  },
+  {
+    name: 'for the pan it is spent twice over: 7.5 h are not 8',
+    of: of([out(0.5), moved(4, 'Drawer'), out(5), moved(9, 'Drawer')]),
+    at: 10,
+    route: 'cooked',
+    want: 'open'
+  },
+  {
+    name: '… and 8 h 30 min are',
+    of: of([out(0.5), moved(4, 'Drawer'), out(5), moved(10, 'Drawer')]),
+    at: 11,
+    route: 'cooked',
+    want: 'closed',
+    code: 'clock.pan'
+  },
+  {
+    name: 'a histamine kind is lost for the pan as well, at once',
+    of: of([out(0.5), moved(4, 'Drawer'), out(5), moved(6, 'Drawer')], { lot: tuna, papers: [chilled] }),
+    at: 11,
+    route: 'cooked',
+    want: 'closed'
+  },
+  {
+    name: 'a part of a degree above 21.1 °C halves it: 2 h 30 min of 21.2',
+    of: of([read(0.1, 21.2), read(2.6, 21.2), read(2.7, 3)]),
+    at: 3,
+    want: 'closed'
+  },
+  {
+    name: '… and exactly 21.1 °C does not',
+    of: of([read(0.1, 21.1), read(2.6, 21.1), read(2.7, 3)]),
+    at: 3,
+    want: 'open'
+  },
+  {
+    name: 'A26: 41 °F by hand for a day is at the limit of its own scale',
+    of: of([1, 10, 20].map((hours) => event('cold.read', hours, { reading: typed(5, 'F', '41 F'), place: '' }))),
+    at: 24,
+    want: 'open'
+  },
+  {
+    name: 'what stood warm when nobody read on is warm until somebody says otherwise',
+    of: of([read(2, 9)]),
+    at: 7,
+    want: 'closed'
+  }
+];
+
+const UNKNOWN: Golden[] = [
+  {
+    name: 'A3: a place nobody listed is not cold: 30 h behind the stove',
+    of: of([moved(1, 'Drawer behind the stove')]),
+    at: 31,
+    want: 'closed',
+    code: 'clock.spent'
+  },
+  {
+    name: 'A3: … whatever a cold core said in the middle of it',
+    of: of([moved(1, 'Drawer behind the stove'), read(3, 2), read(6, 2)]),
+    at: 7,
+    want: 'closed'
+  },
+  {
+    name: 'A3: listing it takes nothing back',
+    of: of([moved(1, 'Drawer behind the stove')]),
+    at: 8,
+    house: { coldSpans: [{ name: 'Drawer behind the stove', from: START + 6 * HOUR, to: Infinity }] },
+    want: 'closed'
+  },
+  {
+    name: 'A3: listed after three hours it has one left',
+    of: of([moved(1, 'Drawer behind the stove')]),
+    at: 8,
+    house: { coldSpans: [{ name: 'Drawer behind the stove', from: START + 4 * HOUR, to: Infinity }] },
+    want: 'open'
+  },
+  {
+    name: 'A3: taken off the list while it lies there, it lay in the cold',
+    of: of([moved(1, 'Old fridge')]),
+    at: 8,
+    house: { coldSpans: [{ name: 'Old fridge', from: -Infinity, to: START + 2 * HOUR }] },
+    want: 'open'
+  },
+  {
+    name: 'US: a silence of a day and four hours: not cleared',
+    of: of([]),
+    at: 28,
+    want: 'not-cleared',
+    code: 'clock.read-by'
+  },
+  { name: 'US: a minute before that it is open', of: of([]), at: 28 - minute, want: 'open' },
+  {
+    name: 'US: read cold after 29 h, five of them are spent',
+    of: of([read(29, 2)]),
+    at: 30,
+    want: 'closed',
+    code: 'clock.spent'
+  },
+  { name: 'US: read cold after 27 h, three of them are', of: of([read(27, 2)]), at: 30, want: 'open' },
+  { name: 'EU: 72 h of silence and four hours', of: of([]), at: 76, profile: 'eu', want: 'not-cleared' },
+  { name: 'EU: … and a minute before', of: of([]), at: 76 - minute, profile: 'eu', want: 'open' },
+  {
+    name: 'A23: tuna silent for 100 h is within no budget',
+    of: of([], { lot: tuna, papers: [chilled] }),
+    at: 100,
+    route: 'cooked',
+    want: 'not-cleared',
+    code: 'histamine.read-by'
+  },
+  {
+    name: 'A23: read cold after 40 h, sixteen of eight hours are spent',
+    of: of([read(40, 1)], { lot: tuna, papers: [chilled] }),
+    at: 41,
+    route: 'cooked',
+    want: 'closed',
+    code: 'histamine.budget-spent'
+  },
+  {
+    name: 'A4: a cold reading in the minute of a warm one erases nothing: the line runs to the warmer',
+    of: of([read(6, 9), read(6 + 0.4 * minute, 1), read(12, 9), read(12 + 0.4 * minute, 1)], {
+      lot: tuna,
+      papers: [chilled]
+    }),
+    at: 13,
+    route: 'cooked',
+    want: 'closed'
+  }
+];
+
+const drawerWith = (peak: number, minutes: number) => (from: readonly number[]) =>
+  logsOf({
+    Drawer: logged(
+      0,
+      60,
+      (hours) => (from.some((start) => hours >= start && hours < start + minutes / 60) ? peak : 2),
+      5
+    )
+  });
+const withGrace = (graceMinutes: number) => ({
+  places: { d: { id: 'd', name: 'Drawer', kind: 'drawer' as const, cold: true, ...PLAIN_PLACE, graceMinutes } }
+});
+const often = Array.from({ length: 26 }, (_, index) => 1 + 2 * index);
+const LOGS: Golden[] = [
+  {
+    name: 'a drawer that stands open for ten minutes every two hours, up to 7 °C: the face of the fish stays cold',
+    of: {
+      lot: { ...turbot, thickness: typed(30, 'mm') },
+      papers,
+      events: [moved(0.5, 'Drawer')],
+      logs: drawerWith(7, 10)(often)
+    },
+    at: 50,
+    house: withGrace(30),
+    want: 'open'
+  },
+  {
+    name: '… up to 30 °C it does not',
+    of: { lot: turbot, papers, events: [moved(0.5, 'Drawer')], logs: drawerWith(30, 10)(often) },
+    at: 50,
+    house: withGrace(30),
+    want: 'closed'
+  },
+  {
+    name: '… and forty minutes are no door, however long the house allows it',
+    of: { lot: turbot, papers, events: [moved(0.5, 'Drawer')], logs: drawerWith(7, 40)(often) },
+    at: 50,
+    house: withGrace(600),
+    want: 'closed'
+  },
+  {
+    name: 'three warm stretches of the log, two hours each',
+    of: { lot: turbot, papers, events: [moved(0.5, 'Drawer')], logs: drawerWith(9, 120)([3, 10, 17]) },
+    at: 20,
+    want: 'closed'
+  },
+  {
+    name: 'a core read warm in a drawer that was cold until then: the line begins there',
+    of: { lot: turbot, papers, events: [moved(0.5, 'Drawer'), read(30, 7), read(31, 2)], logs: drawerWith(2, 0)([]) },
+    at: 32,
+    want: 'open'
+  }
+];
+
+const cold = celsius(2);
+// By the slab in 21.1 °C (10 W/m²K, 30 mm): from 2 °C the face passes 5 °C after 8 min.
+const BOARDS: Golden[] = [
+  {
+    name: 'thirty boards of six minutes with cold cores before and after spend nothing',
+    of: of(
+      Array.from({ length: 30 }, (_, index) =>
+        board(1 + index * 0.3, 1.1 + index * 0.3, { start: cold, end: cold })
+      ).flat()
+    ),
+    at: 12,
+    want: 'open',
+    code: 'clock.read-by'
+  },
+  {
+    name: 'fifty of six minutes without a core spend five hours',
+    of: of(Array.from({ length: 50 }, (_, index) => board(1 + index * 0.2, 1.1 + index * 0.2)).flat()),
+    at: 12,
+    want: 'closed'
+  },
+  {
+    name: 'long ones spend all of themselves, cold cores or not',
+    of: of([1, 4, 7].flatMap((from) => board(from, from + 1.5, { start: cold, end: cold }))),
+    at: 12,
+    want: 'closed'
+  },
+  {
+    name: 'A20: acid at 25 °C spends two hours of two',
+    of: of([acidStart(1, 25)]),
+    at: 3.1,
+    route: 'acid',
+    want: 'closed',
+    code: 'clock.spent'
+  },
+  { name: 'A20: acid at 4 °C spends none', of: of([acidStart(1, 4)]), at: 3.1, route: 'acid', want: 'open' }
+];
+
+const TRAYS: Golden[] = [
+  { name: 'a four-hour tray alone has its four hours', of: of([holdStart(2)]), at: 6 - minute, want: 'ebbing' },
+  {
+    name: '… also where it was read above 21.1 °C',
+    of: of([holdStart(2), event('hold.read', 3, { reading: celsius(24) })]),
+    at: 5,
+    want: 'ebbing'
+  },
+  {
+    name: 'after an hour on the pass it has three',
+    of: of([out(0.5), moved(1.5, 'Drawer'), holdStart(2)]),
+    at: 5 + minute,
+    want: 'closed',
+    code: 'clock.spent'
+  },
+  {
+    name: 'A6: a six-hour tray that nobody read ends at four',
+    of: of([holdStart(2, '6h')]),
+    at: 6,
+    want: 'closed',
+    code: 'time-control.unread'
+  },
+  {
+    name: 'A6: read once it has its six, whatever was spent before',
+    of: of([out(0.5), moved(1.5, 'Drawer'), holdStart(2, '6h'), event('hold.read', 4, { reading: celsius(18) })]),
+    at: 8 - minute,
+    want: 'ebbing'
+  },
+  {
+    name: 'A6: read only after the four hours it was not watched',
+    of: of([holdStart(2, '6h'), event('hold.read', 6.5, { reading: celsius(18) })]),
+    at: 7,
+    want: 'closed'
+  },
+  {
+    name: 'A7: a tray that went out at 9 °C is over when it begins',
+    of: of([holdStart(2, '4h', celsius(9))]),
+    at: 2,
+    route: 'cooked',
+    want: 'closed',
+    code: 'time-control.started-warm'
+  },
+  {
+    name: 'A29: from 57 °C a tray is for the pan’s guests, not for raw',
+    of: of([read(1.9, 57), holdStart(2, '4h', celsius(57))]),
+    at: 2.5,
+    want: 'closed',
+    code: 'time-control.started-warm'
+  }
+];
+
+const frozen = { ...turbot, frozen: true, core: celsius(-20) };
+const THAWS: Golden[] = [
+  {
+    name: 'A10: under running water to 6 °C: not for the raw routes any more',
+    of: { lot: frozen, papers: [statement(-20, 168)], events: thaw(1, 2, { method: 'water', core: 6 }) },
+    at: 2.1,
+    want: 'closed',
+    code: 'thaw.ended-warm'
+  },
+  {
+    name: 'A10: the same for the pan',
+    of: { lot: frozen, papers: [statement(-20, 168)], events: thaw(1, 2, { method: 'water', core: 6 }) },
+    at: 2.1,
+    route: 'cooked',
+    want: 'open'
+  },
+  {
+    name: 'A10: exactly 5 °C',
+    of: { lot: frozen, papers: [statement(-20, 168)], events: thaw(1, 2, { method: 'water', core: 5 }) },
+    at: 2.1,
+    want: 'open'
+  },
+  {
+    name: 'A10: and nobody read it',
+    of: { lot: frozen, papers: [statement(-20, 168)], events: thaw(1, 2, { method: 'water', core: null }) },
+    at: 2.1,
+    want: 'not-cleared',
+    code: 'thaw.core-not-read'
+  },
+  {
+    name: '3-501.13(B): in water of 22 °C',
+    of: { lot: frozen, papers: [statement(-20, 168)], events: thaw(1, 2, { method: 'water', core: 2, medium: 22 }) },
+    at: 2.1,
+    want: 'closed',
+    code: 'thaw.water-warm'
+  }
+];
+
+const oyster: Case['lot'] = { species: 'oyster', form: 'live', core: null };
+const LIVE: Golden[] = [
+  {
+    name: 'A5: nobody read the air round live oysters',
+    of: { lot: oyster, papers: [tag] },
+    at: 1,
+    want: 'not-cleared',
+    code: 'temperature.air-not-taken'
+  },
+  {
+    name: 'A5: US 3-202.11: air of 7.2 °C',
+    of: { lot: { ...oyster, air: celsius(7.2) }, papers: [tag] },
+    at: 1,
+    want: 'open'
+  },
+  {
+    name: 'A5: US: air of 7.3 °C',
+    of: { lot: { ...oyster, air: celsius(7.3) }, papers: [tag] },
+    at: 1,
+    want: 'not-cleared',
+    code: 'temperature.arrived-warm'
+  },
+  {
+    name: 'A5: US: exactly 45 °F in its own scale (7.22 °C)',
+    of: { lot: { ...oyster, air: typed(65 / 9, 'F', '45 F') }, papers: [tag] },
+    at: 1,
+    want: 'open'
+  },
+  {
+    name: 'A5: 3-501.14(C): in air of 6 °C, and not at 5 within four hours',
+    of: { lot: { ...oyster, air: celsius(6) }, papers: [tag] },
+    at: 4.1,
+    want: 'closed'
+  },
+  {
+    name: 'A5: … in a box that is',
+    of: {
+      lot: { ...oyster, air: celsius(6) },
+      papers: [tag],
+      events: [moved(0.5, 'Drawer')],
+      logs: logsOf({ Drawer: logged(0, 10, 4) })
+    },
+    at: 6,
+    want: 'open'
+  },
+  {
+    name: 'A5: EU: alive, in air of 9 °C',
+    of: { lot: { ...oyster, air: celsius(9) }, papers: [tag] },
+    at: 6,
+    profile: 'eu',
+    want: 'open',
+    code: 'temperature.arrived-alive'
+  },
+  {
+    name: 'A5: a tag without its waters is no tag',
+    of: {
+      lot: { ...oyster, air: celsius(5) },
+      papers: [{ ...tag, body: { ...tag.body, harvestArea: '' } } as RecordEvent]
+    },
+    at: 1,
+    want: 'not-cleared',
+    code: 'shellfish.tag-incomplete'
+  },
+  {
+    name: 'A8: scallops in the shell need one as well',
+    of: { lot: { species: 'scallop', form: 'shell-on' } },
+    at: 1,
+    want: 'not-cleared',
+    code: 'shellfish.no-tag'
+  },
+  { name: 'A8: the muscle alone does not', of: { lot: { species: 'scallop', form: 'shucked' } }, at: 1, want: 'open' }
+];
+
+describe('golden verdicts: time that adds up', () => {
+  const all = [SPELLS, UNKNOWN, LOGS, BOARDS, TRAYS, THAWS, LIVE];
+  it('are many', () => expect(all.flat().length).to.be.greaterThan(55));
+  for (const table of all) runGolden(table);
+});
+
+describe('the face of fish out of the cold', () => {
+  it('warms by the wall with a surface resistance: early like a thick one, thin ones through', () => {
+    // Lumped limit, Bi 0.05: 1 - exp(-h t / (ρ c L)), 5 mm half, 1 h: 1 - exp(-10 · 3600 / (3.798e6 · 0.0025)) = 0.977.
+    expect(surfaceShare(3600, 5, 10)).to.be.closeTo(0.977, 0.005);
+    // Half-infinite, x = h √(a t) / k = 0.1764: 1 - exp(x²) erfc(x) = 0.1709.
+    expect(surfaceShare(600, 300, 10)).to.be.closeTo(0.1709, 0.003);
+  });
+  it('rises with time and heat transfer, falls with thickness, and has no step where the two laws meet', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 40_000 }),
+        fc.integer({ min: 4, max: 200 }),
+        fc.integer({ min: 5, max: 60 }),
+        (s, mm, h) => {
+          const here = surfaceShare(s, mm, h);
+          expect(here).to.be.within(0, 1);
+          expect(surfaceShare(s * 1.01, mm, h)).to.be.within(here - 2e-4, here + 0.02);
+          expect(surfaceShare(s, mm * 1.05, h)).to.be.at.most(here + 2e-4);
+          expect(surfaceShare(s, mm, h * 1.05)).to.be.at.least(here - 2e-4);
+        }
+      ),
+      { numRuns: 1000 }
+    );
+  });
+});
+
+/** `LAWS_RUNS=20` runs every law twenty times as often. */
+const runs = (count: number) => ({ numRuns: count * Number(process.env.LAWS_RUNS ?? 1) });
+
+describe('laws of the cumulative clock', () => {
+  const step = fc.record({
+    kind: fc.constantFrom('cold', 'warm', 'hot', 'out', 'in', 'lost', 'board'),
+    after: fc.integer({ min: 1, max: 600 })
+  });
+  /** A story of minutes: readings, stays on the pass, in the drawer, and behind the stove. */
+  const story = (steps: readonly { kind: string; after: number }[]): RecordEvent[] => {
+    let hours = 0;
+    return steps.flatMap(({ kind, after }) => {
+      hours += after / 60;
+      if (kind === 'cold') return [read(hours, 2)];
+      if (kind === 'warm') return [read(hours, 9)];
+      if (kind === 'hot') return [read(hours, 24)];
+      if (kind === 'out') return [out(hours)];
+      if (kind === 'in') return [moved(hours, 'Drawer')];
+      if (kind === 'lost') return [moved(hours, 'Somewhere')];
+      return board(hours, hours + 0.2);
+    });
+  };
+  const stories = fc.array(step, { maxLength: 14 }).map(story);
+  const clockOf = (events: RecordEvent[], hours: number) => {
+    const at = START + hours * HOUR;
+    const folded = foldLineage(lineageOf(of(events)), at, Infinity);
+    return warmClock(contextsOf({ ...folded, house: HOUSE, at, knownAt: at })[0]!);
+  };
+  const profiles = fc.constantFrom('us-fc', 'eu', 'jp');
+  const lots = fc.constantFrom<Case>({ lot: turbot, papers }, { lot: { ...tuna }, papers: [chilled] });
+
+  it('what is spent is never given back: as time goes on it only grows', () => {
+    fc.assert(
+      fc.property(
+        stories,
+        fc.integer({ min: 0, max: 200 }),
+        fc.integer({ min: 1, max: 100 }),
+        (events, hours, later) => {
+          const before = spentBy(clockOf(events, hours).spells, START + hours * HOUR);
+          // Silence that lasts is nobody's knowledge yet; what is known stays spent.
+          const known = clockOf(events, hours).spells.filter(
+            ({ cause, to }) => !(cause === 'silence' && to === Infinity)
+          );
+          const after = spentBy(clockOf(events, hours + later).spells, START + (hours + later) * HOUR);
+          expect(after).to.be.at.least(spentBy(known, START + hours * HOUR) - 1e-6);
+          expect(before).to.be.at.least(0);
+        }
+      ),
+      runs(600)
+    );
+  });
+  it('a cold reading never gives anything back', () => {
+    fc.assert(
+      fc.property(stories, lots, profiles, fc.integer({ min: 1, max: 120 }), (events, base, profile, hour) => {
+        const hours = 150;
+        const read0 = [...events, ...kept(hours)];
+        const before = ask({ ...base, events: read0 }, hours, profile).windows;
+        // Beside the story's own readings, and beside a warm one in the same minute.
+        const cooler = events
+          .filter((each) => each.kind === 'cold.read' && each.body.reading.si > 5)
+          .map((each) => read((each.happened - START) / HOUR + 0.2 * minute, 0));
+        ask({ ...base, events: [...read0, ...cooler] }, hours, profile).windows.forEach((window, index) => {
+          expect(isWider(before[index]!, window), `${window.route} ${hour}`).to.equal(false);
+        });
+      }),
+      runs(600)
+    );
+  });
+  it('a stay out of the cold, a warm reading, a place nobody knows never widen', () => {
+    const worse = fc
+      .record({ kind: fc.constantFrom('hot', 'lost', 'out'), at: fc.integer({ min: 0, max: 7000 }) })
+      .map(({ kind, at }) =>
+        kind === 'hot' ? [read(at / 60, 30)] : [kind === 'out' ? out(at / 60) : moved(at / 60, 'Somewhere')]
+      );
+    fc.assert(
+      fc.property(stories, lots, profiles, worse, (events, base, profile, more) => {
+        const hours = 150;
+        const before = ask({ ...base, events: [...events, ...kept(hours)] }, hours, profile).windows;
+        ask({ ...base, events: [...events, ...kept(hours), ...more] }, hours, profile).windows.forEach(
+          (window, index) => {
+            expect(isWider(before[index]!, window), window.route).to.equal(false);
+          }
+        );
+      }),
+      runs(600)
+    );
+  });
+  it('windows do not depend on when they are asked, once all of it has happened', () => {
+    fc.assert(
+      fc.property(stories, lots, profiles, fc.integer({ min: 1, max: 400 }), (events, base, profile, later) => {
+        const ends = (hours: number) =>
+          ask({ ...base, events }, hours, profile).windows.map(({ opens, closes, proofDue }) => [
+            opens,
+            closes,
+            proofDue
+          ]);
+        expect(ends(160 + later)).to.deep.equal(ends(160));
+      }),
+      runs(400)
+    );
+  });
+  it('a piece is never open while more than its budget is known to be spent', () => {
+    fc.assert(
+      fc.property(stories, fc.integer({ min: 1, max: 160 }), (events, hours) => {
+        const clock = clockOf(events, hours);
+        const spent = spentBy(clock.spells, START + hours * HOUR);
+        const raw = ask(of(events), hours).windows[0]!.state;
+        if (spent > clock.budgetSeconds + 1e-6) expect(raw).to.be.oneOf(['closed', 'not-cleared']);
+      }),
+      runs(600)
+    );
+  });
+  it('a budget ends where overlaps count once, and a silence that lasts is no end', () => {
+    const hour = (from: number, to: number, cause: 'out' | 'silence' = 'out') => ({
+      from: from * HOUR,
+      to: to * HOUR,
+      cause,
+      seq: 1
+    });
+    expect(spentAt([hour(0, 3), hour(2, 5)], 4 * 3600)).to.equal(4 * HOUR);
+    expect(spentAt([hour(0, 2), hour(3, 5)], 4 * 3600)).to.equal(null);
+    expect(budgetEnd([hour(0, 1), hour(10, Infinity, 'silence')], 4 * 3600)).to.deep.equal({
+      closes: null,
+      unheard: 13 * HOUR
+    });
+    expect(budgetEnd([hour(0, 9), hour(10, Infinity, 'silence')], 4 * 3600)).to.deep.equal({
+      closes: 4 * HOUR,
+      unheard: null
+    });
+  });
+  it('places are asked for by their name on the house’s list', () => {
+    expect(listed('A').coldSpans[0]!.name).to.equal('A');
+    expect(LOT.pack).to.equal('none');
+  });
+});
