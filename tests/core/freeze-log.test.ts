@@ -163,12 +163,22 @@ describe('logs against 168 h at -20 °C (FDA Food Code 3-402.11(A)(1))', () => {
     const lasting = judgeCycle([], week, options(), core([...steady(4, 49.9, -21), ...warm])).excursions[0]!;
     expect(lasting.over).to.equal(false);
   });
-  it('a defrost of the air is one excursion, though the core stays cold all through it', () => {
+  it('a defrost of the air breaks nothing while the core is read cold all through it: the core outranks the air', () => {
     const airs = [...steady(4, 50, -25), ...steady(50.1, 50.9, -12), ...steady(51, 90, -25)];
     const log = { air: seriesOf(airs), core: seriesOf(steady(4, 90, -23)), seq: 7 };
     const { excursions, holdFrom } = judgeCycle([], week, options(), log);
-    expect(excursions.map(({ at, until }) => [at / HOUR, until / HOUR])).to.deep.equal([[50.1, 50.9]]);
-    expect(hours(holdFrom)).to.equal(51);
+    expect(excursions).to.deep.equal([]);
+    expect(hours(holdFrom)).to.equal(4);
+    // Read by the air, the same log is one excursion.
+    const byAir = judgeCycle([], week, { ...options(), clock: 'air' }, log);
+    expect(byAir.excursions.map(({ at, until }) => [at / HOUR, until / HOUR])).to.deep.equal([[50.1, 50.9]]);
+    expect(hours(byAir.holdFrom)).to.equal(51);
+  });
+  it('a core that falls silent in a defrost proves nothing past it', () => {
+    const airs = [...steady(4, 50, -25), ...steady(50.1, 50.9, -12), ...steady(51, 90, -25)];
+    const log = { air: seriesOf(airs), core: seriesOf(steady(4, 50, -23)), seq: 7 };
+    const { heldSeconds } = judgeCycle([], week, options(), log);
+    expect(heldSeconds / 3600).to.be.at.most(46.2);
   });
   it('a night in spring is an hour shorter than the clock on the wall says', () => {
     // From four in the morning to four in the morning a week later, across the change: 168 h on the wall, 167 h in truth.

@@ -116,8 +116,8 @@ const table: Golden[] = [
     name: 'a log whose last word was warm, four hours ago: unknown is not cold',
     of: { papers: cleared, events: inDrawer, logs: drawer(5, 99, 7, 6) },
     at: 10,
-    want: 'closed',
-    code: 'clock.spent'
+    want: 'not-cleared',
+    code: 'clock.warm-unread'
   },
   {
     name: 'the drawer was warm before the fish lay in it',
@@ -146,7 +146,7 @@ const table: Golden[] = [
     at: 9,
     route: 'cooked',
     want: 'ebbing',
-    code: 'histamine.budget-running'
+    code: 'histamine.read-by'
   },
   {
     name: 'FDA Hazards guide ch. 7: 4.8 °C, more than eight hours',

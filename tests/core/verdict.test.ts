@@ -423,11 +423,11 @@ const GOLDEN: Golden[] = [
     want: 'not-cleared'
   },
   {
-    name: 'held warm, and nobody answered: lost after 4 h',
+    name: 'held warm, and nobody answered: not cleared when four hours would be spent',
     of: { papers: [statement(-20, 168)], events: [event('cold.read', 2, { reading: celsius(7), place: '' })] },
     at: 6,
-    want: 'closed',
-    code: 'clock.spent'
+    want: 'not-cleared',
+    code: 'clock.warm-unread'
   },
   {
     name: 'held warm, cold again within 4 h',

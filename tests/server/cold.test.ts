@@ -232,7 +232,7 @@ describe('the air a piece lies in', () => {
     const { house, route, at } = withChar();
     house.clock.moveTo(NOON + 5 * HOUR, true);
     house.done('read-place', { place: 'Drawer', reading: '8 C', at: at(0.5) });
-    expect(route('ARC-0309-1-A').state).to.equal('closed');
+    expect(route('ARC-0309-1-A').state).to.equal('not-cleared');
     house.done('read-place', { place: 'Drawer', reading: '3 C', at: at(3) });
     expect(route('ARC-0309-1-A').state).to.equal('open');
   });
@@ -344,7 +344,7 @@ describe('a freezer run by its log', () => {
     const { house, app, send, route } = open();
     house.done('receive-lot', HALIBUT);
     house.done('start-freeze', START_FREEZE);
-    const core = (hours: number) => (hours < 3 ? 1 - 8 * hours : -23);
+    const core = (hours: number) => (hours < 3 ? 1 - 8 * hours : hours > 30 && hours < 31 ? -18 : -23);
     send('Chest air', 0, 50, (at) => (at > 30 && at < 31 ? -11 : -25));
     send('Core probe', 0, 50, core);
     expect(route('HAL-0309-1-A').state).to.equal('locked');

@@ -30,7 +30,7 @@
   {#each sorted as reason (reason)}
     <li data-code={reason.code} class={reason.effect.kind}>
       <span class="tag">
-        {reason.owned ? 'Owned' : tag[reason.effect.kind]}
+        {reason.owned ? (names[reason.owned.by] ? 'Owned' : 'Allowed') : tag[reason.effect.kind]}
         {#if 'at' in reason.effect}<b>{dayAndTime(reason.effect.at, zone)}</b>{/if}
       </span>
       <div>
@@ -41,10 +41,13 @@
         </p>
         {#if reason.owned}
           <p class="change">
-            Owned by {names[reason.owned.by] ?? reason.owned.by}, {dayAndTime(reason.owned.at, zone)}: “{reason.owned
-              .reason}”
+            {#if names[reason.owned.by]}Owned by {names[reason.owned.by]}, {dayAndTime(reason.owned.at, zone)}: “{reason
+                .owned.reason}”{:else}Allowed by {reason.owned.by}, {reason.owned.reason}{/if}
           </p>
         {/if}
+        {#if reason.struck}<p class="soft">
+            Corrected since, by who wrote it or by striking it out. It counts all the same.
+          </p>{/if}
         {#if wouldChange(reason)}<p class="change">Would change it: {wouldChange(reason)}</p>{/if}
         <p class="soft small">
           {reason.rule.citation}{#if reason.rule.check}

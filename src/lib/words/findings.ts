@@ -1,3 +1,4 @@
+import type { AuthorityScope } from '../core/rules/exceptions.ts';
 import type { Reason, Route, WindowState } from '../core/rules/window.ts';
 import type { School } from '../core/bench/cure/programme.ts';
 import { lookWords } from './age.ts';
@@ -184,6 +185,8 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
     `Time in the warm: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} spent. Cold gives none of it back.`,
   'clock.read-by': (seen) =>
     `Read it, or the place it lies in, at least every ${text(seen, 'silentHours')} h. Unread, its time in the warm runs from then. ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} spent.`,
+  'clock.warm-unread': (seen) =>
+    `The last word on it was warm${seen.readBy === null ? '' : ', and nobody has read it since'}: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} spent if it still is. Cool it and read its core.`,
   'clock.running': (seen) =>
     `Its time in the warm is running: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} spent${cause(seen)}. Put it in the cold and read its core.`,
   'clock.spent': (seen) =>
@@ -329,6 +332,24 @@ export function sentence(reason: Pick<Reason, 'code' | 'seen'>): string {
 export function wouldChange(reason: Pick<Reason, 'wouldChange'>): string | null {
   return reason.wouldChange === null ? null : (CHANGES[reason.wouldChange] ?? reason.wouldChange);
 }
+
+const SCOPE_WORDS: Record<AuthorityScope, string> = {
+  parasites: 'Parasite freezing',
+  flukes: 'Flukes of fresh water',
+  'reef-area': 'Reef waters',
+  'purging-oil': 'Purging oil',
+  identity: 'Fish nobody named',
+  source: 'Its source',
+  'arrival-temperature': 'A warm delivery',
+  'cold-holding': 'Time in the warm',
+  histamine: 'Histamine',
+  'shellfish-tag': 'Shellfish without its tag',
+  thawing: 'Thawing',
+  'date-mark': 'Date mark',
+  'closed-pack': 'Packs without air'
+};
+/** What a document of the authority may cover, in words. */
+export const scopeWord = (scope: AuthorityScope): string => SCOPE_WORDS[scope];
 
 /** A short name for something missing, for a card. */
 export function missingWord(code: string): string {

@@ -16,6 +16,8 @@
     )
   );
   let open = $state<number | null>(null);
+  /** The last amendment is on record, and what it struck counts all the same. */
+  let stands = $state(false);
   const href = (subject: string) =>
     subject.startsWith('piece:')
       ? `/piece/${subject.slice(6)}`
@@ -59,6 +61,11 @@
   <button type="button" onclick={() => print()}>Print</button>
 </form>
 
+{#if stands}
+  <p class="sheet" role="status">
+    Written down. What stood before counts on the verdict as well: ask a second person to correct it, with the reason.
+  </p>
+{/if}
 {#if data.entries.length === 0}
   <p class="sheet">
     No entry here{data.asked.day || data.asked.lot || data.asked.person ? ' for that choice' : ' yet'}.
@@ -115,7 +122,10 @@
                   operation="amend-entry"
                   subject={String(entry.seq)}
                   submit="Add the amendment"
-                  onDone={() => (open = null)}
+                  onDone={(result) => {
+                    open = null;
+                    stands = result.stands === true;
+                  }}
                 >
                   <input type="hidden" name="seq" value={entry.seq} />
                   <Field name="void" label="It did not happen: void it" kind="tick" />
@@ -130,6 +140,10 @@
                     optional
                     hint={`For instance {"note": "…"}. The entry holds: ${Object.keys(entry.body as object).join(', ')}.`}
                   />
+                  <p class="soft">
+                    A figure typed wrong: correct your own within 10 minutes. Later a second person does, with the
+                    reason. Striking out a warm reading takes nothing back.
+                  </p>
                   <Field
                     name="ownWidening"
                     label="If this opens a window wider than the record did, I own it with my name and reason"

@@ -242,6 +242,8 @@ describe('time out of the cold', () => {
   });
   it('does not answer a warm reading that came before it', () => {
     const warmBefore = event('cold.read', 1, { reading: celsius(8), place: '' });
-    expect(codes(ask({ ...bonito, events: [warmBefore, opened(2), back(2.2)] }, 8))).to.include('clock.spent');
+    const seen = ask({ ...bonito, events: [warmBefore, opened(2), back(2.2)] }, 8);
+    expect(codes(seen)).to.include('clock.warm-unread');
+    expect(stateOf(seen, 'raw')).to.equal('not-cleared');
   });
 });

@@ -82,6 +82,26 @@ function isWarranted(amendment: Amendment, events: readonly RecordEvent[]): bool
   return body.reason.trim() !== '';
 }
 
+/**
+ * What keeps an amendment from taking anything away, so that it is refused before it is written: a bin, a serve or a tray that is
+ * taken back too late or by nobody else; a return, and a tray whose time was up.
+ *
+ * @returns null where it may be written
+ */
+export function refusalOf(amendment: RecordEvent, events: readonly RecordEvent[]): 'second-person' | 'never' | null {
+  if (amendment.kind !== 'entry.amended') return null;
+  const original = events.find(({ seq }) => seq === amendment.body.amends);
+  if (!original) return null;
+  const { body } = amendment;
+  if (original.kind === 'hold.started' && amendment.recorded >= original.body.discardAt) return 'never';
+  const isReturn =
+    (original.kind === 'lot.received' || original.kind === 'lot.inspected') && original.body.decision === 'send-back';
+  if (isReturn && (body.void || (body.patch.decision !== undefined && body.patch.decision !== 'send-back')))
+    return 'never';
+  const isGone = ['piece.discarded', 'piece.served', 'hold.started'].includes(original.kind);
+  return isGone && body.void && !isUndo(original, amendment, events) ? 'second-person' : null;
+}
+
 /** Entries of weights and shapes: no rule that leaves no discretion leans on them. */
 const NO_RULE: ReadonlySet<string> = new Set([
   'piece.gave',

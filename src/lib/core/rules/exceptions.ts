@@ -29,7 +29,14 @@ const SCOPES = {
   identity: ['identification.none'],
   source: ['source.unknown'],
   'arrival-temperature': ['temperature.not-taken', 'temperature.air-not-taken', 'temperature.arrived-warm'],
-  'cold-holding': ['clock.spent', 'clock.running', 'clock.read-by', 'clock.pan', 'clock.pan-read-by'],
+  'cold-holding': [
+    'clock.spent',
+    'clock.running',
+    'clock.read-by',
+    'clock.warm-unread',
+    'clock.pan',
+    'clock.pan-read-by'
+  ],
   histamine: ['histamine.no-chill-record', 'histamine.budget-spent', 'histamine.budget-running', 'histamine.read-by'],
   'shellfish-tag': ['shellfish.no-tag', 'shellfish.tag-incomplete'],
   thawing: ['thaw.closed-pack', 'thaw.ended-warm', 'thaw.core-not-read'],

@@ -1,4 +1,5 @@
 import type { PieceState, Reading, TimeOut } from '../record/state.ts';
+import type { Interval } from '../log/holding.ts';
 import { ASSUMED_HOLDING_CELSIUS } from '../fish/freshness.ts';
 
 /**
@@ -39,6 +40,28 @@ export function spansOut(chain: readonly PieceState[]): Span[] {
   return spans;
 }
 
+/** Time out and stays that are not cold, in order, overlaps once. */
+function together(spans: readonly Span[], elsewhere: readonly Interval[]): readonly Span[] {
+  if (elsewhere.length === 0) return spans;
+  const told = elsewhere.map(({ from, to }) => ({
+    from,
+    to: to === Infinity ? null : to,
+    seq: 0,
+    by: '',
+    startCore: null,
+    core: null,
+    backSeq: null
+  }));
+  const out: Span[] = [];
+  for (const span of [...spans, ...told].sort((a, b) => a.from - b.from)) {
+    const last = out.at(-1);
+    if (!last || (last.to !== null && last.to < span.from)) out.push(span);
+    else if (last.to !== null && (span.to === null || span.to > last.to))
+      out[out.length - 1] = { ...span, from: last.from };
+  }
+  return out;
+}
+
 /** Seconds a piece and its ancestors were out of the cold by a moment. */
 export const secondsOut = (chain: readonly PieceState[], at: number): number =>
   spansOut(chain).reduce((sum, { from, to }) => sum + Math.max(0, Math.min(to ?? at, at) - from) / 1000, 0);
@@ -50,13 +73,15 @@ export const secondsOut = (chain: readonly PieceState[], at: number): number =>
  *
  * @param readings real ones, in order of time
  * @param door core at the door, °C; null where it was not taken
+ * @param elsewhere stays in places that are not cold, told like time out
  */
 export function withTimeOut(
   chain: readonly PieceState[],
   readings: readonly Reading[],
-  door: number | null
+  door: number | null,
+  elsewhere: readonly Interval[] = []
 ): Reading[] {
-  const spans = spansOut(chain);
+  const spans = together(spansOut(chain), elsewhere);
   if (spans.length === 0) return [...readings];
   const out: Reading[] = [];
   let next = 0;

@@ -7,7 +7,7 @@ import { MODEL_VERSION } from '../bench/model.ts';
 import { ALL_ROUTES, reason, type Hazard, type JudgeContext } from './context.ts';
 import { standingWithout, unwarranted } from '../record/amend.ts';
 import { withDocuments, withExceptions } from './exceptions.ts';
-import { byMinute, corePoints } from './warmth.ts';
+import { byMinute, byPlaces, corePoints } from './warmth.ts';
 import { dateMark, freshness, handling } from './hazards/age.ts';
 import { ageing } from './hazards/ageing.ts';
 import { curing } from './hazards/curing.ts';
@@ -95,9 +95,11 @@ export interface JudgeInput {
 }
 
 /** Readings of all pieces on the way, and its time out of the cold told like readings: what spoils it. */
-function readingsOf(chain: readonly PieceState[], door: number | null): readonly Reading[] {
+function readingsOf({ chain, house, lot }: Pick<JudgeInput, 'chain' | 'house' | 'lot'>): readonly Reading[] {
   const readings = byMinute(chain.flatMap((piece) => piece.readings));
-  return chain.every((piece) => piece.outs.length === 0) ? readings : withTimeOut(chain, readings, door);
+  const elsewhere = byPlaces({ chain, house });
+  const isCold = elsewhere.length === 0 && chain.every((piece) => piece.outs.length === 0);
+  return isCold ? readings : withTimeOut(chain, readings, lot.received.core?.si ?? null, elsewhere);
 }
 
 /** The contexts a piece is judged in: one, or one for each species it may be. */
@@ -106,7 +108,7 @@ export function contextsOf(input: JudgeInput): JudgeContext[] {
   const piece = chain.at(-1);
   if (!piece) throw new EmberError('record.not-found', { field: 'piece' });
   const profile = profileById(input.profile ?? house.profile, house.profiles);
-  const readings = readingsOf(chain, lot.received.core?.si ?? null);
+  const readings = readingsOf(input);
   const stays = loggedStays(chain, logs, at);
   const points = corePoints({ lot, chain, stays, profile });
   return lot.species.map((id) => ({

@@ -177,7 +177,14 @@ function byLogs(context: JudgeContext, limit: ScaleLimit, isStrict: boolean): Wa
           peak = Math.max(peak, series.celsius[index]!);
         if (staysCold(Math.min(ASSUMED_HOLDING_CELSIUS, limit.c), peak, lasts, limit, thickness)) return [];
       }
-      return [{ ...spell, cause: 'log', seq: stay.seq }];
+      const told = { cause: 'log' as const, seq: stay.seq };
+      if (spell.to < Infinity) return [{ ...spell, ...told }];
+      // What was read is known; what its last word leaves standing is not.
+      const heard = Math.max(spell.from, log.series.at[log.series.length - 1]!);
+      return [
+        ...(heard > spell.from ? [{ from: spell.from, to: heard, ...told }] : []),
+        { from: heard, to: Infinity, ...told }
+      ];
     });
   });
 }
@@ -209,7 +216,7 @@ function byRuns({ chain }: JudgeContext, limit: ScaleLimit): WarmSpell[] {
 }
 
 /** Stays in places that nobody listed as cold: unknown is not cold. What lies in a run there is judged by the run. */
-function byPlaces({ chain, house }: JudgeContext): WarmSpell[] {
+export function byPlaces({ chain, house }: Pick<JudgeContext, 'chain' | 'house'>): WarmSpell[] {
   const runs = chain.flatMap((piece) =>
     [...piece.acids, ...piece.cures, ...piece.ages].map(({ at, ended }) => ({ from: at, to: ended?.at ?? Infinity }))
   );
@@ -290,19 +297,25 @@ export function wasAbove(context: JudgeContext, limit: ScaleLimit, { trays }: { 
 export interface BudgetEnd {
   /** By what is known, ms; null while nothing known uses it up. */
   readonly closes: number | null;
-  /** By the silence that lasts, ms, where that comes first; null where it does not. */
+  /** By what nobody has read the end of, ms, where that comes first; null where it does not. */
   readonly unheard: number | null;
 }
 
 /**
- * When a budget is used up. The silence that lasts is no end yet: somebody may still read it, and then it is known.
+ * What nobody has read the end of: a silence, a core or a log whose last word was warm. It spends, and it is not believed; but a
+ * reading may still say what it was, so that nothing is closed by it for good.
+ */
+export const isLasting = ({ cause, to }: WarmSpell): boolean =>
+  to === Infinity && (cause === 'silence' || cause === 'reading' || cause === 'log');
+
+/**
+ * When a budget is used up, by what is known and by what lasts.
  *
  * @param seconds the budget
  */
 export function budgetEnd(spells: readonly WarmSpell[], seconds: number): BudgetEnd {
-  const lasting = ({ cause, to }: WarmSpell) => cause === 'silence' && to === Infinity;
   const closes = spentAt(
-    spells.filter((spell) => !lasting(spell)),
+    spells.filter((spell) => !isLasting(spell)),
     seconds
   );
   const all = spentAt(spells, seconds);

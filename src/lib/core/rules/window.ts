@@ -106,8 +106,9 @@ export function stateAt(window: RouteWindow, at: number, warnSeconds: number): W
     // A window that would close before it opens is no promise at all.
     return window.closes !== null && window.closes <= window.opens ? 'closed' : 'locked';
   }
-  if (window.closes !== null && window.closes - at < warnSeconds * 1000) return 'ebbing';
-  return 'open';
+  // Past the checks above a moment to be read by lies ahead, and is an end like any other.
+  const end = Math.min(window.closes ?? Infinity, window.proofDue ?? Infinity);
+  return end - at < warnSeconds * 1000 ? 'ebbing' : 'open';
 }
 
 /** True where `after` allows anything, at any moment, that `before` did not. */

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { EVENT_KINDS, checkBody, type RecordEvent } from '../../core/record/events.ts';
-import { effectiveEvents } from '../../core/record/amend.ts';
+import { effectiveEvents, refusalOf, unwarranted } from '../../core/record/amend.ts';
 import { foldStrands, judge, type Lineage } from '../../core/rules/verdict.ts';
 import { combineAll, isWider, type RouteWindow } from '../../core/rules/window.ts';
 import { massText } from '../../core/measure/format.ts';
@@ -110,7 +110,8 @@ function otherSide(
 export const amendEntry = operation({
   name: 'amend-entry',
   place: '/ledger',
-  summary: 'Correct an entry by adding one: void it, move its time, or change fields. Widening a window must be owned.',
+  summary:
+    'Correct an entry by adding one: void it, move its time, or change fields. What the law leaves to no name it does not open: then "stands" says so.',
   input: z.object({
     seq: numeric(1, Number.MAX_SAFE_INTEGER),
     void: ticked,
@@ -149,6 +150,7 @@ export const amendEntry = operation({
       checkBody(original.kind, { ...((standing ?? original).body as object), ...input.patch });
     }
     const sides = [{ entry: original, patch: input.patch }, ...otherSide(context, original, input)];
+    let stands = false;
     const drafts = sides.map(({ entry, patch }) => {
       const body = {
         amends: entry.seq,
@@ -159,7 +161,7 @@ export const amendEntry = operation({
         reason: input.reason,
         widens: [] as string[]
       };
-      body.widens = widened(context, {
+      const tried: RecordEvent = {
         seq: Number.MAX_SAFE_INTEGER,
         happened: context.now,
         recorded: context.now,
@@ -167,7 +169,13 @@ export const amendEntry = operation({
         subject: entry.subject,
         kind: 'entry.amended',
         body
-      });
+      };
+      const standing = [...store.record.eventsOf(entry.subject), tried];
+      const refused = refusalOf(tried, standing);
+      if (refused === 'never') throw new EmberError('record.exception-refused', { field: 'seq', seen: entry.kind });
+      if (refused) throw new EmberError('record.needs-second-person', { field: 'seq', seen: entry.kind });
+      stands ||= unwarranted(standing).includes(tried.seq);
+      body.widens = widened(context, tried);
       return draft('entry.amended', entry.subject, context.now, body);
     });
     const widens = [...new Set(drafts.flatMap(({ body }) => (body as { widens: string[] }).widens))];
@@ -176,7 +184,7 @@ export const amendEntry = operation({
     }
     const [kind, id] = original.subject.split(':') as [string, string];
     const place = kind === 'place' ? store.projections.logs.placeNamed(id) : null;
-    return { events: drafts, places: place === null ? [] : [place], result: { amends: input.seq, widens } };
+    return { events: drafts, places: place === null ? [] : [place], result: { amends: input.seq, widens, stands } };
   }
 });
 

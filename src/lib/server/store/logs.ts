@@ -1,7 +1,7 @@
 import { placeLog, type LogBook, type PlaceLog, type RunLog } from '../../core/log/holding.ts';
 import { NO_READINGS, between, seriesOf, warmest, withHand, type Series } from '../../core/log/series.ts';
 import { DEFAULT_LOGGED_GAP_SECONDS } from '../../core/bench/freeze/compliance.ts';
-import { effectiveEvents } from '../../core/record/amend.ts';
+import { effectiveEvents, versionsThatCount } from '../../core/record/amend.ts';
 import type { RecordEvent } from '../../core/record/events.ts';
 import type { FreezeReading, HouseState, Sensor } from '../../core/record/state.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
@@ -86,7 +86,8 @@ export function openLogs(record: RecordStore, readings: Readings, houseNow: () =
     if (!id) return [];
     const written = record.eventsOf(`place:${id}`);
     const entries = tried?.subject === `place:${id}` ? [...written, tried] : written;
-    return effectiveEvents(entries, known).flatMap((event) =>
+    // A reading that was struck without warrant stands beside the one that took its place: the warmer counts.
+    return versionsThatCount(entries, known).flatMap((event) =>
       event.kind === 'place.read' && event.happened >= from && event.happened <= to
         ? [
             {

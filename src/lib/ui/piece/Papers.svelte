@@ -3,7 +3,10 @@
   import type { HouseState } from '$lib/core/record/state.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
-  import { temperatureUnits } from '../units.ts';
+  import { AUTHORITY_SCOPES } from '$lib/core/rules/exceptions.ts';
+  import { scopeWord } from '$lib/words/findings.ts';
+  import { FORM_OPTIONS } from '../receive/options.ts';
+  import { massUnits, temperatureUnits } from '../units.ts';
 
   /** The papers of a lot: what each says, the paper itself, and a form for one more. */
   let { view, house, wanted }: { view: PieceView; house: Pick<HouseState, 'units'>; wanted: boolean } = $props();
@@ -13,9 +16,12 @@
     { value: 'feed-statement', name: 'Feed statement (farm)' },
     { value: 'freezing-statement', name: 'Freezing statement (supplier)' },
     { value: 'chill-record', name: 'Chilling record (boat)' },
+    { value: 'supplier-letter', name: 'Supplier’s letter: its plan, and how warm on the way' },
     { value: 'area-document', name: 'Harvest-area paper' },
     { value: 'shellfish-tag', name: 'Shellfish tag' },
     { value: 'licence', name: 'Licence or licensed channel' },
+    { value: 'histamine-test', name: 'Histamine test of your ageing' },
+    { value: 'authority', name: 'Document of your authority' },
     { value: 'other', name: 'Another paper' }
   ];
   const kind = (value: string) => KINDS.find((each) => each.value === value)?.name ?? value;
@@ -54,6 +60,7 @@
     </div>
     {#if paper === 'feed-statement'}
       <p class="soft">What the paper itself says:</p>
+      <Field name="raised" label="How they were raised: net pens in open water, tanks or ponds" kind="tick" />
       <Field name="formulatedFeed" label="Fed formulated feed without live parasites" kind="tick" />
       <Field name="fromEmbryos" label="Raised from embryos" kind="tick" />
       <Field
@@ -69,8 +76,45 @@
         <Field name="frozenTo" label="Until" kind="date" optional />
       </div>
       <Field name="solidAt35" label="Frozen solid at −35 °C (−31 °F) or below first" kind="tick" />
+    {:else if paper === 'shellfish-tag'}
+      <p class="soft">What the tag itself says. Without all four it is no tag.</p>
+      <div class="row">
+        <Field name="dealer" label="Dealer’s number" />
+        <Field name="harvestedOn" label="Harvested" kind="date" />
+        <Field name="harvestArea" label="Waters" />
+        <Field name="mass" label="Weight on it" kind="quantity" units={massUnits(house.units)} optional />
+        <Field name="count" label="Or pieces" kind="number" optional />
+      </div>
+    {:else if paper === 'supplier-letter'}
+      <Field name="transit" label="Warmest on the way" kind="quantity" units={temperatureUnits(house.units)} />
+    {:else if paper === 'authority'}
+      <p class="soft">
+        It opens what it covers, from its first day to its last. It needs its number, both dates and the file.
+      </p>
+      <Field
+        name="covers"
+        label="What it covers"
+        kind="choice"
+        options={AUTHORITY_SCOPES.map((value) => ({ value, name: scopeWord(value) }))}
+      />
     {:else if paper === 'area-document'}
       <Field name="areaCleared" label="It clears the grounds of ciguatera" kind="tick" />
+    {/if}
+    {#if paper === 'freezing-statement' || paper === 'feed-statement'}
+      <details>
+        <summary class="small">Whom it names: supplier, cut, weight</summary>
+        <p class="soft">What is filled in must fit this lot; then a paper for other fish is noticed.</p>
+        <div class="row">
+          <Field name="supplier" label="Supplier on it" optional />
+          <Field
+            name="form"
+            label="Cut on it"
+            kind="choice"
+            options={[{ value: '', name: 'not given' }, ...FORM_OPTIONS]}
+          />
+          <Field name="mass" label="Weight on it" kind="quantity" units={massUnits(house.units)} optional />
+        </div>
+      </details>
     {/if}
     <Field name="file" label="The paper itself" kind="file" hint="PDF, JPEG or PNG, up to 10 MB" optional />
     {#if lot.received.delivery}

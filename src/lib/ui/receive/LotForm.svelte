@@ -7,6 +7,7 @@
   import type { Verdict } from '$lib/core/rules/verdict.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
+  import { formatTemperature } from '../format.ts';
   import { lengthUnits, massUnits, temperatureUnits } from '../units.ts';
   import SpeciesPick from './SpeciesPick.svelte';
   import * as options from './options.ts';
@@ -44,6 +45,11 @@
   let purpose = $state(start.purpose ?? 'sale');
   let caughtOn = $state(start.caughtOn ?? '');
   let core = $state(givenCore);
+  let air = $state(start.air ?? '');
+  let airUnit = $state<string | undefined>(undefined);
+  let pack = $state(start.pack ?? 'none');
+  let packIndicator = $state(start.packIndicator ?? 'unknown');
+  let ice = $state(start.ice ?? 'unknown');
   let coreUnit = $state(givenCoreUnit ? `°${givenCoreUnit.replace('°', '')}` : undefined);
   let frozen = $state(start.frozen === 'on' ? 'on' : '');
   let previouslyFrozen = $state(start.previouslyFrozen ?? 'unknown');
@@ -75,11 +81,18 @@
       frozen,
       previouslyFrozen,
       roeRinsed,
+      pack,
+      packIndicator,
+      ice,
       decision
     });
     // A figure half typed is not asked about yet.
-    const typed = /^[-+\u2212]?\d+(?:[.,]\d+)?\s*(°?\s*[CF])?$/i.exec(core.trim());
-    if (typed) asked.set('core', typed[1] ? core.trim() : `${core.trim()} ${coreUnit ?? '°C'}`);
+    const put = (name: string, text: string, unit: string | undefined) => {
+      const typed = /^[-+\u2212]?\d+(?:[.,]\d+)?\s*(°?\s*[CF])?$/i.exec(text.trim());
+      if (typed) asked.set(name, typed[1] ? text.trim() : `${text.trim()} ${unit ?? '°C'}`);
+    };
+    put('core', core, coreUnit);
+    if (form === 'live') put('air', air, airUnit);
     if (species === '') {
       verdict = null;
       return;
@@ -153,7 +166,31 @@
         bind:unit={coreUnit}
         optional={form === 'live'}
       />
-      <Field name="ice" label="Ice" kind="choice" options={options.ICE_OPTIONS} />
+      {#if form === 'live'}
+        <Field
+          name="air"
+          label="Air round it"
+          kind="quantity"
+          units={temperatureUnits(house.units)}
+          bind:value={air}
+          bind:unit={airUnit}
+          hint="Of the truck or the crate."
+        />
+      {/if}
+      <Field name="ice" label="Ice" kind="choice" options={options.ICE_OPTIONS} bind:value={ice} />
+      {#if form !== 'live'}
+        <Field name="pack" label="Packed" kind="choice" options={options.PACK_OPTIONS} bind:value={pack} />
+      {/if}
+      {#if form !== 'live' && pack === 'closed' && frozen !== 'on'}
+        <Field
+          name="packIndicator"
+          label="Time-temperature indicator"
+          kind="choice"
+          options={options.INDICATOR_OPTIONS}
+          bind:value={packIndicator}
+          hint="Without one it must be at or below {formatTemperature(3.3, house.units)}."
+        />
+      {/if}
       <Field
         name="previouslyFrozen"
         label="Frozen before"

@@ -25,6 +25,16 @@ export const ICE_OPTIONS = named(['unknown', 'plenty', 'some', 'none', 'slurry']
   slurry: 'ice slurry'
 });
 export const FROZEN_OPTIONS = named(['unknown', 'no', 'yes'], { unknown: 'nobody said', yes: 'yes, and thawed' });
+export const PACK_OPTIONS = named(['none', 'closed', 'unknown'], {
+  none: 'open to the air',
+  closed: 'without air (vacuum, pressed out)',
+  unknown: 'nobody said'
+});
+export const INDICATOR_OPTIONS = named(['unknown', 'yes', 'no'], {
+  unknown: 'not looked at',
+  yes: 'yes, and unchanged',
+  no: 'none, or it has turned'
+});
 export const GEAR_OPTIONS = named(
   ['unknown', 'pole-or-handline', 'longline', 'gillnet', 'trawl', 'seine', 'pot', 'dredge', 'by-hand', 'farm-harvest'],
   { unknown: 'nobody said' }

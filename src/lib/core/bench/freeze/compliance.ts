@@ -113,6 +113,10 @@ function holdJudge(cycle: FreezeCycle, options: ComplianceOptions) {
   /** When the air last read above the hold, while it has not read cold since; ms. */
   let airAbove: number | null = null;
   let holdFrom: number | null = null;
+  /** The last core read cold, ms; null while none, or after a warm one. */
+  let coldCore: { at: number; hand: boolean } | null = null;
+  /** Warm air over a core that was read cold: nothing counts until the core is read again. */
+  let inDoubt = false;
   let last: number | null = null;
   let lastHand = false;
   let lastSeq = 0;
@@ -123,6 +127,15 @@ function holdJudge(cycle: FreezeCycle, options: ComplianceOptions) {
   const restartArrival = (at: number) => {
     coldSince = at;
     paused = 0;
+  };
+
+  /** Whether a core was read cold so lately that a reading between could not have missed its warming. */
+  const isFresh = (core: typeof coldCore, { at, hand }: Point): boolean =>
+    core !== null && at - core.at <= (core.hand || hand ? handGapMs : loggedGapMs);
+  const restart = (at: number) => {
+    restartArrival(at);
+    holdFrom = null;
+    held = 0;
   };
 
   /** False where no later reading changes anything. */
@@ -138,6 +151,8 @@ function holdJudge(cycle: FreezeCycle, options: ComplianceOptions) {
       held = 0;
       warm = null;
       if (cycle.solidAt) solid = airAtSolid = false;
+      coldCore = null;
+      inDoubt = false;
     }
     last = at;
     lastHand = reading.hand;
@@ -159,6 +174,19 @@ function holdJudge(cycle: FreezeCycle, options: ComplianceOptions) {
       solid = airAtSolid && coreSolid;
       if (!solid) return true;
     }
+    // The core outranks the air both ways: over a core read cold lately warm air breaks nothing by itself, and nothing counts
+    // until the core is read cold again, in time. Where the air is the clock, the air decides.
+    if (options.clock === 'core' && probe === 'air' && !isCold && holdFrom !== null && isFresh(coldCore, reading)) {
+      inDoubt = true;
+      return true;
+    }
+    if (probe === 'core') {
+      const answers = inDoubt && isCold && isFresh(coldCore, reading);
+      if (inDoubt && !answers) restart(at);
+      coldCore = isCold ? { at, hand: reading.hand } : null;
+      inDoubt = false;
+      if (answers) airAbove = null;
+    } else if (inDoubt) return true;
     if (!isCold) {
       // Warmth before the hold has begun is the fish still cooling, not an excursion.
       if (holdFrom !== null) {

@@ -2,7 +2,15 @@ import type { Interval } from '../../log/holding.ts';
 import { clipped, secondsIn, union } from '../../log/holding.ts';
 import { ALL_ROUTES, reason, type Hazard, type JudgeContext } from '../context.ts';
 import { atOrBelow, type ScaleLimit } from '../profile.ts';
-import { budgetEnd, warmSpells, wasAbove, type BudgetEnd, type WarmCause, type WarmSpell } from '../warmth.ts';
+import {
+  budgetEnd,
+  isLasting,
+  warmSpells,
+  wasAbove,
+  type BudgetEnd,
+  type WarmCause,
+  type WarmSpell
+} from '../warmth.ts';
 import { RAW_ROUTES, type Reason, type Route } from '../window.ts';
 import { controlOf, isMonitored } from './time-control.ts';
 
@@ -54,13 +62,14 @@ export function warmClock(context: JudgeContext): WarmClock {
   const isHot = from !== Infinity && wasAbove(context, rule.hot, { trays: trays.length > 0 });
   const budgetSeconds = isHot ? rule.secondsIfHot : rule.seconds;
   const spells = [...others, ...trays];
+  const readBy = Math.min(...spells.filter(isLasting).map(({ from }) => from), Infinity);
   return {
     budgetSeconds,
     isHot,
     spells,
     once: budgetEnd(spells, budgetSeconds),
     twice: budgetEnd(spells, 2 * budgetSeconds),
-    readBy: spells.find(({ cause, to }) => cause === 'silence' && to === Infinity)?.from ?? null
+    readBy: Number.isFinite(readBy) ? readBy : null
   };
 }
 
@@ -106,11 +115,14 @@ function findings(
     );
   }
   if (unheard !== null) {
+    const isSilence = !clock.spells.some(
+      (spell) => isLasting(spell) && spell.cause !== 'silence' && spell.from <= unheard
+    );
     out.push(
       reason(
         context,
         'temperature',
-        isPan ? 'clock.pan-read-by' : 'clock.read-by',
+        isPan ? 'clock.pan-read-by' : isSilence ? 'clock.read-by' : 'clock.warm-unread',
         { kind: 'unheard', at: unheard },
         rule,
         {
