@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { recommend, scoreSheet, STRICTNESS, type Answers } from '../../src/lib/core/inspect/score.ts';
+import { gradeOf, recommend, scoreSheet, STRICTNESS, type Answers } from '../../src/lib/core/inspect/score.ts';
 import { SHEETS, sheetIdFor, sheetIn, type Sheet } from '../../src/lib/core/inspect/sheets.ts';
 import { SPECIES } from '../../src/lib/core/fish/species.ts';
 import { DIALS, belowFloor, buildProfile, looserChanges } from '../../src/lib/core/rules/profiles/house.ts';
@@ -15,12 +15,13 @@ const all = (of: Sheet, level: number | null): Answers =>
 describe('inspection sheets', () => {
   it('are whole: four levels in rising points, some that settle by themselves', () => {
     for (const { id, attributes } of SHEETS) {
-      for (const { levels, weight } of attributes) {
+      for (const { levels, weight, optional } of attributes) {
         expect(
           levels.map(({ points }) => points),
           id
         ).to.deep.equal([0, 1, 2, 3]);
-        expect(weight).to.be.within(1, 5);
+        // What says nothing of days weighs nothing, and may be left out.
+        expect(weight).to.be.within(optional ? 0 : 1, 5);
       }
       expect(
         attributes.some(({ levels }) => levels.some(({ settles }) => settles === 'send-back')),
@@ -55,6 +56,45 @@ describe('inspection sheets', () => {
     expect(seen.unseen).to.deep.equal(['gill']);
     expect(scoreSheet(whole, all(whole, null), 14).iceDays.high).to.be.greaterThan(14);
   });
+  it('spoilt fish, cracked and dead shellfish, dead lobster go back', () => {
+    const settles = (id: Sheet['id'], attribute: string, level: number) =>
+      sheet(id).attributes.find((each) => each.id === attribute)!.levels[level]!.settles;
+    for (const { id, attributes } of SHEETS) {
+      const smell = attributes.find((each) => each.id === 'smell')!;
+      expect(
+        smell.levels.slice(2).map((level) => level.settles),
+        id
+      ).to.deep.equal(['send-back', 'send-back']);
+    }
+    expect(settles('live-bivalve', 'shell', 2)).to.equal('send-back');
+    expect(settles('live-bivalve', 'tap', 2)).to.equal('send-back');
+    expect(settles('crustacean', 'legs', 3)).to.equal('send-back');
+    expect(settles('crustacean', 'flesh', 3)).to.equal('send-back');
+  });
+  it('worms are looked for on every sheet of flesh that has them, and left out they are not seen', () => {
+    for (const id of ['whole-fish', 'fillet', 'block', 'cephalopod'] as const) {
+      const of = sheet(id);
+      expect(
+        of.attributes.map((each) => each.id),
+        id
+      ).to.include('worms');
+      const { worms: _, ...rest } = all(of, 0);
+      const seen = scoreSheet(of, rest, 14);
+      expect(seen.unseen).to.deep.equal(['worms']);
+      expect(seen.iceDays).to.deep.equal(scoreSheet(of, all(of, 0), 14).iceDays);
+    }
+  });
+  it('blocks have a sheet of their own, and a grade', () => {
+    expect(sheetIdFor('finfish', 'block')).to.equal('block');
+    const of = sheet('block');
+    const grade = (answers: Partial<Answers>) => gradeOf(scoreSheet(of, { ...all(of, 0), ...answers } as Answers, 14));
+    // Weights 3+1+2+1+3, three points each: 30 at most.
+    expect([grade({ colour: 1 }), grade({ colour: 2 }), grade({ colour: 2, texture: 2, damage: 2 })]).to.deep.equal([
+      'first',
+      'second',
+      'third'
+    ]);
+  });
   it('refuses a row nobody answered, and a level that is not there', () => {
     const whole = sheet('whole-fish');
     const { eye: _, ...rest } = all(whole, 0);
@@ -69,6 +109,11 @@ describe('inspection sheets', () => {
     expect(of({}, true)).to.equal('hold-freeze');
     expect(of({ flesh: 3 })).to.equal('cooked-only');
     expect(of({ smell: 3 })).to.equal('send-back');
+    // Spoilt is spoilt, and not for the pan.
+    expect(of({ smell: 2 })).to.equal('send-back');
+    expect(of({ worms: 2 })).to.equal('cooked-only');
+    expect(of({ worms: 3 })).to.equal('send-back');
+    expect(of({ worms: 1 }, true)).to.equal('hold-freeze');
     expect(of({ belly: 3 }, true)).to.equal('send-back');
     // 17 of 33 points is more than half its days.
     expect(of({ eye: 2, gill: 3, skin: 2, flesh: 2, belly: 1 })).to.equal('cooked-only');
@@ -108,7 +153,7 @@ describe('inspection sheets', () => {
     );
     const smell = own.attributes.find(({ id }) => id === 'smell')!;
     expect([smell.weight, smell.levels[3]!.text, smell.levels[3]!.settles]).to.deep.equal([5, 'bad', 'send-back']);
-    expect(own.version).to.equal('2026.1, house entry 9');
+    expect(own.version).to.equal('2026.2, house entry 9');
     expect(sheetIn({}, 'roe').version).to.equal('2026.1');
   });
 });

@@ -193,9 +193,9 @@ describe('receiving', () => {
       house.done('inspect-lot', {
         lot,
         ...fresh,
-        'level-smell': '2',
+        'level-flesh': '3',
         decision: 'cooked-only',
-        reason: 'sour at the belly'
+        reason: 'pasty at the belly'
       });
       expect(raw(piece)).to.equal('never');
     });

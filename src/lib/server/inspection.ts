@@ -3,6 +3,8 @@ import { whyItMatters } from '../core/fish/ambiguity.ts';
 import { catalogueOf } from '../core/fish/house-species.ts';
 import { LOOKALIKES } from '../core/fish/lookalikes.ts';
 import { speciesCalled } from '../core/fish/species.ts';
+import { gradeOf } from '../core/inspect/score.ts';
+import type { LotState } from '../core/record/state.ts';
 import { SHEET_IDS, SHEETS, sheetIn } from '../core/inspect/sheets.ts';
 import { profileById } from '../core/rules/profiles/index.ts';
 import type { App } from './app.ts';
@@ -51,12 +53,27 @@ export function inspectView(app: App, lotId: string, asked?: string) {
       iceDays
     })),
     settled: lot.species.length === 1,
+    supplierBlocks: sheetId === 'block' ? blocksOf(app, lot) : [],
     // Only look-alikes among what it may be; where nothing was named, all of them.
     lookalikes: LOOKALIKES.map((group) => ({
       ...group,
       members: group.members.filter(({ species }) => ids.size === 0 || ids.has(species))
     })).filter(({ members }) => members.length > 0)
   };
+}
+
+/** Blocks of this supplier as they were judged: grade and price, newest first, so that neither is argued from memory. */
+function blocksOf({ store }: App, { received }: LotState) {
+  return store.projections
+    .lots()
+    .filter(({ received: other }) => other.supplier === received.supplier && other.at <= received.at)
+    .flatMap((lot) => {
+      const sheet = lot.inspections.filter((each) => each.sheet === 'block').at(-1);
+      const { species, at, pricePerKg, currency } = lot.received;
+      return sheet ? [{ lot: lot.id, species, at, grade: gradeOf(sheet), pricePerKg, currency }] : [];
+    })
+    .sort((a, b) => b.at - a.at)
+    .slice(0, 12);
 }
 
 export const meaningFields = z.object({ name: z.string().min(1).max(80) });

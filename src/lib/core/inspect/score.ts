@@ -36,8 +36,8 @@ export function scoreSheet(sheet: Sheet, answers: Answers, iceDays: number): Ins
   let unseenMost = 0;
   const settled: Inspection['settled'][number][] = [];
   const unseen: string[] = [];
-  for (const { id, weight, levels } of sheet.attributes) {
-    const answer = answers[id];
+  for (const { id, weight, levels, optional } of sheet.attributes) {
+    const answer = answers[id] ?? (optional ? null : answers[id]);
     if (answer === undefined) throw new EmberError('form.incomplete', { field: id });
     const top = Math.max(...levels.map((level) => level.points)) * weight;
     if (answer === null) {
@@ -65,6 +65,19 @@ export function scoreSheet(sheet: Sheet, answers: Answers, iceDays: number): Ins
     settled,
     unseen
   };
+}
+
+/** How good a lot looked, by its share of the worst points: first, second, third. The house's steps (check). */
+export type Grade = 'first' | 'second' | 'third';
+/**
+ * The grade of a block by its sheet.
+ *
+ * @example
+ * gradeOf({ points: 3, most: 30 }) // => 'first'
+ */
+export function gradeOf({ points, most }: Pick<Inspection, 'points' | 'most'>): Grade {
+  const share = most > 0 ? points / most : 1;
+  return share <= 0.15 ? 'first' : share <= 0.35 ? 'second' : 'third';
 }
 
 /**

@@ -17,7 +17,8 @@ export type GuideDrawing =
   | 'head'
   | 'mantle'
   | 'suckers'
-  | 'grain';
+  | 'grain'
+  | 'worms';
 
 export interface SheetLevel {
   readonly text: string;
@@ -33,8 +34,10 @@ export interface SheetAttribute {
   /** 0 to 5; what a person of the house may change, with the words. */
   readonly weight: number;
   readonly levels: readonly SheetLevel[];
+  /** It may be left out: what nobody looked for counts as not seen. */
+  readonly optional?: true;
 }
-export const SHEET_IDS = ['whole-fish', 'fillet', 'live-bivalve', 'crustacean', 'cephalopod', 'roe'] as const;
+export const SHEET_IDS = ['whole-fish', 'fillet', 'block', 'live-bivalve', 'crustacean', 'cephalopod', 'roe'] as const;
 export type SheetId = (typeof SHEET_IDS)[number];
 export interface Sheet {
   readonly id: SheetId;
@@ -60,6 +63,15 @@ const attribute = (id: string, name: string, guide: GuideDrawing, weight: number
 });
 
 /**
+ * A look for worms that can be seen: Reg. (EC) 2074/2005 Annex II Sec. I asks for it before sale, and what is obviously infested is not
+ * put on the market. It says nothing of days, so it weighs nothing.
+ */
+const worms: SheetAttribute = {
+  ...attribute('worms', 'Worms you can see', 'worms', 0, 'none', 'one or two, cut out', 'several~', 'infested!'),
+  optional: true
+};
+
+/**
  * Inspection sheets as shipped. Demerit points that grow with days on ice, in the manner of the quality index method (Bremner
  * 1985; Martinsdottir et al. 2001, Sensory Evaluation of Fish Freshness); wording and weights are our own (check against your fish).
  */
@@ -67,7 +79,7 @@ export const SHEETS: readonly Sheet[] = [
   {
     id: 'whole-fish',
     name: 'Whole or gutted fish',
-    version: '2026.1',
+    version: '2026.2',
     attributes: [
       attribute('eye', 'Eye', 'eye', 2, 'full and clear', 'flat, pupil clear', 'hollow, pupil grey', 'sunken, milky'),
       attribute(
@@ -108,15 +120,16 @@ export const SHEETS: readonly Sheet[] = [
         3,
         'sea, cucumber, nothing',
         'neutral, a little fishy',
-        'sour, stale~',
+        'sour, stale!',
         'ammonia, rotten!'
-      )
+      ),
+      worms
     ]
   },
   {
     id: 'fillet',
-    name: 'Fillet, loin or block',
-    version: '2026.1',
+    name: 'Fillet or loin',
+    version: '2026.2',
     attributes: [
       attribute(
         'colour',
@@ -128,7 +141,7 @@ export const SHEETS: readonly Sheet[] = [
         'dull, or a rainbow sheen',
         'brown, green or grey~'
       ),
-      attribute('gaping', 'Gaping', 'gaping', 1, 'none', 'a few slits', 'many slits', 'falls apart~'),
+      attribute('gaping', 'Gaping', 'gaping', 1, 'none', 'a few slits', 'many slits', 'falls apart!'),
       attribute('drip', 'Drip', 'drip', 1, 'dry surface', 'moist', 'stands in liquid', 'milky liquid'),
       attribute(
         'flesh',
@@ -157,15 +170,74 @@ export const SHEETS: readonly Sheet[] = [
         3,
         'sea, nothing',
         'neutral, a little fishy',
-        'sour, stale~',
+        'sour, stale!',
         'ammonia, rotten!'
-      )
+      ),
+      worms
+    ]
+  },
+  {
+    id: 'block',
+    name: 'Block (saku)',
+    version: '2026.2',
+    attributes: [
+      attribute(
+        'colour',
+        'Colour',
+        'colour',
+        3,
+        'bright, true to its kind',
+        'a little dull',
+        'dull, or a rainbow sheen',
+        'brown, green or grey~'
+      ),
+      attribute(
+        'fat',
+        'Fat',
+        'grain',
+        1,
+        'as its cut should have it',
+        'a little less',
+        'little',
+        'none where there should be'
+      ),
+      attribute(
+        'texture',
+        'Texture',
+        'spring',
+        2,
+        'firm, cuts clean',
+        'a little soft',
+        'soft, tears',
+        'pasty, falls apart!'
+      ),
+      attribute(
+        'damage',
+        'Damage',
+        'gaping',
+        1,
+        'none',
+        'a ragged edge',
+        'gaping, blood spots',
+        'torn, bruised through'
+      ),
+      attribute(
+        'smell',
+        'Smell',
+        'smell',
+        3,
+        'sea, nothing',
+        'neutral, a little fishy',
+        'sour, stale!',
+        'ammonia, rotten!'
+      ),
+      worms
     ]
   },
   {
     id: 'live-bivalve',
     name: 'Live bivalve',
-    version: '2026.1',
+    version: '2026.2',
     attributes: [
       attribute(
         'tap',
@@ -174,10 +246,10 @@ export const SHEETS: readonly Sheet[] = [
         3,
         'shut, or shuts at once',
         'shuts slowly',
-        'hardly moves~',
+        'hardly moves!',
         'gapes, does not answer!'
       ),
-      attribute('shell', 'Shell', 'shell', 1, 'whole and clean', 'chipped edge', 'cracked~', 'broken!'),
+      attribute('shell', 'Shell', 'shell', 1, 'whole and clean', 'chipped edge', 'cracked!', 'broken!'),
       attribute(
         'weight',
         'Weight in the hand',
@@ -188,15 +260,24 @@ export const SHEETS: readonly Sheet[] = [
         'light, rattles',
         'empty, or full of mud!'
       ),
-      attribute('smell', 'Smell', 'smell', 3, 'clean sea', 'flat', 'strong, stale~', 'rotten!')
+      attribute('smell', 'Smell', 'smell', 3, 'clean sea', 'flat', 'strong, stale!', 'rotten!')
     ]
   },
   {
     id: 'crustacean',
     name: 'Crustacean',
-    version: '2026.1',
+    version: '2026.2',
     attributes: [
-      attribute('legs', 'Movement', 'legs', 2, 'lively, tail snaps', 'slow', 'limp, eyes still move', 'dead and limp'),
+      attribute(
+        'legs',
+        'Movement',
+        'legs',
+        2,
+        'lively, tail snaps',
+        'slow',
+        'limp, eyes still move',
+        'dead, though it should live!'
+      ),
       attribute(
         'head',
         'Head and joint',
@@ -207,15 +288,15 @@ export const SHEETS: readonly Sheet[] = [
         'dark spots',
         'black, head loose~'
       ),
-      attribute('shell', 'Shell', 'shell', 1, 'hard, glossy', 'less gloss', 'soft or dry', 'slimy~'),
-      attribute('flesh', 'Flesh', 'spring', 2, 'glassy and firm', 'a little cloudy', 'opaque, soft', 'mushy~'),
-      attribute('smell', 'Smell', 'smell', 3, 'sweet, sea', 'flat', 'sour~', 'ammonia!')
+      attribute('shell', 'Shell', 'shell', 1, 'hard, glossy', 'less gloss', 'soft or dry', 'slimy!'),
+      attribute('flesh', 'Flesh', 'spring', 2, 'glassy and firm', 'a little cloudy', 'opaque, soft', 'mushy!'),
+      attribute('smell', 'Smell', 'smell', 3, 'sweet, sea', 'flat', 'sour!', 'ammonia!')
     ]
   },
   {
     id: 'cephalopod',
     name: 'Squid, cuttlefish, octopus',
-    version: '2026.1',
+    version: '2026.2',
     attributes: [
       attribute(
         'mantle',
@@ -228,15 +309,16 @@ export const SHEETS: readonly Sheet[] = [
         'red or purple through~'
       ),
       attribute('eye', 'Eye', 'eye', 1, 'clear and full', 'flat', 'grey', 'milky, sunken'),
-      attribute('flesh', 'Flesh', 'spring', 2, 'firm, ivory', 'a little slack', 'soft, pinkish', 'slimy~'),
+      attribute('flesh', 'Flesh', 'spring', 2, 'firm, ivory', 'a little slack', 'soft, pinkish', 'slimy!'),
       attribute('suckers', 'Arms and suckers', 'suckers', 1, 'grip and hold', 'hold weakly', 'slack', 'torn away'),
-      attribute('smell', 'Smell', 'smell', 3, 'sea, sweet', 'flat', 'stale~', 'ammonia!')
+      attribute('smell', 'Smell', 'smell', 3, 'sea, sweet', 'flat', 'stale!', 'ammonia!'),
+      worms
     ]
   },
   {
     id: 'roe',
     name: 'Roe and urchin',
-    version: '2026.1',
+    version: '2026.2',
     attributes: [
       attribute(
         'colour',
@@ -250,7 +332,7 @@ export const SHEETS: readonly Sheet[] = [
       ),
       attribute('grain', 'Grain', 'grain', 2, 'separate and firm', 'softer', 'sticky', 'melted or burst~'),
       attribute('drip', 'Liquid', 'drip', 1, 'none', 'a little, clear', 'cloudy', 'milky'),
-      attribute('smell', 'Smell', 'smell', 3, 'sweet, sea', 'flat', 'bitter, strong~', 'sour, ammonia!')
+      attribute('smell', 'Smell', 'smell', 3, 'sweet, sea', 'flat', 'bitter, strong!', 'sour, ammonia!')
     ]
   }
 ];
@@ -267,6 +349,7 @@ export function sheetIdFor(group: SpeciesGroup, form: string): SheetId {
   if (group === 'crustacean') return 'crustacean';
   if (group === 'cephalopod') return 'cephalopod';
   if (group === 'roe' || group === 'urchin' || form === 'roe') return 'roe';
+  if (form === 'block') return 'block';
   return form === 'whole' || form === 'gutted' || form === 'live' ? 'whole-fish' : 'fillet';
 }
 

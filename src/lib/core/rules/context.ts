@@ -6,6 +6,7 @@ import type { Cited, RuleProfile } from './profile.ts';
 import { businessDay } from '../service/day.ts';
 import { conflictsOf, type Conflict } from './papers.ts';
 import { staysOf, type LoggedStay } from './stays.ts';
+import type { WarmSpell } from './warm-spell.ts';
 import { RAW_ROUTES, ROUTES, type Effect, type Reason, type Route } from './window.ts';
 
 /** Everything a verdict may look at. */
@@ -22,6 +23,8 @@ export interface JudgeContext {
   readonly readings: readonly Reading[];
   /** Every core that was read of it, in order, one a minute; ms and °C. */
   readonly points: readonly (LogPoint & { readonly seq: number })[];
+  /** When nothing was heard of it for longer than is believed. */
+  readonly silences: readonly WarmSpell[];
   readonly logs: LogBook;
   /** Where the chain lay in places that a sensor speaks of. */
   readonly stays: readonly LoggedStay[];
@@ -98,11 +101,11 @@ export const wasFrozenBefore = (context: JudgeContext): boolean =>
   (context.lot.received.previouslyFrozen === 'yes' && papers(context, 'freezing-statement').valid.length > 0);
 
 const FREEZERS: readonly Place['kind'][] = ['freezer', 'blast'];
-const isFreezer = (context: JudgeContext, name: string) =>
+const isFreezer = (context: Pick<JudgeContext, 'house'>, name: string) =>
   Object.values(context.house.places).some((place) => place.name === name && FREEZERS.includes(place.kind));
 
 /** Fish that came frozen and lies in a freezer has not been opened: its stays there, ms. None once a thaw has begun. */
-function frozenStays(context: JudgeContext): Stay[] {
+function frozenStays(context: Pick<JudgeContext, 'chain' | 'lot' | 'house'>): Stay[] {
   if (!context.lot.received.frozen) return [];
   const thawed = context.chain.flatMap((piece) => piece.thaws)[0]?.at ?? Infinity;
   return staysOf(context.chain)
@@ -124,5 +127,5 @@ export function freezerRuns(context: Pick<JudgeContext, 'chain' | 'piece'>, from
 }
 
 /** All time in freezers, in runs and as it came; ascending, overlaps once. */
-export const frozenIntervals = (context: JudgeContext): Interval[] =>
+export const frozenIntervals = (context: Pick<JudgeContext, 'chain' | 'piece' | 'lot' | 'house'>): Interval[] =>
   union([...freezerRuns(context), ...frozenStays(context).map(({ from, to }) => ({ from, to: to ?? Infinity }))]);

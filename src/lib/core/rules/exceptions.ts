@@ -83,9 +83,14 @@ export function documentLacks(paper: Evidence): string[] {
  *
  * @param at the moment asked about, ms
  */
-export function withDocuments(reasons: readonly Reason[], lot: LotState, house: HouseTime, at: number): Reason[] {
+export function withDocuments(
+  reasons: readonly Reason[],
+  lot: LotState,
+  house: HouseTime,
+  at: number
+): readonly Reason[] {
   const documents = lot.evidence.filter((paper) => paper.type === 'authority' && documentLacks(paper).length === 0);
-  if (documents.length === 0) return [...reasons];
+  if (documents.length === 0) return reasons;
   const today = businessDay(at, house);
   return reasons.map((reason): Reason => {
     if (!needsAuthority(reason)) return reason;

@@ -7,7 +7,7 @@ import { MODEL_VERSION } from '../bench/model.ts';
 import { ALL_ROUTES, reason, type Hazard, type JudgeContext } from './context.ts';
 import { standingWithout, unwarranted } from '../record/amend.ts';
 import { withDocuments, withExceptions } from './exceptions.ts';
-import { byMinute, byPlaces, corePoints } from './warmth.ts';
+import { byMinute, byPlaces, corePoints, silencesOf } from './warmth.ts';
 import { dateMark, freshness, handling } from './hazards/age.ts';
 import { ageing } from './hazards/ageing.ts';
 import { curing } from './hazards/curing.ts';
@@ -96,7 +96,7 @@ export interface JudgeInput {
 
 /** Readings of all pieces on the way, and its time out of the cold told like readings: what spoils it. */
 function readingsOf({ chain, house, lot }: Pick<JudgeInput, 'chain' | 'house' | 'lot'>): readonly Reading[] {
-  const readings = byMinute(chain.flatMap((piece) => piece.readings));
+  const readings = byMinute(chain.length === 1 ? chain[0]!.readings : chain.flatMap((piece) => piece.readings));
   const elsewhere = byPlaces({ chain, house });
   const isCold = elsewhere.length === 0 && chain.every((piece) => piece.outs.length === 0);
   return isCold ? readings : withTimeOut(chain, readings, lot.received.core?.si ?? null, elsewhere);
@@ -111,6 +111,7 @@ export function contextsOf(input: JudgeInput): JudgeContext[] {
   const readings = readingsOf(input);
   const stays = loggedStays(chain, logs, at);
   const points = corePoints({ lot, chain, stays, profile });
+  const silences = silencesOf({ lot, chain, piece, house, stays, points, profile });
   return lot.species.map((id) => ({
     lot,
     chain,
@@ -121,6 +122,7 @@ export function contextsOf(input: JudgeInput): JudgeContext[] {
     at,
     readings,
     points,
+    silences,
     logs,
     stays,
     susceptible
@@ -194,22 +196,27 @@ const LAW_CODES = /closed-pack|histamine|stopped/;
 const stands = ({ hazard, code, effect }: Reason): boolean =>
   effect.kind !== 'pass' && !OWN_CARE_CODES.has(code) && (!OWN_CARE.has(hazard) || LAW_CODES.test(code));
 
+/** What stood before amendments that may take nothing away, as far as it is not found anyway. */
+function stillStanding(input: JudgeInput, standing: NonNullable<JudgeInput['standing']>, found: readonly Reason[]) {
+  const keyOf = (each: Reason) => JSON.stringify([each.code, each.effect, each.routes, each.rule]);
+  const known = new Set(found.map(keyOf));
+  return standing.flatMap((before) =>
+    reasonsOf({ ...input, ...before, standing: [] }).flatMap((each): Reason[] => {
+      const key = keyOf(each);
+      if (!stands(each) || known.has(key)) return [];
+      known.add(key);
+      return [{ ...each, struck: true }];
+    })
+  );
+}
+
 /** What is found along one strand: from one lot, through one line of parents, to the piece. */
 function reasonsOf(input: JudgeInput): readonly Reason[] {
   const contexts = contextsOf(input);
   const [only] = contexts;
   const asItIs = only && contexts.length === 1 ? findings(only) : unidentified(contexts, input);
   const { standing = [], lot, house, at } = input;
-  const keyOf = (each: Reason) => JSON.stringify([each.code, each.effect, each.routes, each.rule]);
-  const known = new Set(asItIs.map(keyOf));
-  const found = [...asItIs];
-  for (const before of standing) {
-    for (const each of reasonsOf({ ...input, ...before, standing: [] })) {
-      if (!stands(each) || known.has(keyOf(each))) continue;
-      known.add(keyOf(each));
-      found.push({ ...each, struck: true });
-    }
-  }
+  const found = standing.length === 0 ? asItIs : [...asItIs, ...stillStanding(input, standing, asItIs)];
   const exceptions = input.chain.flatMap((piece) => piece.exceptions);
   const documented = withDocuments(found, lot, house, at);
   return exceptions.length > 0 ? withExceptions(documented, exceptions) : documented;

@@ -8,14 +8,7 @@ import { frozenIntervals, type JudgeContext } from './context.ts';
 import { spansOut, type Span } from './out-of-cold.ts';
 import { atOrBelow, type ScaleLimit } from './profile.ts';
 import { staysOf } from './stays.ts';
-
-/** What made a stretch of time warm, or nobody's knowledge. */
-export type WarmCause = 'reading' | 'log' | 'out' | 'place' | 'thaw' | 'bath' | 'silence' | 'tray';
-export interface WarmSpell extends Interval {
-  readonly cause: WarmCause;
-  /** Entry it leans on; 0 for none. */
-  readonly seq: number;
-}
+import type { WarmSpell } from './warm-spell.ts';
 
 const MINUTE = 60_000;
 /** A core read within this of leaving the cold, or of coming back, speaks for that moment; the house's figure (check). ms */
@@ -39,13 +32,20 @@ export function coldFrom({ coldSpans }: Pick<HouseState, 'coldSpans'>, name: str
   return Math.min(...spans.map(({ from }) => from).filter((from) => from > at), Infinity);
 }
 
+const minuteOf = (at: number): number => Math.floor(at / MINUTE);
+
 /** Readings of one minute are one: the warmest of them, so that none written beside it takes anything back. In order of time. */
-export function byMinute<Point extends LogPoint>(points: readonly Point[]): Point[] {
+export function byMinute<Point extends LogPoint>(points: readonly Point[]): readonly Point[] {
+  let isPlain = true;
+  for (let index = 1; isPlain && index < points.length; index++)
+    isPlain = minuteOf(points[index - 1]!.at) < minuteOf(points[index]!.at);
+  // Recorded in order as a rule, minutes apart: then there is nothing to do.
+  if (isPlain) return points;
   const sorted = [...points].sort((a, b) => a.at - b.at || a.celsius - b.celsius);
   const out: Point[] = [];
   for (const point of sorted) {
     const last = out.at(-1);
-    if (!last || Math.floor(last.at / MINUTE) !== Math.floor(point.at / MINUTE)) out.push(point);
+    if (!last || minuteOf(last.at) !== minuteOf(point.at)) out.push(point);
     else if (point.celsius >= last.celsius) out[out.length - 1] = { ...point, at: last.at };
   }
   return out;
@@ -63,7 +63,7 @@ export function corePoints({ lot, chain, stays, profile }: Pick<JudgeContext, 'l
   const answer = received.core ? null : firstColdAir(stays, profile.coldHold);
   if (answer) out.push(answer);
   for (const piece of chain) {
-    for (const { at, celsius, unit, seq } of piece.readings) out.push({ at, celsius, unit, seq });
+    for (const reading of piece.readings) out.push(reading);
     for (const span of piece.outs) {
       add(span.from, span.startCore, span.seq);
       if (span.to !== null) add(span.to, span.core, span.backSeq ?? span.seq);
@@ -72,8 +72,7 @@ export function corePoints({ lot, chain, stays, profile }: Pick<JudgeContext, 'l
     if (piece.place) add(piece.place.at, piece.place.core, piece.place.seq);
     for (const run of piece.freezes) {
       add(run.at, run.plan.startCore, run.seq);
-      for (const { at, celsius, unit, seq, probe } of run.readings)
-        if (probe === 'core') out.push({ at, celsius, unit, seq });
+      for (const reading of run.readings) if (reading.probe === 'core') out.push(reading);
     }
     for (const run of piece.thaws) {
       add(run.at, run.plan.startCore, run.seq);
@@ -229,41 +228,52 @@ export function byPlaces({ chain, house }: Pick<JudgeContext, 'chain' | 'house'>
   });
 }
 
-/** Silence beyond what is believed: from then on nobody knows that it was cold. */
-function bySilence(context: JudgeContext, points: readonly CorePoint[], silenceMs: number): WarmSpell[] {
-  const heard: { from: number; to: number; seq: number }[] = points.map(({ at, seq }) => ({ from: at, to: at, seq }));
-  heard.push({ from: context.lot.received.at, to: context.lot.received.at, seq: context.lot.received.seq });
+/** What is heard of a piece for a while: it lies frozen, or a log of its place speaks. */
+function heardFor(context: SilenceContext, silenceMs: number): (Interval & { readonly seq: number })[] {
+  const out: (Interval & { readonly seq: number })[] = frozenIntervals(context).map((each) => ({ ...each, seq: 0 }));
   for (const { from, to, log, stay } of context.stays)
-    for (const run of clipped(log.spoken(silenceMs), from, to)) heard.push({ ...run, seq: stay.seq });
-  for (const run of context.chain.flatMap((piece) => piece.freezes))
-    for (const { at, seq } of run.readings) heard.push({ from: at, to: at, seq });
+    for (const run of clipped(log.spoken(silenceMs), from, to)) out.push({ ...run, seq: stay.seq });
   for (const hold of context.chain.flatMap((piece) => piece.holds))
-    for (const { at, seq } of hold.readings) heard.push({ from: at, to: at, seq });
-  for (const frozen of frozenIntervals(context)) heard.push({ ...frozen, seq: 0 });
-  heard.sort((a, b) => a.from - b.from);
+    for (const { at, seq } of hold.readings) out.push({ from: at, to: at, seq });
+  return out.sort((a, b) => a.from - b.from);
+}
+
+type SilenceContext = Pick<JudgeContext, 'lot' | 'chain' | 'piece' | 'house' | 'stays' | 'points' | 'profile'>;
+
+/** Silence beyond what is believed: from then on nobody knows that it was cold. */
+export function silencesOf(context: SilenceContext): WarmSpell[] {
+  const silenceMs = context.profile.warmClock.silenceSeconds * 1000;
+  const { points, lot } = context;
+  const spans = heardFor(context, silenceMs);
   const out: WarmSpell[] = [];
-  let last = heard[0]!;
-  const quiet = (to: number) => {
-    if (to - last.to > silenceMs) out.push({ from: last.to + silenceMs, to, cause: 'silence', seq: last.seq });
+  let [last, lastSeq] = [lot.received.at, lot.received.seq];
+  const hear = (from: number, to: number, seq: number) => {
+    if (from - last > silenceMs) out.push({ from: last + silenceMs, to: from, cause: 'silence', seq: lastSeq });
+    if (to > last) [last, lastSeq] = [to, seq];
   };
-  for (const each of heard) {
-    quiet(each.from);
-    if (each.to > last.to) last = each;
+  // Both lists are in order: walked side by side, the earlier first.
+  let next = 0;
+  for (const { at, seq } of points) {
+    while (next < spans.length && spans[next]!.from <= at) {
+      hear(spans[next]!.from, spans[next]!.to, spans[next]!.seq);
+      next++;
+    }
+    hear(at, at, seq);
   }
-  quiet(Infinity);
+  for (; next < spans.length; next++) hear(spans[next]!.from, spans[next]!.to, spans[next]!.seq);
+  hear(Infinity, Infinity, 0);
   return out;
 }
 
 export interface WarmthOptions {
   /** At or below it is cold. */
   readonly limit: ScaleLimit;
-  readonly silenceSeconds: number;
   /** Every stay out of the cold counts whole, whatever the model says of its face. */
   readonly isStrict: boolean;
 }
 
 /** Every stretch in which a piece, or what it was cut from, stood warmer than a limit, or nobody knows that it did not. */
-export function warmSpells(context: JudgeContext, { limit, silenceSeconds, isStrict }: WarmthOptions): WarmSpell[] {
+export function warmSpells(context: JudgeContext, { limit, isStrict }: WarmthOptions): WarmSpell[] {
   const points = context.points;
   const thickness = thicknessOf(context.chain);
   const out: WarmSpell[] = [
@@ -271,7 +281,7 @@ export function warmSpells(context: JudgeContext, { limit, silenceSeconds, isStr
     ...(context.stays.length > 0 ? byLogs(context, limit, isStrict) : []),
     ...byRuns(context, limit),
     ...byPlaces(context),
-    ...bySilence(context, points, silenceSeconds * 1000)
+    ...context.silences
   ];
   for (const span of spansOut(context.chain)) {
     if (!isStrict && isFree(span, points, limit, thickness)) continue;

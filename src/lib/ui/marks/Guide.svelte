@@ -109,6 +109,11 @@
       <circle class="line" cx={14 + ring * 11} cy={26 + 3 * worn} r={5 - 1.6 * worn} />
     {/each}
     {#if level === 0}<path class="soft" d="M6 34 H66" />{/if}
+  {:else if drawing === 'worms'}
+    <path class="line" d={block} />
+    {#each steps([0, 1, 4, 9][level] ?? 0) as worm (worm)}
+      <path class="ember" d="M{17 + (worm % 4) * 11} {24 + Math.floor(worm / 4) * 8} q3 -4 6 0 t-1 5 t-5 -1" />
+    {/each}
   {:else}
     {#each steps(8) as grain (grain)}
       <circle

@@ -75,7 +75,11 @@
       <div class="attributes">
         {#each view.sheet.attributes as attribute (attribute.id)}
           <fieldset>
-            <legend>{attribute.name} <span class="soft">weight {attribute.weight}</span></legend>
+            <legend
+              >{attribute.name}
+              <span class="soft">{attribute.weight > 0 ? `weight ${attribute.weight}` : 'not counted as days'}</span
+              ></legend
+            >
             {#each attribute.levels as level, index (index)}
               <label class="level">
                 <input
@@ -153,6 +157,24 @@
     </div>
   </OperationForm>
 {/key}
+{#if view.supplierBlocks.length > 0}
+  <section class="sheet before">
+    <h2>Blocks from {lot.supplier}</h2>
+    <table class="plain">
+      <thead><tr><th>Came</th><th>Lot</th><th>Grade</th><th>A kilogram</th></tr></thead>
+      <tbody>
+        {#each view.supplierBlocks as block (block.lot)}
+          <tr>
+            <td>{dayAndTime(block.at, data.house.zone)}</td>
+            <td><a class="link" href="/lot/{block.lot}">{block.lot}</a></td>
+            <td>{block.grade}</td>
+            <td>{block.pricePerKg === null ? 'no price' : `${block.pricePerKg.toFixed(2)} ${block.currency}`}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </section>
+{/if}
 {#if view.lot.inspections.length > 0}
   <section class="sheet before">
     <h2>Inspected before</h2>

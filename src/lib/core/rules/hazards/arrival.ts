@@ -53,7 +53,7 @@ export const arrival: Hazard = (context) => {
 };
 
 /** Fish packed without oxygen and not frozen: botulinum may grow from here. FDA Hazards guide, ch. 13. */
-const PACK_LIMIT: ScaleLimit & Cited = {
+export const PACK_LIMIT: ScaleLimit & Cited = {
   c: 3.3,
   f: 38,
   rule: 'Hazards guide ch. 13',

@@ -2,15 +2,8 @@ import type { Interval } from '../../log/holding.ts';
 import { clipped, secondsIn, union } from '../../log/holding.ts';
 import { ALL_ROUTES, reason, type Hazard, type JudgeContext } from '../context.ts';
 import { atOrBelow, type ScaleLimit } from '../profile.ts';
-import {
-  budgetEnd,
-  isLasting,
-  warmSpells,
-  wasAbove,
-  type BudgetEnd,
-  type WarmCause,
-  type WarmSpell
-} from '../warmth.ts';
+import { budgetEnd, isLasting, warmSpells, wasAbove, type BudgetEnd } from '../warmth.ts';
+import type { WarmCause, WarmSpell } from '../warm-spell.ts';
 import { RAW_ROUTES, type Reason, type Route } from '../window.ts';
 import { controlOf, isMonitored } from './time-control.ts';
 
@@ -57,7 +50,7 @@ export function warmClock(context: JudgeContext): WarmClock {
       ? spells
       : spells.flatMap((spell) => (spell.to > from ? [{ ...spell, from: Math.max(from, spell.from) }] : []));
   const limit = colder(rule.above, coldHold);
-  const others = since(warmSpells(context, { limit, silenceSeconds: rule.silenceSeconds, isStrict: false }));
+  const others = since(warmSpells(context, { limit, isStrict: false }));
   const trays = onTrays(context, others);
   const isHot = from !== Infinity && wasAbove(context, rule.hot, { trays: trays.length > 0 });
   const budgetSeconds = isHot ? rule.secondsIfHot : rule.seconds;

@@ -34,11 +34,7 @@ export const histamine: Hazard = (context) => {
   }
   const spells = [
     // Out of the cold it counts whole; and what nobody heard of is not cold either.
-    ...warmSpells(context, {
-      limit: rule.above,
-      silenceSeconds: profile.warmClock.silenceSeconds,
-      isStrict: true
-    }),
+    ...warmSpells(context, { limit: rule.above, isStrict: true }),
     ...context.chain
       .flatMap((piece) => piece.holds)
       .map((hold) => ({ from: hold.at, to: Infinity, cause: 'tray' as const, seq: hold.seq }))

@@ -19,6 +19,8 @@ const WATER = {
   citation:
     'FDA Food Code 2022, 3-501.13(B): under running water at 21 °C (70 °F) or below; ready-to-eat portions never above 5 °C (41 °F)'
 };
+/** What is judged of a thaw, for the table of rules. */
+export const THAW_RULES = { cold: THAWING, water: WATER, pack: PACK } as const;
 /** A core read within this of the end of a thaw speaks for it; the house's figure (check). ms */
 const MINUTE = 60_000;
 const SOON_MS = 30 * MINUTE;

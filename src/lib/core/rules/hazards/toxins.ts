@@ -88,7 +88,7 @@ function ciguatera(context: JudgeContext): Reason[] {
   ];
 }
 
-interface Rule {
+export interface Rule {
   readonly hazard: SpeciesHazard;
   readonly code: string;
   readonly effect: Effect['kind'] & ('never' | 'pass');
@@ -97,7 +97,7 @@ interface Rule {
 }
 
 /** Hazards that say one thing of a whole species: what shuts the raw routes for good, and what is only told. */
-const RULES: readonly Rule[] = [
+export const SPECIES_RULES: readonly Rule[] = [
   {
     hazard: 'cooked-only',
     code: 'toxins.cooked-only',
@@ -208,7 +208,7 @@ export const toxins: Hazard = (context) => {
     );
   }
   out.push(...ciguatera(context));
-  for (const rule of RULES) {
+  for (const rule of SPECIES_RULES) {
     if (!speaksOf(rule, context)) continue;
     out.push(
       reason(context, 'toxins', rule.code, { kind: rule.effect }, rule.cited, {

@@ -10,7 +10,10 @@ export const EU: RuleProfile = {
   edition: 'Reg. (EC) 853/2004 as amended by (EU) 1276/2011',
   version: 'eu 2026.2',
   parasites: {
-    rule: { rule: 'Ch. III.D', citation: `${hygiene} Ch. III.D point 1` },
+    rule: {
+      rule: 'Ch. III.D',
+      citation: `${hygiene} Ch. III.D point 1; not required by point 3(a) heated, 3(b) kept frozen long enough, 3(c) grounds without the hazard that the authority authorises, 3(d) farmed`
+    },
     appliesTo: ['finfish', 'cephalopod', 'roe'],
     cycles: [
       {
