@@ -71,6 +71,14 @@ describe('the catalogue', () => {
     expect(search('omble chevallier')[0]!.id).to.equal('arctic-char');
     expect(search('')).to.deep.equal([]);
   });
+  it('a compound never finds only its last word, and what is not in the book is not found', () => {
+    const search = speciesIndex(SPECIES);
+    const ids = (text: string) => search(text, 6).map(({ id }) => id);
+    expect(ids('snow crab')[0]).to.equal('snow-crab');
+    expect(ids('snow crab')).to.not.include('crab-stick');
+    expect(ids('wolffish')).to.include('wolffish');
+    for (const unknown of ['blue runner', 'moon wrasse', 'zzz tuna']) expect(ids(unknown), unknown).to.deep.equal([]);
+  });
 });
 
 describe('a name of several fish', () => {

@@ -154,7 +154,7 @@ describe('inspection sheets', () => {
     const smell = own.attributes.find(({ id }) => id === 'smell')!;
     expect([smell.weight, smell.levels[3]!.text, smell.levels[3]!.settles]).to.deep.equal([5, 'bad', 'send-back']);
     expect(own.version).to.equal('2026.2, house entry 9');
-    expect(sheetIn({}, 'roe').version).to.equal('2026.1');
+    expect(sheetIn({}, 'roe').version).to.equal('2026.2');
   });
 });
 

@@ -21,8 +21,23 @@ export function speciesIndex<Entry extends Named>(entries: readonly Entry[]) {
     ignoreDiacritics: true,
     minMatchCharLength: 2
   });
-  return (text: string, most = 8): Entry[] =>
-    text.trim() === '' ? [] : index.search(text.trim(), { limit: most }).map((found) => found.item);
+  return (text: string, most = 8): Entry[] => {
+    const words = text
+      .trim()
+      .split(/\s+/)
+      .filter((word) => word !== '');
+    if (words.length === 0) return [];
+    const found = index.search(text.trim()).map(({ item }) => item);
+    if (words.length === 1) return found.slice(0, most);
+    // A compound is found by all its words: "blue runner" is nobody who only runs, and "snow crab" no crab stick.
+    const byWord = words
+      .filter((word) => word.length > 2)
+      .map((word) => new Set(index.search(word).map(({ item }) => item)));
+    const hasAll = (entry: Entry) => byWord.every((has) => has.has(entry));
+    const whole = found.filter(hasAll);
+    const [first] = byWord;
+    return (whole.length > 0 || !first ? whole : [...first].filter(hasAll)).slice(0, most);
+  };
 }
 
 const shipped = speciesIndex(SPECIES);

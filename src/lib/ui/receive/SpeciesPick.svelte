@@ -92,6 +92,11 @@
         </button>
       {/each}
     </div>
+  {:else if text.trim().length > 1 && found.length === 0 && (species === '' || unsettled)}
+    <p class="ask" data-found="none">
+      “{text.trim()}” is not in the book. Try another name, <a class="link" href="/house/species">describe it</a>, or
+      say what it may be.
+    </p>
   {:else if species === '' || unsettled}
     <div class="found">
       {#each found as each (each.id)}
