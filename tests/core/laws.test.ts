@@ -23,12 +23,16 @@ import {
   readEvery,
   stateOf
 } from './build.ts';
-import { chilled, cleared, feed, fullFeed, statement } from './golden.ts';
+import { authority, chilled, cleared, feed, fullFeed, statement, tag } from './golden.ts';
 
 const anyLot = fc.record({
   species: fc.constantFrom(...SPECIES.map(({ id }) => id), 'unidentified'),
   candidates: fc.subarray(['sea-bream', 'snapper', 'skipjack', 'puffer'], { maxLength: 3 }),
-  form: fc.constantFrom('whole' as const, 'fillet' as const, 'block' as const),
+  form: fc.constantFrom('whole' as const, 'fillet' as const, 'block' as const, 'shell-on' as const, 'live' as const),
+  air: fc.constantFrom(null, celsius(4), celsius(9)),
+  pack: fc.constantFrom('none' as const, 'closed' as const, 'unknown' as const),
+  packIndicator: fc.constantFrom('yes' as const, 'no' as const),
+  ice: fc.constantFrom('plenty' as const, 'none' as const),
   source: fc.constantFrom('wild' as const, 'farmed' as const, 'unknown' as const),
   farmSystem: fc.constantFrom(null, 'land-based' as const, 'other' as const),
   water: fc.constantFrom('sea' as const, 'fresh' as const, 'unknown' as const),
@@ -48,10 +52,12 @@ const anyPapers = fc.subarray([
   statement(-20, 168),
   statement(-35, 15, true),
   cleared,
-  paper({ type: 'shellfish-tag' }),
+  tag,
   paper({ type: 'licence' }),
-  owns('parasites.not-frozen'),
-  owns('temperature.arrived-warm')
+  paper({ type: 'supplier-letter', transit: celsius(2) }),
+  authority(['parasites']),
+  authority(['arrival-temperature', 'cold-holding']),
+  owns('freshness.no-catch-date')
 ]);
 const history: RecordEvent[] = [
   freezeStart(2),
@@ -96,9 +102,9 @@ describe('laws of the verdict', () => {
       fc.property(anyCase, anyHour, anyProfile, fc.constantFrom(...adverse), (of, hour, profile, fact) => {
         // Where the day of catch is not known, a sheet is the paper that stands in for it.
         fc.pre(fact.kind !== 'lot.inspected' || of.lot.caughtOn !== null);
-        // Who answered for a fish that is not frozen answered for a freezing that failed as well: a lock gives way to that.
+        // A document that covers fish not frozen covers a freezing that failed as well: a lock gives way to that.
         const answered = of.papers.some(
-          (paper) => paper.kind === 'exception.owned' && paper.body.code.startsWith('parasites.')
+          (paper) => paper.kind === 'evidence.attached' && paper.body.covers.includes('parasites')
         );
         fc.pre(fact.kind !== 'freeze.read' || !answered);
         const before = ask(of, hour, profile);
@@ -148,7 +154,8 @@ describe('laws of the verdict', () => {
         for (const route of RAW_ROUTES) {
           if (!['open', 'ebbing'].includes(stateOf(seen, route))) continue;
           const stands = seen.reasons.some(
-            ({ hazard, effect }) => hazard === 'parasites' && (effect.kind === 'pass' || effect.kind === 'opens')
+            ({ hazard, effect, owned }) =>
+              hazard === 'parasites' && (effect.kind === 'pass' || effect.kind === 'opens' || owned !== undefined)
           );
           expect(stands, route).to.equal(true);
         }
