@@ -56,7 +56,7 @@ describe('one fish from the door to the plate', () => {
     await page.fill('[name="core"]', '1.4');
     await until('raw', 'not-cleared');
     await page.waitForFunction(() => !document.querySelector('[data-code="temperature.not-taken"]'));
-    expect(await page.textContent('aside')).to.contain('feed statement is missing');
+    expect(await page.textContent('aside')).to.contain('how the farm raised and fed it');
     await send(page, 'receive-lot', {
       mass: '2.4',
       'mass:unit': 'kg',
@@ -195,19 +195,30 @@ describe('one fish from the door to the plate', () => {
   it('an entry amended on the screen shows both, and a widening one asks for an owner', async () => {
     const { page } = watched;
     await at('/ledger?lot=ARC-0309-1');
+    // A bin is taken back at once, or by a second person; a tray whose time was up by nobody.
     await page.click('tr:has-text("Discarded") >> text=Amend');
     await send(page, 'amend-entry', { void: true, reason: 'it was another tray' });
-    // Its tray had run out, so giving it back opens nothing, and needs no owner.
-    await page.waitForSelector('tr:has-text("Amended by entry")');
+    await page.waitForSelector('[role="alert"]:has-text("Later a second person corrects it")');
+    await visit(page, `${house.url}/ledger?lot=ARC-0309-1`);
     await page.click('tr:has-text("Tray started") >> text=Amend');
     await send(page, 'amend-entry', { void: true, reason: 'never left the cold' });
+    await page.waitForSelector('[role="alert"]:has-text("nothing does")');
+    // A cure begun on the wrong piece is a plain slip: who strikes it out owns that raw is open again.
+    await at('/cure?piece=HAL-0310-1-A');
+    await page.waitForSelector('[data-simulated="yes"]');
+    await send(page, 'start-cure', { hours: '20', rest: '0', salt: '2.5', sugar: '1', faces: '2' });
+    await page.waitForSelector('[data-running]');
+    await at('/ledger?lot=HAL-0310-1');
+    await page.click('tr:has-text("Cure begun") >> text=Amend');
+    await send(page, 'amend-entry', { void: true, reason: 'the wrong piece' });
     await page.waitForSelector('[role="alert"]:has-text("Tick that you own it")');
     await form(page, 'amend-entry').locator('[name="ownWidening"]').check();
     await form(page, 'amend-entry').locator('button[type="submit"]').click();
     await page.waitForSelector('text=owned exception');
-    await at('/piece/ARC-0309-1-B');
+    await at('/piece/HAL-0310-1-A');
+    expect(await state('raw')).to.equal('open');
     expect(await page.textContent('main'))
-      .to.contain('never left the cold')
+      .to.contain('the wrong piece')
       .and.contain('Ada Skerry');
     watched.quiet(/422/);
   });

@@ -141,15 +141,21 @@ describe('receiving and judging', () => {
     await page.waitForSelector('h1:has-text("Receive lot 2")');
     await page.tap('li:has-text("Gurnard") .act');
     await page.waitForSelector('h1:has-text("Inspect: Gurnard")');
-    for (const words of ['flat, pupil clear', 'bright red', 'shining', 'springs back at once', 'firm and whole']) {
+    for (const words of [
+      'flat, pupil clear',
+      'bright red',
+      'shining',
+      'the dent stays',
+      'firm and whole',
+      'sea, cucumber'
+    ]) {
       await page.tap(`.level:has-text("${words}")`);
     }
-    await page.tap('.level:has-text("sour, stale")');
     await page.waitForSelector('[data-recommended="cooked-only"]');
     expect(await page.isChecked('[name="decision"][value="cooked-only"]')).to.equal(true);
-    await write('[name="reason"]', 'sour');
+    await write('[name="reason"]', 'soft');
     await page.tap('text=Write the inspection down');
-    await page.waitForSelector('.before:has-text("for cooking only: sour")');
+    await page.waitForSelector('.before:has-text("for cooking only: soft")');
     await page.tap('p a:text-is("the piece")');
     await until(page, 'raw', 'never');
     const small = await page.evaluate(() =>
@@ -214,21 +220,21 @@ describe('receiving and judging', () => {
     await close();
   });
 
-  it('a warm delivery is answered for by name, said on the piece, and taken back', async () => {
-    const { lot, piece } = await call('receive-lot', { ...WILD, species: 'halibut', core: '8 C' });
+  it('a day of catch nobody wrote down is answered for by name, said on the piece, and taken back', async () => {
+    const { lot, piece } = await call('receive-lot', { ...WILD, species: 'halibut', caughtOn: '' });
     await call('attach-evidence', { lot, ...FROZEN });
     const { page, quiet, close } = await open(`/piece/${piece}`);
-    expect(await page.textContent('main')).to.contain('it came in at 8 C');
+    expect(await page.textContent('main')).to.contain('the day of catch or harvest is not known');
     const own = form(page, 'own-exception');
     await page.click('summary:has-text("Answer for an exception")');
     await own.locator('fieldset label:has-text("Cured") input').check();
-    await send(page, 'own-exception', { reason: 'The probe stood in the sun; 3 °C when read again.' });
+    await send(page, 'own-exception', { reason: 'The boat told me by phone: Sunday.' });
     await own.locator('[role="alert"]').waitFor();
     expect(await own.locator('[role="alert"]').textContent()).to.contain('Tick that you own it');
     await send(page, 'own-exception', { own: true });
     await until(page, 'cured', 'open');
     expect(await state(page, 'raw')).to.equal('not-cleared');
-    expect(await page.textContent('.owned')).to.match(/Ada Brimstrand\s+answers for an answer to a warm delivery/);
+    expect(await page.textContent('.owned')).to.match(/Ada Brimstrand\s+answers for day of catch/);
     await page.click('.owned summary');
     await send(page, 'withdraw-exception', { reason: 'sent back after all' });
     await until(page, 'cured', 'not-cleared');
@@ -237,10 +243,19 @@ describe('receiving and judging', () => {
   });
 
   it('shellfish want their tag, and the tag its last-served date', async () => {
-    const { piece } = await call('receive-lot', { ...WILD, species: 'oyster', form: 'live', core: '' });
+    const { piece } = await call('receive-lot', { ...WILD, species: 'oyster', form: 'live', core: '', air: '5 C' });
     const { page, close } = await open(`/piece/${piece}`);
     expect(await page.textContent('main')).to.contain('shellfish without its tag');
-    await send(page, 'attach-evidence', { type: 'shellfish-tag', issuer: 'Outer Skerry', reference: 'tag 9' });
+    await send(page, 'attach-evidence', {
+      type: 'shellfish-tag',
+      issuer: 'Outer Skerry',
+      reference: 'tag 9',
+      dealer: 'VS 214',
+      harvestedOn: '2026-03-08',
+      harvestArea: 'Outer Skerry 3',
+      mass: '2.5',
+      'mass:unit': 'kg'
+    });
     await until(page, 'raw', 'open');
     await page.click('summary:has-text("last-served date")');
     await send(page, 'close-tag', { lastServedOn: '2026-03-09' });
@@ -344,9 +359,10 @@ describe('receiving and judging', () => {
       'dial-coldHold': '6',
       reason: 'for a trial'
     });
-    await page.waitForSelector('[role="alert"]:has-text("Tick that you own it")');
-    await send(page, 'set-profile', { own: true });
-    await page.waitForSelector('text=Looser than us-fc in: Hold cold at or below');
+    // A copy may be stricter than its base, never looser.
+    await page.waitForSelector('.wrong:has-text("looser than the rule book")');
+    await send(page, 'set-profile', { 'dial-coldHold': '4' });
+    await page.waitForSelector('main li:has-text("Counter"), main section:has-text("Counter")');
     await send(page, 'set-notice', { text: 'Raw here. Ask us.', reason: 'shorter for the card' });
     await page.waitForSelector('blockquote:has-text("Raw here. Ask us.")');
     await visit(page, `${house.url}/house/sheets?sheet=fillet`);

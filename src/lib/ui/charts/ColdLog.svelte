@@ -166,7 +166,7 @@
           height={HEIGHT - 36}
         />
       {/if}
-      {#each wrong as each (each.from)}
+      {#each wrong as each, index (index)}
         <rect
           class="wrong"
           x={big.x(each.from)}
@@ -196,7 +196,7 @@
       {#each curves as curve (curve.name)}
         <path class="curve {curve.kind}" d={curvePath(curve.points, big)} />
       {/each}
-      {#each dots as dot (dot.at + dot.probe)}
+      {#each dots as dot, index (index)}
         {#if wrong.some((each) => dot.at >= each.from && dot.at <= each.to)}<circle
             class="warm"
             cx={big.x(dot.at)}
@@ -213,7 +213,7 @@
   {#if tracks.length > 0 || dots.length > 0}
     <svg class="strip" {width} height={STRIP} aria-hidden="true">
       <rect class="bed" x="58" y="1" width={Math.max(1, width - 66)} height={STRIP - 2} />
-      {#each wrong as each (each.from)}
+      {#each wrong as each, index (index)}
         <rect
           class="wrong"
           x={small.x(each.from)}
@@ -225,7 +225,7 @@
       {#each tracks as track (track.name)}
         <path class="band {track.kind}" d={bandPath(track.bins, small)} />
       {/each}
-      {#each dots as dot (dot.at + dot.probe)}<circle
+      {#each dots as dot, index (index)}<circle
           class={dot.probe}
           cx={small.x(dot.at)}
           cy={small.y(dot.celsius)}
@@ -269,7 +269,7 @@
       <table class="plain">
         <thead><tr><th>Sensor</th><th>From</th><th>Least</th><th>Most</th></tr></thead>
         <tbody>
-          {#each rows as row (row.track + row.from)}
+          {#each rows as row, index (index)}
             <tr
               ><td>{row.track}</td><td>{dayAndTime(row.from, zone)}</td><td>{formatTemperature(row.min, units)}</td><td
                 >{formatTemperature(row.max, units)}</td

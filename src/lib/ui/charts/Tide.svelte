@@ -123,7 +123,7 @@
         {#if window.proofDue !== null && window.proofDue > of.from && window.proofDue < of.to}
           <path class="proof" d="M{of.x(window.proofDue)} {top + 6}v{ROW - 12}m-4 -4l4 4l4 -4" />
         {/if}
-        {#each piece.steps as step (step.kind + step.from)}
+        {#each piece.steps as step, index (index)}
           {@const from = clip(of.x(step.from))}
           {@const to = clip(of.x(step.to ?? window.opens ?? now))}
           {#if step.kind === 'slice'}
@@ -174,7 +174,7 @@
             <td><WindowLine window={words(piece)} {now} {warnSeconds} {zone} named={false} /></td>
             <td>{piece.clock ? used(piece.clock) : 'not known'}</td>
             <td>
-              {#each piece.steps as step (step.kind + step.from)}
+              {#each piece.steps as step, index (index)}
                 <div>
                   {step.label}: {dayAndTime(step.from, zone)}{step.to && step.to !== step.from
                     ? ` to ${moment(step.to, now, zone)}`

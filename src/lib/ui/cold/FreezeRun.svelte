@@ -119,14 +119,14 @@
       {units}
       load={tracks.length > 0 ? load : undefined}
     />
-    {#each judged.excursions as excursion (excursion.at)}
+    {#each judged.excursions as excursion, index (index)}
       <p class="trouble" data-excursion>
         {formatTemperature(excursion.peak, units)} on {dayAndTime(excursion.at, zone)}{excursion.until > excursion.at
           ? `, above for ${formatDuration((excursion.until - excursion.at) / 1000)}`
           : ''}: above {formatTemperature(judged.cycle.hold.c, units)}. The hold started anew.
       </p>
     {/each}
-    {#each judged.gaps as gap (gap.from)}
+    {#each judged.gaps as gap, index (index)}
       <p class="trouble" data-gap>
         No reading from {dayAndTime(gap.from, zone)} to {dayAndTime(gap.to, zone)}: unknown is not cold. The hold
         started anew.

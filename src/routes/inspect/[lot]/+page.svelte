@@ -31,7 +31,8 @@
       if (!answer.ok || mine !== turn) return;
       seen = await answer.json();
       // The sheet proposes until the person has decided.
-      if (!touched && seen && answered === view.sheet.attributes.length) decision = seen.recommended;
+      const isWhole = view.sheet.attributes.every(({ id, optional }) => optional || levels[id]);
+      if (!touched && seen && isWhole) decision = seen.recommended;
     }, 120);
     return () => clearTimeout(timer);
   });
