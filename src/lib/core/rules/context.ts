@@ -23,6 +23,10 @@ export interface JudgeContext {
   readonly readings: readonly Reading[];
   /** Every core that was read of it, in order, one a minute; ms and °C. */
   readonly points: readonly (LogPoint & { readonly seq: number })[];
+  /** The warmest of them, °C; -Infinity for none. What it does not reach need not be looked for. */
+  readonly warmest: number;
+  /** All time in freezers, ascending, overlaps once. */
+  readonly frozen: readonly Interval[];
   /** When nothing was heard of it for longer than is believed. */
   readonly silences: readonly WarmSpell[];
   readonly logs: LogBook;

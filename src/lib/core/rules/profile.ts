@@ -131,7 +131,11 @@ export type FeedStatementPoint = 'formulatedFeed' | 'raised' | 'fromEmbryos' | '
  * @example
  * atOrBelow({ celsius: -20, unit: 'C' }, { c: -20, f: -4 }) // => true
  */
-export function atOrBelow(reading: { celsius: number; unit: string }, limit: ScaleLimit, addCelsius = 0): boolean {
+export function atOrBelow(
+  reading: { readonly celsius: number; readonly unit?: string },
+  limit: ScaleLimit,
+  addCelsius = 0
+): boolean {
   // A billionth of a degree absorbs the conversion's last bit, nothing a sensor could show.
   const slack = 1e-9;
   if (reading.unit === 'F') return (reading.celsius * 9) / 5 + 32 + (addCelsius * 9) / 5 <= limit.f + slack;

@@ -4,7 +4,7 @@ import type { RecordEvent } from '../record/events.ts';
 import { foldLot, foldPiece, type HouseState, type LotState, type PieceState, type Reading } from '../record/state.ts';
 import { EmberError } from '../errors.ts';
 import { MODEL_VERSION } from '../bench/model.ts';
-import { ALL_ROUTES, reason, type Hazard, type JudgeContext } from './context.ts';
+import { ALL_ROUTES, frozenIntervals, reason, type Hazard, type JudgeContext } from './context.ts';
 import { standingWithout, unwarranted } from '../record/amend.ts';
 import { withDocuments, withExceptions } from './exceptions.ts';
 import { byMinute, byPlaces, corePoints, silencesOf } from './warmth.ts';
@@ -111,7 +111,10 @@ export function contextsOf(input: JudgeInput): JudgeContext[] {
   const readings = readingsOf(input);
   const stays = loggedStays(chain, logs, at);
   const points = corePoints({ lot, chain, stays, profile });
-  const silences = silencesOf({ lot, chain, piece, house, stays, points, profile });
+  let warmest = -Infinity;
+  for (const { celsius } of points) if (celsius > warmest) warmest = celsius;
+  const frozen = frozenIntervals({ lot, chain, piece, house });
+  const silences = silencesOf({ lot, chain, frozen, stays, points, profile });
   return lot.species.map((id) => ({
     lot,
     chain,
@@ -122,6 +125,8 @@ export function contextsOf(input: JudgeInput): JudgeContext[] {
     at,
     readings,
     points,
+    warmest,
+    frozen,
     silences,
     logs,
     stays,

@@ -4,7 +4,7 @@ import { clipped, union, type Interval } from '../log/holding.ts';
 import { indexAt } from '../log/series.ts';
 import type { HouseState, PieceState } from '../record/state.ts';
 import { pointsAbove, type LogPoint } from '../service/clocks.ts';
-import { frozenIntervals, type JudgeContext } from './context.ts';
+import type { JudgeContext } from './context.ts';
 import { spansOut, type Span } from './out-of-cold.ts';
 import { atOrBelow, type ScaleLimit } from './profile.ts';
 import { staysOf } from './stays.ts';
@@ -37,8 +37,15 @@ const minuteOf = (at: number): number => Math.floor(at / MINUTE);
 /** Readings of one minute are one: the warmest of them, so that none written beside it takes anything back. In order of time. */
 export function byMinute<Point extends LogPoint>(points: readonly Point[]): readonly Point[] {
   let isPlain = true;
-  for (let index = 1; isPlain && index < points.length; index++)
-    isPlain = minuteOf(points[index - 1]!.at) < minuteOf(points[index]!.at);
+  let before = -Infinity;
+  for (const { at } of points) {
+    const minute = minuteOf(at);
+    if (minute <= before) {
+      isPlain = false;
+      break;
+    }
+    before = minute;
+  }
   // Recorded in order as a rule, minutes apart: then there is nothing to do.
   if (isPlain) return points;
   const sorted = [...points].sort((a, b) => a.at - b.at || a.celsius - b.celsius);
@@ -63,13 +70,6 @@ export function corePoints({ lot, chain, stays, profile }: Pick<JudgeContext, 'l
   const answer = received.core ? null : firstColdAir(stays, profile.coldHold);
   if (answer) out.push(answer);
   for (const piece of chain) {
-    for (const reading of piece.readings) out.push(reading);
-    for (const span of piece.outs) {
-      add(span.from, span.startCore, span.seq);
-      if (span.to !== null) add(span.to, span.core, span.backSeq ?? span.seq);
-    }
-    // A move tells a core of its own also where it ends no time out.
-    if (piece.place) add(piece.place.at, piece.place.core, piece.place.seq);
     for (const run of piece.freezes) {
       add(run.at, run.plan.startCore, run.seq);
       for (const reading of run.readings) if (reading.probe === 'core') out.push(reading);
@@ -82,6 +82,13 @@ export function corePoints({ lot, chain, stays, profile }: Pick<JudgeContext, 'l
       for (const { seconds, celsius } of run.ended?.warmth ?? [])
         out.push({ at: run.at + seconds * 1000, celsius, unit: 'C', seq: run.seq });
     for (const hold of piece.holds) add(hold.at, hold.plan.startCore, hold.seq);
+    for (const reading of piece.readings) out.push(reading);
+    for (const span of piece.outs) {
+      add(span.from, span.startCore, span.seq);
+      if (span.to !== null) add(span.to, span.core, span.backSeq ?? span.seq);
+    }
+    // A move tells a core of its own also where it ends no time out.
+    if (piece.place) add(piece.place.at, piece.place.core, piece.place.seq);
   }
   return byMinute(out);
 }
@@ -118,7 +125,7 @@ function isFree(span: Span, points: readonly CorePoint[], limit: ScaleLimit, thi
   const after = near(span.to, -MINUTE, NEARBY_MS)[0];
   if (!before || !after) return false;
   const all = points.filter(({ at }) => at >= before.at && at <= after.at);
-  const isCold = ({ celsius, unit = 'C' }: CorePoint) => atOrBelow({ celsius, unit }, limit);
+  const isCold = (point: CorePoint) => atOrBelow(point, limit);
   const warmest = Math.max(before.celsius, after.celsius);
   return all.every(isCold) && staysCold(warmest, KITCHEN_CELSIUS, span.to - span.from, limit, thicknessMm);
 }
@@ -126,9 +133,10 @@ function isFree(span: Span, points: readonly CorePoint[], limit: ScaleLimit, thi
 /** Warmth by cores: the straight line between two of them, and after the last one until somebody says otherwise. */
 function byCores(context: JudgeContext, points: readonly CorePoint[], limit: ScaleLimit): WarmSpell[] {
   const last = points.at(-1);
-  if (!last || points.every(({ celsius, unit = 'C' }) => atOrBelow({ celsius, unit }, limit))) return [];
+  // A reading in the other scale may lie a rounding away from the limit, no more.
+  if (!last || context.warmest < limit.c - 0.5 || points.every((point) => atOrBelow(point, limit))) return [];
   const out: WarmSpell[] = [];
-  const isWarm = ({ celsius, unit = 'C' }: CorePoint) => !atOrBelow({ celsius, unit }, limit);
+  const isWarm = (point: CorePoint) => !atOrBelow(point, limit);
   points.forEach((point, index) => {
     const before = points[index - 1];
     if (!before || (!isWarm(before) && !isWarm(point))) return;
@@ -230,7 +238,7 @@ export function byPlaces({ chain, house }: Pick<JudgeContext, 'chain' | 'house'>
 
 /** What is heard of a piece for a while: it lies frozen, or a log of its place speaks. */
 function heardFor(context: SilenceContext, silenceMs: number): (Interval & { readonly seq: number })[] {
-  const out: (Interval & { readonly seq: number })[] = frozenIntervals(context).map((each) => ({ ...each, seq: 0 }));
+  const out: (Interval & { readonly seq: number })[] = context.frozen.map(({ from, to }) => ({ from, to, seq: 0 }));
   for (const { from, to, log, stay } of context.stays)
     for (const run of clipped(log.spoken(silenceMs), from, to)) out.push({ ...run, seq: stay.seq });
   for (const hold of context.chain.flatMap((piece) => piece.holds))
@@ -238,7 +246,7 @@ function heardFor(context: SilenceContext, silenceMs: number): (Interval & { rea
   return out.sort((a, b) => a.from - b.from);
 }
 
-type SilenceContext = Pick<JudgeContext, 'lot' | 'chain' | 'piece' | 'house' | 'stays' | 'points' | 'profile'>;
+type SilenceContext = Pick<JudgeContext, 'lot' | 'chain' | 'frozen' | 'stays' | 'points' | 'profile'>;
 
 /** Silence beyond what is believed: from then on nobody knows that it was cold. */
 export function silencesOf(context: SilenceContext): WarmSpell[] {
@@ -293,10 +301,10 @@ export function warmSpells(context: JudgeContext, { limit, isStrict }: WarmthOpt
 
 /** Whether any of it was read above a limit: by a core, by the air round it, or as the heat of a bath. */
 export function wasAbove(context: JudgeContext, limit: ScaleLimit, { trays }: { trays: boolean }): boolean {
-  const isHot = ({ celsius, unit = 'C' }: LogPoint) => !atOrBelow({ celsius, unit }, limit);
+  const isHot = (point: LogPoint) => !atOrBelow(point, limit);
   const onTrays = context.chain.flatMap((piece) => piece.holds).flatMap((hold) => hold.readings);
   return (
-    context.points.some(isHot) ||
+    (context.warmest >= limit.c - 0.5 && context.points.some(isHot)) ||
     (trays && onTrays.some(isHot)) ||
     context.stays.some(({ from, to, log }) => clipped(log.above(limit), from, to).length > 0) ||
     byRuns(context, limit).some(({ cause }) => cause === 'bath')

@@ -8,15 +8,7 @@ import {
   type Stretch
 } from '../../fish/freshness.ts';
 import { dateMarkEnd } from '../../service/clocks.ts';
-import {
-  ALL_ROUTES,
-  freezerRuns,
-  frozenIntervals,
-  reason,
-  wasFrozenBefore,
-  type Hazard,
-  type JudgeContext
-} from '../context.ts';
+import { ALL_ROUTES, freezerRuns, reason, wasFrozenBefore, type Hazard, type JudgeContext } from '../context.ts';
 import { notPrepared } from '../../bench/age/looks.ts';
 import { SPENT_LIQUID } from '../../record/acid-bodies.ts';
 import { cureNow, type AgeRun } from '../../record/state.ts';
@@ -46,16 +38,20 @@ function preparedAt(context: JudgeContext): number | null {
  * When a mark ends: frozen time is not counted, but for fish whose mark had ended before it went into the freezer. Null while it
  * stands still in one.
  */
-function markEnd(context: JudgeContext, prepared: number, days: number): number | null {
+function markEnd(context: JudgeContext, prepared: number, days: number): { end: number | null; frozenDays: number } {
   const { house } = context;
   let frozenSeconds = 0;
-  for (const { from, to } of frozenIntervals(context)) {
+  let frozenDays = 0;
+  let end = dateMarkEnd(prepared, days, 0, house);
+  for (const { from, to } of context.frozen) {
     if (to <= prepared) continue;
-    if (dateMarkEnd(prepared, days, frozenSeconds, house) <= from) break;
-    if (to === Infinity) return null;
+    if (end <= from) break;
+    if (to === Infinity) return { end: null, frozenDays };
     frozenSeconds += (to - Math.max(from, prepared)) / 1000;
+    frozenDays = Math.floor(frozenSeconds / 86_400);
+    end = dateMarkEnd(prepared, days, frozenSeconds, house);
   }
-  return dateMarkEnd(prepared, days, frozenSeconds, house);
+  return { end, frozenDays };
 }
 
 /** The date mark on what is ready to eat. */
@@ -65,7 +61,7 @@ export const dateMark: Hazard = (context) => {
   const { profile, house } = context;
   const days = Math.min(profile.dateMark.days, house.dateMarkDays);
   const routes = profile.dateMark.closes === 'all' ? ALL_ROUTES : RAW_ROUTES;
-  const end = markEnd(context, prepared, days);
+  const { end, frozenDays } = markEnd(context, prepared, days);
   if (end === null) {
     return [
       reason(context, 'date-mark', 'date-mark.paused', { kind: 'pass' }, profile.dateMark, {
@@ -74,7 +70,6 @@ export const dateMark: Hazard = (context) => {
       })
     ];
   }
-  const frozenDays = Math.round((end - dateMarkEnd(prepared, days, 0, house)) / 86_400_000);
   return [
     reason(context, 'date-mark', 'date-mark.day', { kind: 'closes', at: end }, profile.dateMark, {
       routes,

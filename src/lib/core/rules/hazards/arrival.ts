@@ -76,9 +76,7 @@ export const arrivalPack: Hazard = (context) => {
   }
   // In it until somebody cuts it: what left the pack on a board is out of it.
   const opened = context.chain.flatMap((piece) => piece.boards)[0]?.at ?? Infinity;
-  const warm = context.points.find(
-    ({ at, celsius, unit = 'C' }) => at <= opened && !atOrBelow({ celsius, unit }, PACK_LIMIT)
-  );
+  const warm = context.points.find((point) => point.at <= opened && !atOrBelow(point, PACK_LIMIT));
   const out: Reason[] = [];
   if (warm || !received.core) {
     out.push(

@@ -50,9 +50,9 @@ export const histamine: Hazard = (context) => {
       : rule.seconds;
   const { closes, unheard } = budgetEnd(spells, budget);
   const seen = { spentSeconds: spentBy(spells, context.at), budgetSeconds: budget, aboveC: rule.above.c };
-  const evidence = [...(chilled ? [chilled.seq] : []), lot.received.seq, ...spells.map(({ seq }) => seq)].filter(
-    (seq, index, all) => seq > 0 && all.indexOf(seq) === index
-  );
+  const evidence = [
+    ...new Set([...(chilled ? [chilled.seq] : []), lot.received.seq, ...spells.map(({ seq }) => seq)])
+  ].filter((seq) => seq > 0);
   const found = (code: string, effect: Effect) =>
     out.push(reason(context, 'histamine', code, effect, rule, { routes: ALL_ROUTES, evidence, seen }));
   if (closes !== null) {
