@@ -29,6 +29,8 @@ export interface JudgeContext {
   readonly frozen: readonly Interval[];
   /** When nothing was heard of it for longer than is believed. */
   readonly silences: readonly WarmSpell[];
+  /** When it lay in places that nobody listed as cold. */
+  readonly unlisted: readonly WarmSpell[];
   readonly logs: LogBook;
   /** Where the chain lay in places that a sensor speaks of. */
   readonly stays: readonly LoggedStay[];

@@ -95,11 +95,10 @@ export interface JudgeInput {
 }
 
 /** Readings of all pieces on the way, and its time out of the cold told like readings: what spoils it. */
-function readingsOf({ chain, house, lot }: Pick<JudgeInput, 'chain' | 'house' | 'lot'>): readonly Reading[] {
+function readingsOf({ chain, lot }: Pick<JudgeInput, 'chain' | 'lot'>, unlisted: JudgeContext['unlisted']) {
   const readings = byMinute(chain.length === 1 ? chain[0]!.readings : chain.flatMap((piece) => piece.readings));
-  const elsewhere = byPlaces({ chain, house });
-  const isCold = elsewhere.length === 0 && chain.every((piece) => piece.outs.length === 0);
-  return isCold ? readings : withTimeOut(chain, readings, lot.received.core?.si ?? null, elsewhere);
+  const isCold = unlisted.length === 0 && chain.every((piece) => piece.outs.length === 0);
+  return isCold ? readings : withTimeOut(chain, readings, lot.received.core?.si ?? null, unlisted);
 }
 
 /** The contexts a piece is judged in: one, or one for each species it may be. */
@@ -108,7 +107,8 @@ export function contextsOf(input: JudgeInput): JudgeContext[] {
   const piece = chain.at(-1);
   if (!piece) throw new EmberError('record.not-found', { field: 'piece' });
   const profile = profileById(input.profile ?? house.profile, house.profiles);
-  const readings = readingsOf(input);
+  const unlisted = byPlaces(input);
+  const readings: readonly Reading[] = readingsOf(input, unlisted);
   const stays = loggedStays(chain, logs, at);
   const points = corePoints({ lot, chain, stays, profile });
   let warmest = -Infinity;
@@ -128,6 +128,7 @@ export function contextsOf(input: JudgeInput): JudgeContext[] {
     warmest,
     frozen,
     silences,
+    unlisted,
     logs,
     stays,
     susceptible
@@ -271,10 +272,9 @@ export function judge(input: JudgeInput | readonly JudgeInput[]): Verdict {
     at,
     knownAt,
     pins: pinsFor(profileById(first.profile ?? house.profile, house.profiles), house),
-    windows: combineAll(reasons).map((window) => ({
-      ...window,
-      state: stateAt(window, at, house.warnMinutes * 60)
-    })),
+    windows: combineAll(reasons).map((window) =>
+      Object.assign(window, { state: stateAt(window, at, house.warnMinutes * 60) })
+    ),
     reasons
   };
 }

@@ -201,6 +201,8 @@ function byRuns({ chain }: JudgeContext, limit: ScaleLimit): WarmSpell[] {
   const out: WarmSpell[] = [];
   const isWarm = (celsius: number) => celsius > limit.c + 1e-9;
   for (const piece of chain) {
+    // Most pieces never lie in a bath, and this is asked of every one of them.
+    if (piece.acids.length + piece.cures.length + piece.ages.length + piece.thaws.length === 0) continue;
     const baths = [
       ...piece.acids.map(({ at, seq, ended, plan }) => ({ at, seq, ended, celsius: plan.settings.celsius })),
       ...piece.cures.map(({ at, seq, ended, plan }) => ({ at, seq, ended, celsius: plan.celsius })),
@@ -288,7 +290,7 @@ export function warmSpells(context: JudgeContext, { limit, isStrict }: WarmthOpt
     ...byCores(context, points, limit),
     ...(context.stays.length > 0 ? byLogs(context, limit, isStrict) : []),
     ...byRuns(context, limit),
-    ...byPlaces(context),
+    ...context.unlisted,
     ...context.silences
   ];
   for (const span of spansOut(context.chain)) {

@@ -44,16 +44,16 @@ function zoned(at: Instant, zone: string): Temporal.ZonedDateTime {
  * businessDay(Date.UTC(2026, 2, 14, 2, 30), { zone: 'UTC', dayEndsHour: 4 }) // => '2026-03-13'
  */
 export function businessDay(at: Instant, house: HouseTime): string {
-  inRange(house.dayEndsHour, { field: 'dayEndsHour', unit: 'h', min: 0, max: 12 });
-  // Wall-clock subtraction: on the night the clocks change, the day still ends at the same figure on the wall.
   const quarter = Math.floor(at / QUARTER_MS);
-  return knownDays(`${house.zone}|${house.dayEndsHour}|${quarter}`, () =>
-    zoned(quarter * QUARTER_MS, house.zone)
+  return knownDays(`${house.zone}|${house.dayEndsHour}|${quarter}`, () => {
+    inRange(house.dayEndsHour, { field: 'dayEndsHour', unit: 'h', min: 0, max: 12 });
+    // Wall-clock subtraction: on the night the clocks change, the day still ends at the same figure on the wall.
+    return zoned(quarter * QUARTER_MS, house.zone)
       .toPlainDateTime()
       .subtract({ hours: house.dayEndsHour })
       .toPlainDate()
-      .toString()
-  );
+      .toString();
+  });
 }
 
 /**
@@ -65,7 +65,9 @@ export function businessDay(at: Instant, house: HouseTime): string {
  * businessDayEnd('2026-03-13', { zone: 'UTC', dayEndsHour: 4 }) // => Date.UTC(2026, 2, 14, 4)
  */
 export function businessDayEnd(day: string, house: HouseTime): Instant {
-  return wallTime(addDays(day, 1), house.dayEndsHour, 0, house.zone);
+  return knownInstants(`${day}>${house.dayEndsHour}|${house.zone}`, () =>
+    wallTime(addDays(day, 1), house.dayEndsHour, 0, house.zone)
+  );
 }
 
 /**

@@ -95,21 +95,24 @@ export interface FreshnessClock {
   readonly until: number | null;
 }
 
+/** The days on ice of a piece, counted in full, and with its days in a controlled cabinet left to the cabinet's own rules. */
+function iceClocks(
+  context: JudgeContext
+): { readonly whole: FreshnessClock; readonly besideRack: FreshnessClock } | null {
+  const whole = iceClock(context, []);
+  if (whole === null) return null;
+  const racks = controlledRacks(context, whole);
+  if (racks.length === 0) return { whole, besideRack: whole };
+  // Hours on the rack are the rack's: before and after them the days on ice run on where they stood.
+  const hung = racks.map((run) => ({ from: run.at, to: run.ended?.at ?? Infinity }));
+  return { whole, besideRack: iceClock(context, hung) ?? whole };
+}
+
 /**
  * The freshness clock of a piece: from its day of catch, or from an inspection that read its age off the fish; where both
  * are there the older reading counts. Null for what arrived frozen: its days on ice are the supplier's and unknown.
  */
-export function freshnessClock(context: JudgeContext): FreshnessClock | null {
-  const plain = iceClock(context, []);
-  const racks = plain === null ? [] : controlledRacks(context, plain);
-  // Hours on the rack are the rack's: before and after them the days on ice run on where they stood.
-  return racks.length === 0
-    ? plain
-    : iceClock(
-        context,
-        racks.map((run) => ({ from: run.at, to: run.ended?.at ?? Infinity }))
-      );
-}
+export const freshnessClock = (context: JudgeContext): FreshnessClock | null => iceClocks(context)?.besideRack ?? null;
 
 /** On its way, °C: on ice as somebody said, or on none that anybody knows of; the house's figures (check). */
 const ICED_CELSIUS = 0;
@@ -172,8 +175,9 @@ function iceClock(
 
 /** Eating quality: raw service uses the first part of the species' days on ice, the pan all of them. */
 export const freshness: Hazard = (context) => {
-  const clock = freshnessClock(context);
-  if (!clock) return [];
+  const clocks = iceClocks(context);
+  if (!clocks) return [];
+  const { whole, besideRack: clock } = clocks;
   const { lot } = context;
   const { caughtOn, form } = lot.received;
   const evidence = [lot.received.seq, ...lot.inspections.map((sheet) => sheet.seq)];
@@ -192,9 +196,7 @@ export const freshness: Hazard = (context) => {
       ? reason(context, 'freshness', 'freshness.paused', { kind: 'pass' }, ICE, { routes, evidence, seen })
       : reason(context, 'freshness', code, { kind: 'closes', at }, ICE, { routes, evidence, seen });
   // The rack's own days stand for the raw share alone: for the pan every day of its life counts, hung or not.
-  const whole = iceClock(context, []) ?? clock;
-  const eatingOfAll = closing('freshness.eating-life', whole.until, ['cooked']);
-  const eating = eatingOfAll;
+  const eating = closing('freshness.eating-life', whole.until, ['cooked']);
   const rack = controlledRacks(context, clock).at(-1);
   const aged = rack
     ? [
@@ -205,7 +207,7 @@ export const freshness: Hazard = (context) => {
         })
       ]
     : [];
-  if (rack && !rack.ended) return [...aged, eatingOfAll];
+  if (rack && !rack.ended) return [...aged, eating];
   if (clock.basis === 'door') {
     return [
       reason(context, 'freshness', 'freshness.no-catch-date', { kind: 'missing' }, ICE, {
