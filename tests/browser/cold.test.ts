@@ -50,6 +50,9 @@ describe('cold places, freezers and their logs', () => {
     };
     piece = (await call('receive-lot', lot)).piece!;
   });
+  // Loggers of a test that failed must not keep the run alive.
+  const loggers: (() => void)[] = [];
+  afterEach(() => loggers.splice(0).forEach((stop) => stop()));
   after(async () => {
     await browser.close();
     await house.close();
@@ -92,12 +95,18 @@ describe('cold places, freezers and their logs', () => {
       { path: `/freeze?piece=${piece}`, fields: { air: '-22', thickness: '41', startCore: '3' } },
       { path: `/cure?piece=${piece}`, fields: { thickness: '41' } },
       { path: `/slice?piece=${piece}`, fields: { height: '33', width: '61' } },
-      { path: `/break/depth?piece=${piece}`, fields: { length: '222' } }
+      { path: `/break/depth?piece=${piece}`, fields: { length: '222' } },
+      { path: '/freeze/places', fields: { key: 'a key that somebody copied by hand' } }
     ];
     let celsius = -24;
     for (const { path, fields } of paths) {
       const { page, quiet, close } = await open(path);
-      for (const [name, value] of Object.entries(fields)) await page.locator(`[name="${name}"]`).first().fill(value!);
+      for (const [name, value] of Object.entries(fields)) {
+        const field = page.locator(`[name="${name}"]`).first();
+        const folded = page.locator('details:not([open])', { has: field });
+        if ((await folded.count()) > 0) await folded.first().locator('summary').first().click();
+        await field.fill(value!);
+      }
       let isAnew = false;
       page.on('response', (answer) => (isAnew ||= answer.url().includes('__data.json')));
       // Until the page has heard of one: its stream may not be open yet at the first.
@@ -131,6 +140,7 @@ describe('cold places, freezers and their logs', () => {
 
     const first: Partial<LoggerSetting> = { scenario: 'defrost', core: 'Core probe', speed: 7200 };
     const stop = await runLogger({ url: house.url, key: KEY }, 0, () => undefined, first);
+    loggers.push(stop);
     // Its defrosts break nothing while the core stays cold. A core that is read warm does: the hold that was counting starts anew,
     // on this screen, without a touch. Before one counts a warm reading is the fish still cooling, so it is read until one does.
     for (let turn = 0; turn < 30 && (await page.locator('[data-excursion]').count()) === 0; turn++) {
@@ -145,6 +155,7 @@ describe('cold places, freezers and their logs', () => {
     await now.close();
 
     const again = await runLogger({ url: house.url, key: KEY }, 0, () => undefined, { speed: 14_400 });
+    loggers.push(again);
     await page.waitForSelector('[data-proven]', { timeout: 120_000 });
     again();
     const ways = await page.textContent('[data-ways]');

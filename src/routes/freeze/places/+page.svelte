@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import ColdTabs from '$lib/ui/cold/ColdTabs.svelte';
   import ExcursionCard from '$lib/ui/cold/ExcursionCard.svelte';
@@ -27,6 +28,14 @@
       (last, sensor) => (sensor.last ? Math.max(last ?? 0, sensor.last) : last),
       null
     );
+  // The key on offer stands until a logger has it: live readings load this page anew, and what was copied must not change.
+  let offered = $state(untrack(() => data.newKey));
+  let given = $state<string | null>(null);
+  $effect(() => {
+    if (given === null || data.newKey === given) return;
+    offered = data.newKey;
+    given = null;
+  });
   const stale = (day: string | null) => day === null || now - Date.parse(day) > YEAR;
 </script>
 
@@ -189,12 +198,12 @@
     {/each}
     <details>
       <summary>Give a logger a key</summary>
-      <OperationForm operation="key-device" submit="Give it this key">
+      <OperationForm operation="key-device" submit="Give it this key" onDone={() => (given = data.newKey)}>
         <Field name="name" label="Logger" placeholder="Chest freezer logger" />
         <Field
           name="key"
           label="Key"
-          value={data.newKey}
+          value={offered}
           hint="Copy it into the logger now: the house keeps only its hash. It sends to POST /api/v1/readings."
         />
       </OperationForm>
