@@ -282,7 +282,7 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
   'ageing.cabinet-unread': (seen) =>
     `Not cleared: nobody read ${text(seen, 'place') || 'its cabinet'} for ${text(seen, 'hours')} h while it hung there.`,
   'ageing.read-on': (seen) =>
-    `${text(seen, 'place') || 'Its cabinet'} has to be read on: ${text(seen, 'hours')} h after its last word what hangs in it is not cleared.`,
+    `${text(seen, 'place') || 'Its cabinet'} must be read again: ${text(seen, 'hours')} h after the last reading, fish hanging there is not cleared.`,
   'ageing.histamine-unread': (seen) =>
     `Not cleared: a histamine species, and the log of ${text(seen, 'place') || 'its cabinet'} is silent for ${text(seen, 'hours')} h. Neither cold nor heat takes formed histamine away.`,
   'ageing.histamine': (seen) =>
