@@ -4,6 +4,8 @@ declare global {
   namespace App {
     interface Locals {
       person: Person | null;
+      /** Which tablet asks: a name of chance that its browser keeps; undefined for a program. */
+      tablet?: string;
       theme: 'light' | 'dim';
     }
     interface Error {

@@ -6,7 +6,12 @@ import { LOG_BYTES } from '$lib/server/import/jobs.ts';
 import { closeStreams } from '$lib/server/stream.ts';
 import { errorSentence } from '$lib/words/errors.ts';
 import { building } from '$app/environment';
+import { randomUUID } from 'node:crypto';
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
+
+const TABLET_COOKIE = 'ember-tablet';
+/** s */
+const A_YEAR = 365 * 86_400;
 
 export const init: ServerInit = () => {
   if (building) return;
@@ -43,6 +48,16 @@ export const handle: Handle = async ({ event, resolve }) => {
   const who = request.headers.get('x-ember-person') ?? cookies.get('ember-person');
   const person = who ? app.store.people.get(who) : null;
   locals.person = person?.name ? person : null;
+  locals.tablet = (request.headers.get('x-ember-tablet') ?? cookies.get(TABLET_COOKIE))?.slice(0, 40);
+  if (!locals.tablet && request.headers.get('accept')?.includes('text/html')) {
+    cookies.set(TABLET_COOKIE, randomUUID().slice(0, 8), {
+      path: '/',
+      httpOnly: true,
+      sameSite: 'lax',
+      secure: false,
+      maxAge: A_YEAR
+    });
+  }
   locals.theme = cookies.get('ember-theme') === 'dim' ? 'dim' : 'light';
   const response = await resolve(event, {
     transformPageChunk: ({ html }) =>

@@ -195,6 +195,9 @@ describe('one fish from the door to the plate', () => {
   it('an entry amended on the screen shows both, and a widening one asks for an owner', async () => {
     const { page } = watched;
     await at('/ledger?lot=ARC-0309-1');
+    // By this the house knows on which tablet something was done.
+    const names = (await page.context().cookies()).map(({ name }) => name);
+    expect(names).to.include('ember-tablet');
     // A bin is taken back at once, or by a second person; a tray whose time was up by nobody.
     await page.click('tr:has-text("Discarded") >> text=Amend');
     await send(page, 'amend-entry', { void: true, reason: 'it was another tray' });

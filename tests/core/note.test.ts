@@ -64,6 +64,24 @@ describe('a delivery note', () => {
     expect(readRow({ ...row, Weight: '1,240.5' }, options(), SPECIES).input.mass).to.equal('1240.5 kg');
     expect(readRow(row, options({ decimal: ',' }), SPECIES).input).to.not.have.property('core');
   });
+  it('what lay round it when it came is read too; a word that says neither is asked about', () => {
+    const columns = { Fish: 'species', Packing: 'pack', TTI: 'packIndicator', Ice: 'ice', 'Truck temp (°F)': 'air:°F' };
+    expect(guessColumns(Object.keys(columns))).to.deep.equal(columns);
+    const read = (pack: string) =>
+      readRow(
+        { Fish: 'turbot', Packing: pack, TTI: 'Yes', Ice: 'Plenty', 'Truck temp (°F)': '44' },
+        options({ columns }),
+        SPECIES
+      ).input;
+    expect(read('Vacuum packed')).to.include({ pack: 'closed', packIndicator: 'yes', ice: 'plenty', air: '44 °F' });
+    expect(['Sealed', 'MAP', 'loose', 'no', 'boxed'].map((word) => read(word).pack)).to.deep.equal([
+      'closed',
+      'closed',
+      'none',
+      'none',
+      'boxed'
+    ]);
+  });
   it('every trouble of a row is said, not only the first', () => {
     const { troubles } = readRow({ Fish: 'kraken', Caught: '3/4/26' }, options(), SPECIES);
     expect(troubles.map(({ code }) => code)).to.deep.equal(['species.unknown', 'time.unreadable']);

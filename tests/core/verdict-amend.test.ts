@@ -136,6 +136,24 @@ const UNDO: Golden[] = [
     at: 4,
     want: 'open'
   },
+  ...(
+    [
+      ['a1', 'a1', 'open'],
+      ['a1', 'b2', 'closed'],
+      ['a1', undefined, 'closed'],
+      [undefined, 'b2', 'closed']
+    ] as const
+  ).map(([there, here, want]): Golden => {
+    const body = { reason: 'dropped', mass: null, ...(there ? { tablet: there } : {}) };
+    const binned = event('piece.discarded', 3, body);
+    const undo = amend(binned, 1.9, { void: true, ...(here ? { tablet: here } : {}) });
+    return {
+      name: `A13: binned on tablet ${there ?? 'unknown'}, undone on ${here ?? 'unknown'} within two minutes`,
+      of: { papers: frozen, events: [binned, undo] },
+      at: 4,
+      want
+    };
+  }),
   {
     name: 'A13: by the same person after three',
     of: { papers: frozen, events: [bin, amend(bin, 3, struck)] },

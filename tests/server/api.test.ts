@@ -81,7 +81,7 @@ describe('the API', () => {
   });
   afterEach(() => house.close());
   const post = (name: string, body: unknown, headers: Record<string, string> = {}) =>
-    answerOperation(app, name, new Headers(headers), body, 'p1');
+    answerOperation(app, name, new Headers(headers), body, { person: { id: 'p1' } });
   const get = (path: string, search = '') => answerQuery(app, path, new URLSearchParams(search));
 
   it('does what a form does, once for a key', async () => {
@@ -142,7 +142,7 @@ describe('the API', () => {
     expect(get('pieces/NOPE-1').status).to.equal(404);
     expect(get('nothing/here').status).to.equal(404);
     expect(get('preview/slice', 'cut=straight&length=9 km&height=3 cm&width=7 cm&thickness=6 mm').status).to.equal(422);
-    expect(answerOperation(app, 'no-such', new Headers(), {}, 'p1').status).to.equal(404);
+    expect(answerOperation(app, 'no-such', new Headers(), {}, { person: { id: 'p1' } }).status).to.equal(404);
   });
   it('answers a verdict for another moment, knowledge and profile', async () => {
     const ask = async (search: string) =>

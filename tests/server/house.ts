@@ -15,7 +15,11 @@ export interface TestHouse {
   readonly clock: MovableClock;
   readonly executor: Executor;
   /** Performs an operation as p1; each call has a key of its own unless one is given. */
-  act(name: string, input: unknown, more?: { key?: string; seen?: number; actor?: string | null }): Answer;
+  act(
+    name: string,
+    input: unknown,
+    more?: { key?: string; seen?: number; actor?: string | null; tablet?: string }
+  ): Answer;
   /** Performs it and hands back its result; fails the test where it is refused. */
   done(name: string, input: unknown): Record<string, unknown>;
   close(): void;
@@ -31,11 +35,12 @@ export function openTestHouse(file = ':memory:', options: OpenOptions = {}): Tes
     store,
     clock,
     executor,
-    act: (name, input, { key, seen, actor = 'p1' } = {}) =>
+    act: (name, input, { key, seen, actor = 'p1', tablet } = {}) =>
       executor.execute({
         operation: operationByName(name)!,
         input,
         actor,
+        tablet,
         key: key ?? `key-${store.record.head().seq}-${++keys}`,
         seen
       }),

@@ -361,6 +361,14 @@ describe('amending', () => {
       ['p1', 'it was the other one']
     ]);
   });
+  it('takes a bin back on the tablet it was done on; on another the same person is refused', () => {
+    house.act('discard-piece', { piece: P, reason: 'dropped' }, { tablet: 'bar' });
+    const amend = { seq: seqOf('piece.discarded'), void: true, reason: 'the other one', ownWidening: 'on' };
+    for (const tablet of ['pass', undefined])
+      expect(house.act('amend-entry', amend, { tablet })).to.include({ code: 'record.needs-second-person' });
+    expect(house.act('amend-entry', amend, { tablet: 'bar' })).to.include({ ok: true });
+    expect(state(house, P, 'raw')).to.equal('open');
+  });
   it('moves the time of an entry, and the date mark with it', () => {
     house.clock.moveBy(30 * HOUR);
     const before = house.store.projections.piece(P).windows[0]!.closes!;

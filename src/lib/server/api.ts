@@ -68,7 +68,7 @@ export function answerOperation(
   name: string,
   headers: Headers,
   body: unknown,
-  actor: string | null
+  { person, tablet }: { readonly person: { readonly id: string } | null; readonly tablet?: string }
 ): Response {
   const operation = operationByName(name);
   if (!operation) return problem(404, new EmberError('request.unknown-path', { seen: name }));
@@ -76,7 +76,8 @@ export function answerOperation(
   const answer = app.executor.execute({
     operation,
     input: body,
-    actor,
+    actor: person?.id ?? null,
+    tablet,
     key: headers.get('idempotency-key') ?? randomUUID(),
     seen: match ? Number(match[1]) : undefined
   });

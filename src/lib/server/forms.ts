@@ -89,6 +89,7 @@ export function actionsFor(place: string): Actions {
           operation,
           input: { ...formInput(form), ...(paper ? { file: paper.hash, fileName: paper.name } : {}) },
           actor: locals.person?.id ?? null,
+          tablet: locals.tablet,
           key: typeof key === 'string' && key ? `${key}:${operation.name}` : randomUUID(),
           seen: typeof seen === 'string' && seen ? Number(seen) : undefined
         });

@@ -252,7 +252,7 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'record.needs-authority': ({ seen }) =>
     `A name does not open this (${seen}). Add your authority’s document: number, what it covers, dates and the file.`,
   'record.needs-second-person': () =>
-    'This opens something the law leaves to no name. You can correct your own figure within 10 minutes, or take back a bin within 2. Later a second person corrects it, with a reason.',
+    'This opens something the law leaves to no name. You can correct your own figure within 10 minutes, or take back a bin within 2, on the tablet it was done on. Later a second person corrects it, with a reason.',
   'profile.below-floor': ({ max, unit, seen }, field) =>
     max === undefined
       ? `${field}: a copy may be stricter than the rule book, never looser.`

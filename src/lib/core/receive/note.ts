@@ -35,11 +35,16 @@ export const NOTE_FIELDS: readonly NoteField[] = [
   field('gear', 'Gear', 'gear,fishing gear,caught by'),
   field('killing', 'Killing', 'killing,slaughter,killed'),
   field('core', 'Core temperature', 'temp,temperature,core,core temp,core temperature', ['°C', '°F']),
+  field('air', 'Air round live goods', 'air,air temp,air temperature,truck,truck temp', ['°C', '°F']),
+  field('pack', 'Pack without air', 'pack,packing,packaging,packed,vacuum,emballage,envase'),
+  field('packIndicator', 'Time-temperature indicator on the pack', 'tti,indicator,time temperature indicator'),
+  field('ice', 'Ice', 'ice,icing,glace,hielo,eis'),
   field('count', 'Pieces', 'count,pieces,pcs,number'),
   field('cases', 'Cases', 'cases,boxes,ctn'),
   field('price', 'Price', 'price,unit price,price kg,prix,precio'),
   field('pricePer', 'Price is for', 'price per,per,price unit'),
   field('frozen', 'Arrived frozen', 'frozen'),
+  field('previouslyFrozen', 'Frozen before', 'previously frozen,frozen before,refreshed,defrosted,decongele'),
   field('claim', 'Seller’s words', 'grade,claim,remark,remarks,note,notes,comment')
 ];
 
@@ -137,6 +142,14 @@ export function speciesFromNote(text: string, catalogue: readonly Species[]): st
 }
 
 const YES = new Set(['yes', 'y', 'true', '1', 'x', 'frozen', 'oui', 'si', 'ja']);
+const NO = new Set(['no', 'n', 'false', '0', 'non', 'nein']);
+const answer = (word: string): string => (YES.has(word) ? 'yes' : NO.has(word) ? 'no' : word);
+/** What sellers call a pack without oxygen, and fish that lies open; any other word is asked about. */
+const CLOSED = new Set(['closed', 'vacuum', 'vac', 'vacuum packed', 'vac packed', 'sealed', 'map', 'rop', 'sous vide']);
+const OPEN = new Set(['none', 'open', 'loose', 'on ice', 'tray', 'unpacked', 'vrac']);
+const packOf = (word: string): string =>
+  CLOSED.has(word) || YES.has(word) ? 'closed' : OPEN.has(word) || NO.has(word) ? 'none' : word;
+
 const decimalPoint = (text: string, decimal: '.' | ',') =>
   decimal === ',' ? text.replace(/\./g, '').replace(',', '.') : text.replace(/,(?=\d{3}\b)/g, '');
 
@@ -174,7 +187,9 @@ export function readRow(
       } else if (name === 'price') {
         input.price = decimalPoint(value.replace(/[^\d.,-]/g, ''), options.decimal);
       } else if (name === 'frozen') input.frozen = YES.has(value.toLowerCase()) ? 'on' : '';
-      else if (['form', 'source', 'water', 'pricePer', 'farmSystem', 'gear', 'killing'].includes(name)) {
+      else if (name === 'pack') input.pack = packOf(value.toLowerCase());
+      else if (name === 'packIndicator' || name === 'previouslyFrozen') input[name] = answer(value.toLowerCase());
+      else if (['form', 'ice', 'source', 'water', 'pricePer', 'farmSystem', 'gear', 'killing'].includes(name)) {
         input[name] = value.toLowerCase().replaceAll(' ', '-');
       } else input[name] = value;
     } catch (error) {

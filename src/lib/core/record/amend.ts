@@ -53,13 +53,22 @@ export function effectiveEvents(
     .sort((a, b) => a.happened - b.happened || a.seq - b.seq);
 }
 
-/** A bin, a serve or a tray that is taken back: by the same person at once, with nothing since; or by a second person. */
+/** Kinds of entries that Undo takes back whole. */
+export const UNDOABLE = ['piece.discarded', 'piece.served', 'hold.started'] as const;
+type Undoable = Extract<RecordEvent, { kind: (typeof UNDOABLE)[number] }>;
+const isUndoable = (event: RecordEvent): event is Undoable => (UNDOABLE as readonly string[]).includes(event.kind);
+
+/**
+ * A bin, a serve or a tray that is taken back: by the same person on the same tablet at once, with nothing since; or by a second
+ * person.
+ */
 function isUndo(original: RecordEvent, amendment: Amendment, events: readonly RecordEvent[]): boolean {
   if (amendment.actor !== original.actor) return amendment.body.reason.trim() !== '';
   const since = events.some(
     ({ seq, kind }) => seq > original.seq && seq < amendment.seq && kind !== 'entry.amended' && kind !== 'label.printed'
   );
-  return amendment.recorded - original.recorded <= OWN_UNDO_MS && !since;
+  const tablet = isUndoable(original) ? original.body.tablet : undefined;
+  return amendment.recorded - original.recorded <= OWN_UNDO_MS && tablet === amendment.body.tablet && !since;
 }
 
 /**
@@ -75,8 +84,7 @@ function isWarranted(amendment: Amendment, events: readonly RecordEvent[]): bool
     return false;
   if (original.kind === 'hold.started' && amendment.recorded >= original.body.discardAt) return false;
   if (body.void) {
-    const canUndo = ['piece.discarded', 'piece.served', 'hold.started'].includes(original.kind);
-    return canUndo && isUndo(original, amendment, events);
+    return isUndoable(original) && isUndo(original, amendment, events);
   }
   if (amendment.actor === original.actor) return amendment.recorded - original.recorded <= OWN_CORRECTION_MS;
   return body.reason.trim() !== '';
@@ -98,8 +106,7 @@ export function refusalOf(amendment: RecordEvent, events: readonly RecordEvent[]
     (original.kind === 'lot.received' || original.kind === 'lot.inspected') && original.body.decision === 'send-back';
   if (isReturn && (body.void || (body.patch.decision !== undefined && body.patch.decision !== 'send-back')))
     return 'never';
-  const isGone = ['piece.discarded', 'piece.served', 'hold.started'].includes(original.kind);
-  return isGone && body.void && !isUndo(original, amendment, events) ? 'second-person' : null;
+  return isUndoable(original) && body.void && !isUndo(original, amendment, events) ? 'second-person' : null;
 }
 
 /** Entries of weights and shapes: no rule that leaves no discretion leans on them. */

@@ -581,12 +581,16 @@ export const sliced = z.object({
 });
 
 export const coldRead = z.object({ reading: typedValue, place: z.string() });
+/** Which tablet said it, as far as one is known; older entries and programs have none. */
+const tablet = z.string().max(40).optional();
+
 export const holdStarted = z.object({
   control: z.enum(['4h', '6h']),
   label: z.string(),
   startCore: typedValue,
   discardAt: finite,
-  pins
+  pins,
+  tablet
 });
 export const holdRead = z.object({ reading: typedValue });
 export const served = z.object({
@@ -596,10 +600,11 @@ export const served = z.object({
   /** Declared with it, and the notice that stood on the card. */
   allergens: z.array(z.string()),
   notice: z.string(),
-  pins
+  pins,
+  tablet
 });
 export const servedFrom1 = (body: unknown) => ({ allergens: [], notice: '', ...(body as object) });
-export const discarded = z.object({ reason: z.string(), mass: typedValue.nullable() });
+export const discarded = z.object({ reason: z.string(), mass: typedValue.nullable(), tablet });
 
 export const houseSet = z.object({
   name: z.string(),
@@ -839,5 +844,6 @@ export const amended = z.object({
   patch: z.record(z.string(), z.unknown()),
   reason: z.string(),
   /** Routes whose window this amendment widened: such a one is an override, owned by who recorded it. */
-  widens: z.array(z.string())
+  widens: z.array(z.string()),
+  tablet
 });

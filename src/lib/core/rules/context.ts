@@ -121,15 +121,14 @@ function frozenStays(context: Pick<JudgeContext, 'chain' | 'lot' | 'house'>): St
 
 /** Time the piece or its ancestors lay in freezer runs that reach beyond a moment; an open end is Infinity. */
 export function freezerRuns(context: Pick<JudgeContext, 'chain' | 'piece'>, from = -Infinity): Interval[] {
-  return context.chain.flatMap((link) =>
-    link.freezes
-      .filter((run) => (run.ended?.at ?? Infinity) > from)
+  const out: Interval[] = [];
+  for (const link of context.chain)
+    for (const { at, ended } of link.freezes) {
       // Only the piece's own last run can still be going: one taken out of a frozen parent is out.
-      .map((run) => ({
-        from: Math.max(from, run.at),
-        to: run.ended?.at ?? (link === context.piece ? Infinity : context.piece.made.at)
-      }))
-  );
+      const to = ended?.at ?? (link === context.piece ? Infinity : context.piece.made.at);
+      if ((ended?.at ?? Infinity) > from) out.push({ from: Math.max(from, at), to });
+    }
+  return out;
 }
 
 /** All time in freezers, in runs and as it came; ascending, overlaps once. */

@@ -304,10 +304,10 @@ export function warmSpells(context: JudgeContext, { limit, isStrict }: WarmthOpt
 /** Whether any of it was read above a limit: by a core, by the air round it, or as the heat of a bath. */
 export function wasAbove(context: JudgeContext, limit: ScaleLimit, { trays }: { trays: boolean }): boolean {
   const isHot = (point: LogPoint) => !atOrBelow(point, limit);
-  const onTrays = context.chain.flatMap((piece) => piece.holds).flatMap((hold) => hold.readings);
+  const isHotTray = (piece: PieceState) => piece.holds.some((hold) => hold.readings.some(isHot));
   return (
     (context.warmest >= limit.c - 0.5 && context.points.some(isHot)) ||
-    (trays && onTrays.some(isHot)) ||
+    (trays && context.chain.some(isHotTray)) ||
     context.stays.some(({ from, to, log }) => clipped(log.above(limit), from, to).length > 0) ||
     byRuns(context, limit).some(({ cause }) => cause === 'bath')
   );

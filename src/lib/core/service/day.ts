@@ -10,21 +10,33 @@ export interface HouseTime {
   readonly dayEndsHour: number;
 }
 
-/** Remembers what a pure function of a text has answered; forgets all of it before it grows large. */
-function remembered<Answer>(most = 4000): (key: string, answer: () => Answer) => Answer {
-  const known = new Map<string, Answer>();
-  return (key, answer) => {
-    const before = known.get(key);
+/**
+ * Remembers what a pure function of a zone, an hour and a key has answered; forgets all of it before it grows large. Its keys are not
+ * put together into one: a text made anew costs more than finding it.
+ */
+function remembered<Key, Answer>(most = 4000) {
+  const known = new Map<string, Map<number, Map<Key, Answer>>>();
+  let size = 0;
+  return (zone: string, hour: number, key: Key, answer: () => Answer): Answer => {
+    const before = known.get(zone)?.get(hour)?.get(key);
     if (before !== undefined) return before;
     const found = answer();
-    if (known.size >= most) known.clear();
-    known.set(key, found);
+    if (size++ >= most) {
+      known.clear();
+      size = 1;
+    }
+    const ofZone = known.get(zone) ?? new Map<number, Map<Key, Answer>>();
+    const ofHour = ofZone.get(hour) ?? new Map<Key, Answer>();
+    known.set(zone, ofZone.set(hour, ofHour.set(key, found)));
     return found;
   };
 }
 // Calendar sums are slow in bulk, and a kitchen asks for the same few days over and over.
-const knownDays = remembered<string>();
-const knownInstants = remembered<Instant>();
+const knownDays = remembered<number, string>();
+const knownEnds = remembered<string, Instant>();
+const knownSums = remembered<string, string>();
+const knownTimes = remembered<string, Instant>();
+const knownInstants = remembered<string, Instant>();
 /** Zones change their offset, and days end, only on a quarter of an hour. */
 const QUARTER_MS = 900_000;
 
@@ -45,7 +57,7 @@ function zoned(at: Instant, zone: string): Temporal.ZonedDateTime {
  */
 export function businessDay(at: Instant, house: HouseTime): string {
   const quarter = Math.floor(at / QUARTER_MS);
-  return knownDays(`${house.zone}|${house.dayEndsHour}|${quarter}`, () => {
+  return knownDays(house.zone, house.dayEndsHour, quarter, () => {
     inRange(house.dayEndsHour, { field: 'dayEndsHour', unit: 'h', min: 0, max: 12 });
     // Wall-clock subtraction: on the night the clocks change, the day still ends at the same figure on the wall.
     return zoned(quarter * QUARTER_MS, house.zone)
@@ -65,7 +77,7 @@ export function businessDay(at: Instant, house: HouseTime): string {
  * businessDayEnd('2026-03-13', { zone: 'UTC', dayEndsHour: 4 }) // => Date.UTC(2026, 2, 14, 4)
  */
 export function businessDayEnd(day: string, house: HouseTime): Instant {
-  return knownInstants(`${day}>${house.dayEndsHour}|${house.zone}`, () =>
+  return knownEnds(house.zone, house.dayEndsHour, day, () =>
     wallTime(addDays(day, 1), house.dayEndsHour, 0, house.zone)
   );
 }
@@ -77,7 +89,7 @@ export function businessDayEnd(day: string, house: HouseTime): Instant {
  * addDays('2026-02-27', 6) // => '2026-03-05'
  */
 export function addDays(day: string, days: number): string {
-  return knownDays(`${day}+${days}`, () => Temporal.PlainDate.from(day).add({ days }).toString());
+  return knownSums('', days, day, () => Temporal.PlainDate.from(day).add({ days }).toString());
 }
 
 /**
@@ -88,7 +100,7 @@ export function addDays(day: string, days: number): string {
  * wallTime('2026-03-14', 18, 30, 'UTC') // => Date.UTC(2026, 2, 14, 18, 30)
  */
 export function wallTime(day: string, hour: number, minute: number, zone: string): Instant {
-  return knownInstants(`${day}|${hour}|${minute}|${zone}`, () => computedWallTime(day, hour, minute, zone));
+  return knownTimes(zone, hour * 60 + minute, day, () => computedWallTime(day, hour, minute, zone));
 }
 
 function computedWallTime(day: string, hour: number, minute: number, zone: string): Instant {
@@ -114,8 +126,7 @@ function computedWallTime(day: string, hour: number, minute: number, zone: strin
  * readInstant('2026-03-14T18:30', 'UTC') // => Date.UTC(2026, 2, 14, 18, 30)
  */
 export function readInstant(text: string, zone: string, field?: string): Instant {
-  const trimmed = text.trim();
-  return knownInstants(`${trimmed}|${zone}`, () => computedInstant(trimmed, zone, text, field));
+  return knownInstants(zone, 0, text, () => computedInstant(text.trim(), zone, text, field));
 }
 
 function computedInstant(trimmed: string, zone: string, text: string, field?: string): Instant {

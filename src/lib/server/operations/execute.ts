@@ -1,4 +1,5 @@
 import { EmberError, type ErrorCode, type ErrorDetails } from '../../core/errors.ts';
+import { UNDOABLE } from '../../core/record/amend.ts';
 import { canonical } from '../../core/record/canonical.ts';
 import { sha256, storeTrouble } from '../store/open.ts';
 import { draft, type Draft } from '../store/record.ts';
@@ -24,6 +25,8 @@ export interface Request {
   /** As it came, before any parsing. */
   readonly input: unknown;
   readonly actor: string | null;
+  /** The tablet it was said on; left out by a program. */
+  readonly tablet?: string;
   readonly key: string;
   /** The last sequence number of the subject that the caller had seen. */
   readonly seen?: number;
@@ -33,6 +36,12 @@ export type Listener = (changes: readonly { seq: number; subject: string }[]) =>
 
 /** How far the clock may read behind the newest entry before it is said. */
 const CLOCK_TOLERANCE_MS = 2000;
+
+/** What Undo may take back says on which tablet it was done. */
+const onTablet = (each: Draft, tablet: string | undefined): Draft =>
+  tablet !== undefined && (UNDOABLE as readonly string[]).includes(each.kind)
+    ? ({ ...each, body: { ...each.body, tablet } } as Draft)
+    : each;
 
 /** Runs operations: the only writer of the record. */
 export function createExecutor(store: Store, clock: Clock) {
@@ -58,7 +67,7 @@ export function createExecutor(store: Store, clock: Clock) {
   }
 
   function execute(request: Request): Answer {
-    const { operation, actor, key, seen } = request;
+    const { operation, actor, tablet, key, seen } = request;
     if (!actor && !(operation.withoutActor && store.people.list().length === 0)) {
       return refuse(422, new EmberError('person.required', { field: 'actor' }));
     }
@@ -115,10 +124,11 @@ export function createExecutor(store: Store, clock: Clock) {
           // The ledger's own time never runs backwards, whatever the machine's clock does.
           const recorded = Math.max(now, store.record.head().recorded);
           const outcome = operation.run(
-            { store, house, now: recorded, actor: actor ?? 'nobody', instant: instantReader(house, recorded) },
+            { store, house, now: recorded, actor: actor ?? 'nobody', tablet, instant: instantReader(house, recorded) },
             parsed.data
           );
-          const written = store.record.append([...clockNotice(now), ...outcome.events], actor ?? 'nobody', recorded);
+          const events = outcome.events.map((each) => onTablet(each, tablet));
+          const written = store.record.append([...clockNotice(now), ...events], actor ?? 'nobody', recorded);
           const subjects = new Set(written.map((event) => event.subject));
           if (outcome.places) store.projections.reread(outcome.places, recorded);
           // Lots before pieces: a piece is judged by its lot.

@@ -159,7 +159,8 @@ export const amendEntry = operation({
         happened: moved,
         patch,
         reason: input.reason,
-        widens: [] as string[]
+        widens: [] as string[],
+        ...(context.tablet === undefined ? {} : { tablet: context.tablet })
       };
       const tried: RecordEvent = {
         seq: Number.MAX_SAFE_INTEGER,

@@ -11,6 +11,8 @@ export interface OperationContext {
   readonly house: HouseState;
   readonly now: number;
   readonly actor: string;
+  /** The tablet it was said on; undefined for a program. */
+  readonly tablet?: string;
   /** Reads a time a person gave; now when none. Refuses what lies in the future. */
   instant(text: string | undefined, field: string): number;
 }

@@ -307,9 +307,13 @@ export function judgeCycle(
     return judge.result();
   }
   const point: Point = { at: 0, celsius: 0, unit: 'C', probe: 'core', seq: 0, hand: true };
-  for (const { at, celsius, unit, probe, seq } of sorted) {
-    if (at > until) break;
-    Object.assign(point, { at, celsius, unit, probe, seq });
+  for (const reading of sorted) {
+    if (reading.at > until) break;
+    point.at = reading.at;
+    point.celsius = reading.celsius;
+    point.unit = reading.unit;
+    point.probe = reading.probe;
+    point.seq = reading.seq;
     if (!judge.take(point)) break;
   }
   return judge.result();

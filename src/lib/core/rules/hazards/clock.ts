@@ -17,6 +17,10 @@ export interface WarmClock {
   readonly twice: BudgetEnd;
   /** From when on it counts as unread; null for never. ms */
   readonly readBy: number | null;
+  /** Spent by the moment asked about, s. */
+  readonly spentSeconds: number;
+  /** Entries its spells lean on. */
+  readonly evidence: readonly number[];
 }
 
 const colder = (a: ScaleLimit, b: ScaleLimit): ScaleLimit => (a.c <= b.c ? a : b);
@@ -62,7 +66,9 @@ export function warmClock(context: JudgeContext): WarmClock {
     spells,
     once: budgetEnd(spells, budgetSeconds),
     twice: budgetEnd(spells, 2 * budgetSeconds),
-    readBy: Number.isFinite(readBy) ? readBy : null
+    readBy: Number.isFinite(readBy) ? readBy : null,
+    spentSeconds: spentBy(spells, context.at),
+    evidence: [...new Set(spells.map(({ seq }) => seq))].filter((seq) => seq > 0)
   };
 }
 
@@ -86,16 +92,17 @@ function findings(
   routes: readonly Route[],
   isPan = false
 ): Reason[] {
+  const out: Reason[] = [];
+  if (isPan && closes === null && unheard === null) return out;
   const { warmClock: rule } = context.profile;
   const seen = {
-    spentSeconds: spentBy(clock.spells, context.at),
+    spentSeconds: clock.spentSeconds,
     budgetSeconds: clock.budgetSeconds * (isPan ? 2 : 1),
     aboveC: rule.above.c,
     hot: clock.isHot,
     silentHours: rule.silenceSeconds / 3600
   };
-  const evidence = [...new Set(clock.spells.map(({ seq }) => seq))].filter((seq) => seq > 0);
-  const out: Reason[] = [];
+  const { evidence } = clock;
   if (closes !== null) {
     const state = closes <= context.at ? 'clock.spent' : 'clock.running';
     out.push(

@@ -10,5 +10,5 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
   } catch {
     return problem(400, new EmberError('request.not-json', {}));
   }
-  return answerOperation(theApp(), params.name, request.headers, body, locals.person?.id ?? null);
+  return answerOperation(theApp(), params.name, request.headers, body, locals);
 };
