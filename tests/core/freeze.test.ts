@@ -102,7 +102,8 @@ describe('what may be promised before the hold has begun', () => {
   const day = cycle('eu-24h');
   it('the slow bound after going in, and after an excursion the slow bound from there', () => {
     expect(judgeCycle([], day, options()).promisedFrom).to.equal(6 * HOUR);
-    expect(judgeCycle([reading(2, -5)], day, options()).promisedFrom).to.equal(6 * HOUR);
+    // A core that was read warm outranks the model: its clock starts anew there, whether a hold had begun or not.
+    expect(judgeCycle([reading(2, -5)], day, options()).promisedFrom).to.equal(8 * HOUR);
     expect(judgeCycle([...steady(7, 12, 1, -21), reading(14, -10)], day, options()).promisedFrom).to.equal(20 * HOUR);
   });
   it('never before a reading that was still too warm', () => {
@@ -137,7 +138,95 @@ describe('the two clocks', () => {
   });
 });
 
+describe('a core reading outranks the model, before the hold has begun too', () => {
+  const day = cycle('eu-24h');
+  const slow = options({ slowArrivalSeconds: 10.1 * 3600 });
+  it('a core of +2 °C at 9.9 h: air of -25 °C proves nothing until the slow bound after it', () => {
+    const air = steady(0, 60, 1, -25, 'air');
+    expect(judgeCycle(air, day, slow).satisfiedAt).to.equal(35 * HOUR);
+    const read = judgeCycle([...air, reading(9.9, 2)], day, slow);
+    expect(read.holdFrom).to.equal(20 * HOUR);
+    expect(read.satisfiedAt).to.equal(44 * HOUR);
+    expect(judgeCycle([reading(9.9, 2)], day, slow)).to.include({ satisfiedAt: null, promisedFrom: 20 * HOUR });
+  });
+  it('wherever a warm core is read, the air alone proves nothing for the slow bound after it', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 30, noNaN: true }),
+        fc.double({ min: -19.9, max: 8, noNaN: true }),
+        fc.constantFrom('eu-24h', 'eu-15h', 'us-24h', 'us-15h', 'us-168h'),
+        (hour, celsius, id) => {
+          const rows = [...steady(0, 300, 1, -36, 'air'), reading(hour, celsius)];
+          const { satisfiedAt } = judgeCycle(rows, cycle(id), slow);
+          const soonest = (hour + (celsius > -18 ? 10.1 : 0)) * HOUR + cycle(id).holdSeconds * 1000;
+          // What was complete before it was read stays so.
+          if (satisfiedAt! > hour * HOUR) expect(satisfiedAt!).to.be.at.least(soonest - 1);
+        }
+      )
+    );
+  });
+});
+
 describe('cycles that ask for "until solid"', () => {
+  const solidCases: {
+    name: string;
+    rows: FreezeReading[];
+    with?: Partial<ComplianceOptions>;
+    done: number | null;
+    before?: boolean;
+  }[] = [
+    {
+      name: 'solid elsewhere: a core of -21 °C, then air of -36 °C',
+      rows: [reading(1, -21), reading(2, -36, 'air'), ...steady(3, 40, 2, -36, 'air')],
+      done: null,
+      before: true
+    },
+    {
+      name: 'solid elsewhere, and the core follows the new air down',
+      rows: [reading(1, -21), reading(2, -36, 'air'), ...steady(3, 40, 2, -35.5)],
+      done: null,
+      before: true
+    },
+    {
+      name: 'the same, thawed to +1 °C in that air and frozen there',
+      rows: [reading(1, -21), reading(2, -36, 'air'), reading(4, 1), ...steady(8, 40, 2, -35.5)],
+      done: 23
+    },
+    {
+      name: 'three days in air of -22 °C, then -36 °C: it was solid by then',
+      rows: [...steady(0, 72, 3, -22, 'air'), ...steady(73, 110, 2, -36, 'air')],
+      with: { fastArrivalSeconds: 3 * 3600 },
+      done: null,
+      before: true
+    },
+    {
+      name: 'a door of half an hour at -28 °C, then -36 °C: soft by the fast bound',
+      rows: [reading(0, -28, 'air'), ...steady(0.5, 40, 2, -36, 'air')],
+      with: { fastArrivalSeconds: 3 * 3600 },
+      done: 21.5
+    },
+    {
+      name: 'it went in solid',
+      rows: steady(0, 60, 2, -36, 'air'),
+      with: { startsSolid: true },
+      done: null,
+      before: true
+    },
+    {
+      name: 'frozen here, a defrost to -17 °C, and cold again: it froze in that air once',
+      rows: [...steady(0, 10, 2, -36, 'air'), reading(11, -17, 'air'), ...steady(12, 60, 2, -36, 'air')],
+      with: { fastArrivalSeconds: 3 * 3600 },
+      done: 33
+    }
+  ];
+  for (const { name, rows, with: more, done, before = false } of solidCases) {
+    it(`${name}: ${done === null ? 'not proven' : `complete after ${done} h`}`, () => {
+      const result = judgeCycle(rows, cycle('us-15h'), options(more));
+      expect(result.satisfiedAt === null ? null : result.satisfiedAt / HOUR).to.equal(done);
+      expect(result.solidBefore).to.equal(before);
+      if (before) expect(result.promisedFrom).to.equal(null);
+    });
+  }
   it('-35 °C: counts from a solid core on, inclusive', () => {
     const rows = [
       reading(1, -36, 'air'),

@@ -10,6 +10,7 @@ import {
   event,
   freezeEnd,
   freezeStart,
+  readEvery,
   HOUR,
   HOUSE,
   logged,
@@ -52,6 +53,50 @@ const thawed = (pack: 'none' | 'opened' | 'closed', method: 'cold' | 'water' = '
   });
 const through = (warmSeconds = 0) => event('thaw.ended', 8, { core: celsius(1), warmSeconds, drip: 20, note: '' });
 const bonito: Case['lot'] = { species: 'atlantic-bonito' };
+
+/** Fish in a blast freezer at -36 °C, its core read -36 °C every two hours for 20 h. */
+const blast = (from: number) => [
+  freezeStart(from, { place: 'Blast', air: celsius(-38), cycle: 'us-15h' }),
+  event('freeze.read', from + 0.1, { reading: celsius(-36), probe: 'air' }),
+  ...readEvery(from + 4, from + 20, 2, -36),
+  freezeEnd(from + 21)
+];
+const untilSolid: Golden[] = [
+  { name: '(A)(2): from soft, solid at -35 °C, held 15 h', of: { events: blast(1) }, at: 22, want: 'open' },
+  {
+    name: '(A)(2): came frozen, and the -35 °C air came after',
+    of: { lot: { frozen: true, caughtOn: null }, events: blast(1) },
+    at: 22,
+    want: 'not-cleared'
+  },
+  {
+    name: '(A)(2): frozen at -22 °C for a day, then moved on to the blast',
+    of: { events: [freezeStart(1), ...readEvery(8, 24, 4, -22), freezeEnd(25), ...blast(25)] },
+    at: 47,
+    want: 'not-cleared'
+  },
+  {
+    name: '(A)(2): the same while it lies there, and the verdict says why',
+    of: { events: [freezeStart(1), ...readEvery(8, 24, 4, -22), freezeEnd(25), ...blast(25).slice(0, -1)] },
+    at: 44,
+    want: 'not-cleared',
+    code: 'parasites.solid-before'
+  },
+  {
+    name: '(A)(2): frozen at -22 °C, thawed, its core read soft, then the blast',
+    of: {
+      events: [
+        freezeStart(1),
+        ...readEvery(8, 24, 4, -22),
+        freezeEnd(25),
+        event('cold.read', 40, { reading: celsius(-1), place: '' }),
+        ...blast(41)
+      ]
+    },
+    at: 62,
+    want: 'open'
+  }
+];
 
 const table: Golden[] = [
   {
@@ -248,6 +293,7 @@ const table: Golden[] = [
 
 describe('golden verdicts by logs of places, thaws and freezers', () => {
   runGolden(table);
+  runGolden(untilSolid);
 
   it('fish keeps as its drawer is: 60 h at 4 °C cost 0.96 × 60 h of ice more than at 0 °C, 40 h at the assumed 2 °C', () => {
     const closes = (figure: number) => {

@@ -4,7 +4,8 @@ import { effectiveEvents, wideningAmendments } from '../core/record/amend.ts';
 import { coverOf, loggedStays, staysOf } from '../core/rules/stays.ts';
 import { openBoard, type LotState, type PieceState } from '../core/record/state.ts';
 import { isOwnable } from '../core/rules/exceptions.ts';
-import { judgeRun } from '../core/rules/hazards/parasites.ts';
+import { judgeRun } from '../core/rules/freezer-run.ts';
+import { runContext } from './operations/freeze.ts';
 import { profileById, profilesOf } from '../core/rules/profiles/index.ts';
 import { secondsOut } from '../core/rules/out-of-cold.ts';
 import { soonestClock, soonestWarm, warmBudget } from '../core/rules/piece-clock.ts';
@@ -134,7 +135,9 @@ export function pieceView(app: App, pieceId: string, at?: number, knownAt?: numb
     allergens: allergensOfPiece(store, pieceId, house, asked),
     notice: noticeOf(house),
     tagKeepDays: rules.shellfishTag.keepDays,
-    freeze: run ? { run, results: judgeRun({ profile: rules, house, logs, at: asked }, run) } : null,
+    freeze: run
+      ? { run, results: judgeRun({ ...runContext(store, house, pieceId, run, asked), profile: rules, logs }, run) }
+      : null,
     history: effectiveEvents(events, known).reverse(),
     owned: [
       ...wideningAmendments(events).map(({ seq, actor, recorded, body }) => ({

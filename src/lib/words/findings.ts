@@ -159,6 +159,8 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
     `In the freezer: ${hours(seen, 'heldSeconds')} proven of ${text(seen, 'holdHours')} h at or below ${degrees(seen.holdCelsius)} by the ${text(seen, 'clock')} clock${Number(seen.excursions) > 0 ? `; started anew after ${text(seen, 'excursions')} warm reading` : ''}${Number(seen.gaps) > 0 ? '; started anew after a gap in the readings' : ''}.`,
   'parasites.core-on-its-way': (seen) =>
     `In the freezer; no reading proves the core yet. Counted from the slow end of the forecast, ${text(seen, 'holdHours')} h at or below ${degrees(seen.holdCelsius)}.`,
+  'parasites.solid-before': (seen) =>
+    `Not cleared: it was solid before air of ${degrees(seen.solidCelsius)} came, and this cycle asks that it freezes solid in that air. Hold it by another cycle.`,
   'parasites.freezer-too-warm': (seen) =>
     `Not cleared: this freezer's air is too warm for the core ever to reach ${degrees(seen.holdCelsius)}, and no core reading proves it.`,
   'parasites.no-farm-paper': () =>
@@ -312,6 +314,7 @@ const CHANGES: Record<string, string> = {
   'core-reading-or-colder-freezer': 'A core reading at or below the threshold, or a colder freezer.',
   'freeze-or-statement': 'A freezing cycle here with its readings, or the supplier’s freezing statement.',
   'farm-paper-or-freeze': 'The farm’s feed statement, or a freezing cycle with its readings.',
+  'another-cycle': 'Hold it by another cycle of this rule book; or thaw it, and freeze it here from soft.',
   'hold-and-read': 'Keep it frozen, and take a reading when the clock has run.',
   'name-the-source': 'Say whether the source is commercial.',
   'send-back-or-answer-for': 'Send it back; only your authority or the receiving record can change this.',
@@ -359,6 +362,7 @@ export function missingWord(code: string): string {
     'parasites.paper-expired': 'a paper in date',
     'parasites.fluke-not-cleared': 'an answer on flukes',
     'parasites.freezer-too-warm': 'a colder freezer',
+    'parasites.solid-before': 'another cycle',
     'decision.hold-to-freeze': 'freezing record',
     'thaw.running': 'the end of its thaw',
     'thaw.closed-pack': 'an answer to a closed-pack thaw',

@@ -21,6 +21,7 @@ const SCOPES = {
     'parasites.paper-contradicts',
     'parasites.roe-not-rinsed',
     'parasites.freezer-too-warm',
+    'parasites.solid-before',
     'parasites.kudoa'
   ],
   flukes: ['parasites.fluke-not-cleared'],

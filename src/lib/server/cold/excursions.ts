@@ -2,7 +2,7 @@ import { excursionsOf } from '../../core/log/excursions.ts';
 import type { LogBook } from '../../core/log/holding.ts';
 import type { BodyOf, RecordEvent } from '../../core/record/events.ts';
 import type { HouseState, Place } from '../../core/record/state.ts';
-import { judgeRun } from '../../core/rules/hazards/parasites.ts';
+import { judgeRun } from '../../core/rules/freezer-run.ts';
 import type { RuleProfile, ScaleLimit } from '../../core/rules/profile.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import type { ProjectedPiece } from '../../core/service/hands.ts';
@@ -51,12 +51,12 @@ function brokenHolds(
 ) {
   const found = new Map<string, PlaceExcursion & { pieces: string[] }>();
   const logs = store.projections.logs.book(now, now);
-  for (const { state } of live) {
+  for (const { state, lot } of live) {
     const run = state.freezes.at(-1);
     // What was taken out unanswered is still to be answered.
     if (!run || (run.ended && now - run.ended.at > READY_MS)) continue;
     const cycles = profile.parasites.cycles.filter(({ id }) => id === run.plan.cycle);
-    for (const result of judgeRun({ profile, house, logs, at: now }, run, cycles)) {
+    for (const result of judgeRun({ profile, house, logs, at: now, lot, chain: [state] }, run, cycles)) {
       for (const each of result.excursions) {
         const key = `${run.plan.place} ${each.at}`;
         const known = found.get(key);

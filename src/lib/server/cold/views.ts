@@ -5,11 +5,11 @@ import { simulate } from '../../core/bench/freeze/simulate.ts';
 import { PICTURES, targetOf } from '../../core/bench/freeze/forecast.ts';
 import { between, binned, indexAt, type Bin, type Series } from '../../core/log/series.ts';
 import type { FreezeRun, HouseState, PieceState } from '../../core/record/state.ts';
-import { judgeRun } from '../../core/rules/hazards/parasites.ts';
+import { judgeRun } from '../../core/rules/freezer-run.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { addDays, businessDay } from '../../core/service/day.ts';
 import type { App } from '../app.ts';
-import { cycleOf, thinned, waterOf } from '../operations/freeze.ts';
+import { cycleOf, runContext, thinned, waterOf } from '../operations/freeze.ts';
 import { presentOf } from '../views.ts';
 import { excursionsIn, limitOf } from './excursions.ts';
 import { waitingQuarantine } from './live.ts';
@@ -209,7 +209,7 @@ export function freezeRunView(app: App, pieceId: string, points = 500) {
   const logs = store.projections.logs.book(now, now);
   const end = run.ended?.at ?? now;
   const log = logs.run(run.plan.place, run.plan.coreSensor, run.at, end);
-  const context = { profile, house, logs, at: now };
+  const context = { ...runContext(store, house, pieceId, run, now), logs };
   const target = targetOf(cycleOf(profile, run.plan.cycle));
   const water = waterOf(lot, house);
   const seconds = Math.max(3600, (end - run.at) / 1000 + 12 * 3600);
@@ -296,7 +296,7 @@ export function freezingRecord(app: App, pieceId: string) {
       return {
         number: index + 1,
         run,
-        results: judgeRun({ profile, house, logs, at: now }, run),
+        results: judgeRun({ ...runContext(store, house, pieceId, run, now), logs }, run),
         air: extremes(log?.air),
         core: extremes(log?.core),
         readings: log ? { air: log.air.length, core: log.core.length } : null

@@ -11,7 +11,8 @@ import { WATER_SHARE } from '../../core/bench/cure/parameters.ts';
 import { AIR_CLASS_IDS, PACKING_IDS, SHAPE_IDS } from '../../core/record/bodies.ts';
 import type { BodyOf } from '../../core/record/events.ts';
 import type { FreezeRun, HouseState, LotState, PieceState } from '../../core/record/state.ts';
-import { judgeRun } from '../../core/rules/hazards/parasites.ts';
+import { judgeRun, wentInSolid, type RunContext } from '../../core/rules/freezer-run.ts';
+import { foldLineage } from '../../core/rules/verdict.ts';
 import type { FreezeCycle, RuleProfile } from '../../core/rules/profile.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
@@ -227,16 +228,24 @@ export const replanFreeze = operation({
   }
 });
 
+/** What a run of a piece is judged in; of a batch with several ways back, by the one on which it was solid before. */
+export function runContext(store: Store, house: HouseState, piece: string, run: FreezeRun, at: number): RunContext {
+  const ways = store.projections.strands(piece).map((lineage) => foldLineage(lineage, at, Infinity));
+  const way = ways.find((each) => wentInSolid(each, run)) ?? ways[0]!;
+  return { profile: rulesOf(house), house, logs: store.projections.logs.book(at, Infinity), at, ...way };
+}
+
 /** What the readings prove at a moment, as the record of the release keeps it. */
 export function releaseOf(
   store: Store,
   house: HouseState,
+  piece: string,
   run: FreezeRun,
   at: number
 ): BodyOf<'freeze.ended'>['release'] {
-  const profile = rulesOf(house);
-  const logs = store.projections.logs.book(at, Infinity);
-  const results = judgeRun({ profile, house, logs, at }, run);
+  const context = runContext(store, house, piece, run, at);
+  const { logs } = context;
+  const results = judgeRun(context, run);
   const best =
     results.find(({ satisfiedAt, cycle }) => satisfiedAt !== null && cycle.id === run.plan.cycle) ??
     results.find(({ satisfiedAt }) => satisfiedAt !== null) ??
@@ -272,7 +281,7 @@ export function outOfFreezer(
   const sensors = store.projections.logs.sensorsAt(run.plan.place).map(({ id }) => id);
   if (run.plan.coreSensor !== '') sensors.push(run.plan.coreSensor);
   const seals = sealed(store, sensors, house, now);
-  const release = releaseOf(store, house, run, at);
+  const release = releaseOf(store, house, state.id, run, at);
   return [...seals, draft('freeze.ended', `piece:${state.id}`, at, { note, place, release })];
 }
 

@@ -30,6 +30,10 @@ export interface ComplianceOptions {
    * not run: a core that was forecast at -25 °C has not arrived in air of -21.
    */
   readonly plannedAirCelsius?: number;
+  /** The model's fast bound of the core's arrival, s: for less than that in warmer air it cannot have become solid there. */
+  readonly fastArrivalSeconds?: number | null;
+  /** It went in solid, or nobody knows that it did not: frozen elsewhere, it is not "frozen solid in air of -35 °C" here. */
+  readonly startsSolid?: boolean;
 }
 /** How much warmer than planned the air may read before the forecast of the core's arrival no longer runs, °C. */
 export const AIR_TOLERANCE_CELSIUS = 1;
@@ -60,6 +64,8 @@ export interface CycleResult {
    * reading, which did not begin it; ms. Null: by the model, never.
    */
   readonly promisedFrom: number | null;
+  /** It was solid before the air of a cycle that freezes "until solid" came: that cycle cannot be shown from here. */
+  readonly solidBefore: boolean;
   /** How much of the hold the readings prove, s. */
   readonly heldSeconds: number;
   readonly gaps: readonly { readonly from: number; readonly to: number }[];
@@ -92,6 +98,41 @@ interface Point {
   hand: boolean;
 }
 
+/**
+ * Whether fish became solid in air at or below a limit, as the cycles "until solid" ask. Fish that was solid when that air began does
+ * not count. Where nobody read it, this product's convention (the rules name none): soft fish became solid in the air that was read,
+ * unless it lay in warmer air for as long as the forecast's fast bound needs.
+ */
+function solidWitness({ startedAt, fastArrivalSeconds, startsSolid = false }: ComplianceOptions) {
+  const fastMs = (fastArrivalSeconds ?? 0) * 1000;
+  let soft = !startsSolid;
+  /** Since when the air has been read too warm; undefined before the first reading since it was known soft. */
+  let warmFrom: number | null | undefined;
+  let softAt = startedAt;
+  let warmMs = 0;
+  return {
+    get soft() {
+      return soft;
+    },
+    core(at: number, isSolid: boolean, inCold: boolean) {
+      if (isSolid && !inCold) soft = false;
+      if (isSolid) return;
+      soft = true;
+      softAt = at;
+      warmMs = 0;
+      if (warmFrom !== null) warmFrom = warmFrom === undefined ? undefined : at;
+    },
+    air(at: number, isCold: boolean) {
+      if (!isCold) warmFrom ??= warmFrom === undefined ? softAt : at;
+      else {
+        if (typeof warmFrom === 'number') warmMs += at - warmFrom;
+        warmFrom = null;
+        if (warmMs > 0 && warmMs >= fastMs) soft = false;
+      }
+    }
+  };
+}
+
 /** Takes readings in order of time, one after the other, and says at the end what they prove. */
 function holdJudge(cycle: FreezeCycle, options: ComplianceOptions) {
   const added = options.accuracy === 'strict' ? (options.accuracyCelsius ?? DEFAULT_ACCURACY_CELSIUS) : 0;
@@ -106,6 +147,9 @@ function holdJudge(cycle: FreezeCycle, options: ComplianceOptions) {
   const evidence = new Set<number>();
   let solid = cycle.solidAt === undefined;
   let airAtSolid = false;
+  const witness = cycle.solidAt ? solidWitness(options) : null;
+  /** Frozen solid in that air once, as the rule asks: should it have thawed since, it froze there again. */
+  let frozeHere = false;
   let coldSince = options.startedAt;
   /** Time since then in which the air was warmer than the forecast took it to be, ms. */
   let paused = 0;
@@ -168,11 +212,19 @@ function holdJudge(cycle: FreezeCycle, options: ComplianceOptions) {
       // (a core that cold proves it too).
       if (probe === 'air') {
         airAtSolid = atOrBelow(reading, cycle.solidAt, added);
+        witness!.air(at, airAtSolid);
         if (!airAtSolid) restartArrival(at);
-      } else if (atOrBelow(reading, cycle.solidAt, added)) airAtSolid = true;
+      } else {
+        if (atOrBelow(reading, cycle.solidAt, added)) airAtSolid = true;
+        const isSolid = atOrBelow(reading, SOLID_CORE);
+        witness!.core(at, isSolid, airAtSolid);
+        // Whatever the model says, the core is not there yet.
+        if (!isSolid) restartArrival(at);
+      }
       const coreSolid = probe === 'core' ? atOrBelow(reading, SOLID_CORE, added) : at - coldSince - paused >= slowMs;
-      solid = airAtSolid && coreSolid;
+      solid = airAtSolid && coreSolid && (frozeHere || witness!.soft);
       if (!solid) return true;
+      frozeHere = true;
     }
     // The core outranks the air both ways: over a core read cold lately warm air breaks nothing by itself, and nothing counts
     // until the core is read cold again, in time. Where the air is the clock, the air decides.
@@ -200,7 +252,8 @@ function holdJudge(cycle: FreezeCycle, options: ComplianceOptions) {
       if (satisfiedAt !== null) return false;
       holdFrom = null;
       held = 0;
-      if (probe === 'air' || evidence.size > 0) restartArrival(at);
+      // Any core that reads warm outranks the model's word that it has arrived, whether a hold has begun or not.
+      restartArrival(at);
       if (cycle.solidAt && excursions.length > 0) solid = airAtSolid = false;
       return true;
     }
@@ -222,13 +275,18 @@ function holdJudge(cycle: FreezeCycle, options: ComplianceOptions) {
     return true;
   }
 
+  const isSolidBefore = () => witness !== null && !solid && !frozeHere && !witness.soft;
   const result = (): CycleResult => ({
     cycle,
     clock: options.clock,
     accuracy: options.accuracy,
     satisfiedAt,
     holdFrom,
-    promisedFrom: Number.isFinite(slowMs) ? Math.max(coldSince + paused + slowMs, last ?? options.startedAt) : null,
+    promisedFrom:
+      Number.isFinite(slowMs) && !isSolidBefore()
+        ? Math.max(coldSince + paused + slowMs, last ?? options.startedAt)
+        : null,
+    solidBefore: isSolidBefore(),
     heldSeconds: satisfiedAt !== null ? Math.max(held, cycle.holdSeconds) : held,
     gaps,
     excursions,

@@ -1,8 +1,7 @@
-import { judgeCycle, statementMeets, type ComplianceOptions, type CycleResult } from '../../bench/freeze/compliance.ts';
-import type { LogBook, RunLog } from '../../log/holding.ts';
-import type { FreezeRun } from '../../record/state.ts';
+import { statementMeets } from '../../bench/freeze/compliance.ts';
 import { papers, reason, type Hazard, type JudgeContext } from '../context.ts';
-import type { Cited, FreezeCycle } from '../profile.ts';
+import { FIRST_LOOK_MS, isHopeless, judgeRun, logOfRun } from '../freezer-run.ts';
+import type { Cited } from '../profile.ts';
 import type { Reason } from '../window.ts';
 
 const HAZARD = 'parasites';
@@ -13,64 +12,6 @@ const KUDOA: Cited = {
   check: true,
   from: 'house'
 };
-
-/** A cycle that wants it solid at a temperature no reading came near, and that nobody is running, need not be followed. */
-function isHopeless(cycle: FreezeCycle, run: FreezeRun, log: RunLog | null): boolean {
-  const { solidAt } = cycle;
-  if (!solidAt || run.plan.cycle === cycle.id) return false;
-  const near = (celsius: number) => celsius <= solidAt.c + 0.5;
-  return !(
-    run.readings.some((reading) => near(reading.celsius)) ||
-    log?.air.celsius.some(near) ||
-    log?.core.celsius.some(near)
-  );
-}
-
-/** A run that readings prove is proven within weeks: what a freezer did afterwards, for months, need not be read. */
-const FIRST_LOOK_MS = 21 * 86_400_000;
-
-/** What loggers say of a run, up to a moment. */
-export const logOfRun = (logs: LogBook, run: FreezeRun, at: number): RunLog | null =>
-  logs.run(run.plan.place, run.plan.coreSensor, run.at, Math.min(run.ended?.at ?? at, at));
-
-/** Judges one freezer run against the cycles of the profile, by the clock the house counts from, or by another one. */
-export function judgeRun(
-  context: Pick<JudgeContext, 'profile' | 'house' | 'logs' | 'at'>,
-  run: FreezeRun,
-  cycles: readonly FreezeCycle[] = context.profile.parasites.cycles,
-  by: Partial<Pick<ComplianceOptions, 'clock' | 'accuracy'>> = {}
-): CycleResult[] {
-  const { parasites } = context.profile;
-  // The house may be stricter than the code (count from the core), never looser.
-  const clock = by.clock ?? (parasites.clock === 'core' || context.house.countFromCore ? 'core' : 'air');
-  const accuracy =
-    by.accuracy ?? (parasites.accuracy === 'strict' || context.house.strictAccuracy ? 'strict' : 'plain');
-  const end = Math.min(run.ended?.at ?? context.at, context.at);
-  const judged = (until: number) => {
-    const log = context.logs.run(run.plan.place, run.plan.coreSensor, run.at, until);
-    const readings = log && log.hand.length > 0 ? [...run.readings, ...log.hand] : run.readings;
-    return cycles.map((cycle) =>
-      judgeCycle(
-        readings,
-        cycle,
-        {
-          clock,
-          accuracy,
-          accuracyCelsius: log?.accuracy ?? undefined,
-          handGapShare: parasites.handGapShare,
-          loggedGapSeconds: parasites.loggedGapSeconds,
-          startedAt: run.at,
-          slowArrivalSeconds: (run.replan ?? run.plan).coreArrival?.high ?? null,
-          plannedAirCelsius: (run.replan ?? run.plan).air.si
-        },
-        log ?? undefined
-      )
-    );
-  };
-  const soon = Math.min(end, run.at + FIRST_LOOK_MS);
-  const first = judged(soon);
-  return soon < end && first.some(({ satisfiedAt }) => satisfiedAt === null) ? judged(end) : first;
-}
 
 /** Species-list, group and farm exemptions. */
 function exemption(context: JudgeContext): Reason | null {
@@ -166,6 +107,13 @@ function frozen(context: JudgeContext): Reason | null {
     gaps: result.gaps.length
   };
   const evidence = [running.run.seq, ...result.evidence];
+  if (result.solidBefore) {
+    return reason(context, HAZARD, 'parasites.solid-before', { kind: 'missing' }, cycle, {
+      evidence,
+      seen: { ...seen, solidCelsius: cycle.solidAt!.c },
+      wouldChange: 'another-cycle'
+    });
+  }
   if (from === null) {
     return reason(context, HAZARD, 'parasites.freezer-too-warm', { kind: 'missing' }, cycle, {
       evidence,
