@@ -141,6 +141,8 @@ export const freezeStart = (hours: number, more: Partial<BodyOf<'freeze.started'
     shape: 'slab',
     coreSensor: '',
     loadGrams: null,
+    lie: 'apart',
+    stack: 1,
     pins,
     ...more
   });

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { judgeCycle, statementMeets, type ComplianceOptions } from '../../src/lib/core/bench/freeze/compliance.ts';
+import { loadWarnings } from '../../src/lib/core/bench/freeze/forecast.ts';
 import { coreArrival, phamSeconds, type FreezeInput } from '../../src/lib/core/bench/freeze/pham.ts';
 import type { FreezeReading } from '../../src/lib/core/record/state.ts';
 import type { FreezeCycle } from '../../src/lib/core/rules/profile.ts';
@@ -322,5 +323,43 @@ describe('when the core arrives (Pham 1986)', () => {
   it('names the field of an impossible thickness', () => {
     expect(troubleOf(() => coreArrival({ ...base, thicknessMm: 3000 })).details.field).to.equal('thickness');
     expect(troubleOf(() => coreArrival({ ...base, thicknessMm: NaN })).code).to.equal('number.not-finite');
+  });
+});
+
+describe('packs stacked in a freezer', () => {
+  const one: FreezeInput = {
+    thicknessMm: 25,
+    startCelsius: 2,
+    airCelsius: -28,
+    targetCelsius: -20,
+    airClass: 'fan',
+    packing: 'film'
+  };
+  it('freeze as one block: four bags of 25 mm take as long as 100 mm in as many wraps, and no less', () => {
+    const block = phamSeconds({ ...one, thicknessMm: 100 }, 20, 0.004 * 2.5);
+    expect(coreArrival({ ...one, stack: 4 }, 0.5, 1)!.likely).to.be.closeTo(block, 1e-6);
+  });
+  it('a cook would see hours for one, a day for the heap', () => {
+    const hours = (stack: number) => coreArrival({ ...one, stack })!.likely / 3600;
+    expect(hours(1)).to.be.within(1.5, 5);
+    expect(hours(6)).to.be.within(15, 40);
+  });
+  it('every one more on the heap takes longer; it is told what each alone would take', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 10 }), fc.integer({ min: 10, max: 35 }), (stack, thicknessMm) => {
+        const takes = (count: number) => coreArrival({ ...one, thicknessMm, stack: count }, 0.5, 1)!.likely;
+        expect(takes(stack + 1)).to.be.greaterThan(takes(stack));
+        const warnings = loadWarnings(
+          { ...one, shape: 'slab', thicknessMm, stack: stack + 1, loadGrams: null, litres: null, watts: null },
+          takes(stack + 1),
+          -20
+        );
+        expect(warnings[0]).to.deep.include({ code: 'load.one-block', limit: takes(1) / 3600 });
+      })
+    );
+  });
+  it('a heap beyond what the models know is refused by name', () => {
+    expect(troubleOf(() => coreArrival({ ...one, stack: 20 })).details).to.include({ field: 'thickness', max: 400 });
+    expect(troubleOf(() => coreArrival({ ...one, stack: 0 })).details).to.include({ field: 'stack' });
   });
 });

@@ -390,7 +390,29 @@ describe('a freezer run by its log', () => {
     const { pieces } = house.done('start-freeze', { ...START_FREEZE, others: 'HAL-0309-2-A' }) as { pieces: string[] };
     expect(pieces).to.deep.equal(['HAL-0309-1-A', 'HAL-0309-2-A']);
     const other = house.store.projections.piece('HAL-0309-2-A').state.freezes[0]!;
-    expect(other.plan).to.include({ loadGrams: 1800, place: 'Chest', coreSensor: 'core-probe' });
+    // Nobody said how they lie: reckoned as one block, not as if the air went between.
+    expect(other.plan).to.include({
+      loadGrams: 1800,
+      place: 'Chest',
+      coreSensor: 'core-probe',
+      lie: 'unknown',
+      stack: 2
+    });
+  });
+  it('packs that lie apart are each their own, stacked ones say how many', () => {
+    const { house } = open();
+    house.done('receive-lot', HALIBUT);
+    house.done('receive-lot', HALIBUT);
+    const start = { ...START_FREEZE, coreSensor: '' };
+    expect(house.act('start-freeze', { ...start, lie: 'stacked' })).to.deep.include({
+      code: 'form.incomplete',
+      details: { field: 'stack' }
+    });
+    expect(house.act('start-freeze', { ...start, lie: 'stacked', stack: 41 })).to.include({ ok: false });
+    const arrival = (answer: Record<string, unknown>) => (answer.coreArrival as { high: number }).high;
+    const stacked = arrival(house.done('start-freeze', { ...start, lie: 'stacked', stack: 4 }));
+    const apart = arrival(house.done('start-freeze', { ...start, piece: 'HAL-0309-2-A', lie: 'apart' }));
+    expect(stacked).to.be.greaterThan(4 * apart);
   });
   it('air that is warmer than planned stops the forecast until it is made anew', () => {
     const { house, app, send } = open();

@@ -15,6 +15,11 @@ export const SHAPE_WORDS: Record<string, string> = {
   cylinder: 'round and long: loin, gutted fish',
   sphere: 'as thick as long: head piece, ball'
 };
+export const LIE_WORDS: Record<string, string> = {
+  apart: 'each alone, air round it',
+  stacked: 'on each other, or touching',
+  unknown: 'not said'
+};
 export const PACK_WORDS: Record<string, string> = {
   none: 'air reaches it',
   opened: 'packed without oxygen, opened now',
@@ -83,6 +88,10 @@ export function loadWords({ code, seen, limit }: LoadWarning): string {
       return `${figure(seen)} kg for 100 l of room; a good freezer takes ${limit} kg a day (IEC 62552; check). The air will warm: freeze less at once.`;
     case 'load.too-much-for-machine':
       return `Its machine alone needs ${figure(seen)} h for this heat. The core waits for the machine, not for the air.`;
+    case 'load.one-block':
+      return `They freeze as one block: ${figure(seen)} h to its middle, where each alone would take ${figure(limit)} h. Lay them apart, with air between, and stack them once they are solid.`;
+    case 'load.thicker-than-guide':
+      return `${figure(seen)} mm thick: the cycles may not suit more than ${limit} mm (FDA Hazards guide, ch. 5). Freeze it thinner, and read its core.`;
     case 'load.unknown':
       return 'Its room and its machine are not on record: how the load warms the air is not reckoned with.';
   }

@@ -350,6 +350,8 @@ const band = z.object({ low: finite, likely: finite, high: finite });
 export const AIR_CLASS_IDS = ['still', 'fan', 'blast', 'plate', 'bath'] as const;
 export const PACKING_IDS = ['bare', 'film', 'boxed'] as const;
 export const SHAPE_IDS = ['slab', 'cylinder', 'sphere'] as const;
+/** How a load lies: each alone with air round it, on each other in one block, or nobody said. */
+export const LIE_IDS = ['apart', 'stacked', 'unknown'] as const;
 export const freezeStarted = z.object({
   place: z.string(),
   air: typedValue,
@@ -364,8 +366,13 @@ export const freezeStarted = z.object({
   coreSensor: z.string(),
   /** Everything that went in together, g. */
   loadGrams: finite.nullable(),
+  lie: z.enum(LIE_IDS),
+  /** How many were reckoned to lie on each other. */
+  stack: z.number().int().min(1).max(40),
   pins
 });
+/** Version 2 did not ask how they lie: reckoned as each alone. */
+export const freezeStartedFrom2 = (body: unknown) => ({ lie: 'unknown', stack: 1, ...(body as object) });
 export const freezeStartedFrom1 = (body: unknown) => ({
   shape: 'slab',
   coreSensor: '',

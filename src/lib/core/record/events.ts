@@ -62,7 +62,7 @@ export const EVENT_KINDS = {
   'board.opened': kind(bodies.boardOpened),
   'board.closed': kind(bodies.boardClosed),
   'label.printed': kind(bodies.labelPrinted, false),
-  'freeze.started': second(bodies.freezeStarted, bodies.freezeStartedFrom1),
+  'freeze.started': third(bodies.freezeStarted, bodies.freezeStartedFrom1, bodies.freezeStartedFrom2),
   'freeze.read': kind(bodies.freezeRead),
   'freeze.replanned': kind(bodies.freezeReplanned),
   'freeze.ended': second(bodies.freezeEnded, bodies.freezeEndedFrom1),

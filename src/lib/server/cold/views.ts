@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { AIR_CLASSES, PACKINGS } from '../../core/bench/freeze/pham.ts';
+import { AIR_CLASSES, blockOf, PACKINGS } from '../../core/bench/freeze/pham.ts';
 import { simulate } from '../../core/bench/freeze/simulate.ts';
 import { PICTURES, targetOf } from '../../core/bench/freeze/forecast.ts';
 import { between, binned, indexAt, type Bin, type Series } from '../../core/log/series.ts';
@@ -173,14 +173,15 @@ function coreCurve(
   air: (seconds: number) => number,
   end: number
 ) {
-  const { thickness, shape, startCore, airClass, packing } = run.plan;
+  const { thickness, startCore, airClass, packing, stack } = run.plan;
+  const { thicknessMm, shape, wraps } = blockOf({ thicknessMm: thickness.si, shape: run.plan.shape, stack });
   const simulated = simulate({
-    thicknessMm: thickness.si,
+    thicknessMm,
     shape,
     startCelsius: startCore.si,
     medium: air,
     h: AIR_CLASSES[airClass].likely,
-    resistance: PACKINGS[packing].likely,
+    resistance: PACKINGS[packing].likely * wraps,
     water,
     // Drawn on for a while after its arrival, so that the eye sees it level off.
     until: Math.min(target - 0.5, -5),

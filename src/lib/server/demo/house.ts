@@ -253,6 +253,7 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
   );
   paper('sardine', 8.8, chilled);
   on('sardine', 7.5, 'p2', 'start-freeze', {
+    lie: 'apart',
     place: 'Blast cabinet',
     air: '-40 C',
     airClass: 'blast',
@@ -288,6 +289,7 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
   });
   paper('bonito', 225.5, chilled);
   on('bonito', 225, 'p1', 'start-freeze', {
+    lie: 'apart',
     place: 'Chest freezer',
     air: '-25 C',
     airClass: 'still',
@@ -400,6 +402,7 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
     thickness: '42 mm'
   });
   on('halibut', 260, 'p1', 'start-freeze', {
+    lie: 'apart',
     place: 'Upright freezer',
     air: '-30 C',
     airClass: 'fan',

@@ -7,8 +7,9 @@ import {
   thicknessWithin,
   type FreezerPlan
 } from '../../core/bench/freeze/forecast.ts';
+import { blockOf } from '../../core/bench/freeze/pham.ts';
 import { WATER_SHARE } from '../../core/bench/cure/parameters.ts';
-import { AIR_CLASS_IDS, PACKING_IDS, SHAPE_IDS } from '../../core/record/bodies.ts';
+import { AIR_CLASS_IDS, LIE_IDS, PACKING_IDS, SHAPE_IDS } from '../../core/record/bodies.ts';
 import type { BodyOf } from '../../core/record/events.ts';
 import type { FreezeRun, HouseState, LotState, PieceState } from '../../core/record/state.ts';
 import { judgeRun, wentInSolid, type RunContext } from '../../core/rules/freezer-run.ts';
@@ -20,7 +21,18 @@ import { speciesIn } from '../../core/fish/house-species.ts';
 import { draft, type Draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import { sealed } from './cold.ts';
-import { list, neededText, pieceId, quantity, shortText, TEMPERATURE, THICKNESS, when } from './fields.ts';
+import {
+  choice,
+  list,
+  neededText,
+  optionalNumeric,
+  pieceId,
+  quantity,
+  shortText,
+  TEMPERATURE,
+  THICKNESS,
+  when
+} from './fields.ts';
 import { handy } from './handy.ts';
 import { operation } from './operation.ts';
 
@@ -29,6 +41,8 @@ const plan = {
   airClass: z.enum(AIR_CLASS_IDS).default('still'),
   packing: z.enum(PACKING_IDS).default('film'),
   shape: z.enum(SHAPE_IDS).default('slab'),
+  lie: choice(LIE_IDS, 'unknown').describe('each alone with air round it, or on each other in one block'),
+  stack: optionalNumeric(2, 40).describe('how many lie on each other'),
   thickness: quantity('length', THICKNESS),
   startCore: quantity('temperature', { min: -1, max: 30 }),
   cycle: neededText(30)
@@ -39,7 +53,19 @@ export const freezePlan = z.object({
   piece: pieceId.optional(),
   others: list(60)
 });
-type PlanInput = Omit<z.infer<typeof freezePlan>, 'piece' | 'others' | 'place'>;
+type PlanInput = Omit<z.infer<typeof freezePlan>, 'piece' | 'others' | 'place' | 'lie' | 'stack'>;
+
+/**
+ * How many are reckoned to lie on each other. Several of which nobody said how they lie are one block: unknown is not apart.
+ *
+ * @throws EmberError `form.incomplete`
+ */
+export function stackOf({ lie, stack }: Pick<z.infer<typeof freezePlan>, 'lie' | 'stack'>, pieces: number): number {
+  if (lie === 'apart') return 1;
+  if (stack !== null) return Math.ceil(stack);
+  if (lie === 'stacked' && pieces < 2) throw new EmberError('form.incomplete', { field: 'stack' });
+  return Math.min(pieces, 40);
+}
 
 const rulesOf = (house: HouseState) => profileById(house.profile, house.profiles);
 
@@ -51,7 +77,7 @@ export const waterOf = (lot: LotState | null, house: HouseState): number | undef
 export function freezerPlan(
   house: HouseState,
   input: PlanInput,
-  more: { place: string; loadGrams: number | null; water?: number }
+  more: { place: string; loadGrams: number | null; water?: number; stack: number }
 ): FreezerPlan {
   const place = Object.values(house.places).find(({ name }) => name === more.place);
   return {
@@ -62,6 +88,7 @@ export function freezerPlan(
     airClass: input.airClass,
     packing: input.packing,
     loadGrams: more.loadGrams,
+    stack: more.stack,
     litres: place?.litres ?? null,
     watts: place?.watts ?? null,
     water: more.water
@@ -84,6 +111,7 @@ export function forecastFreeze(store: Store, house: HouseState, input: z.infer<t
   const going = freezerPlan(house, input, {
     place: input.place,
     loadGrams,
+    stack: stackOf(input, found.length),
     water: waterOf(found[0]?.lot ?? null, house)
   });
   const made = forecast(going, target);
@@ -99,8 +127,8 @@ export function forecastFreeze(store: Store, house: HouseState, input: z.infer<t
     load: made.load,
     points: thinned(made.run.points),
     pictures: made.run.pictures,
-    thicknessMm: going.thicknessMm,
-    shape: going.shape,
+    ...blockOf(going),
+    stack: going.stack ?? 1,
     chances: cycleChances(going, profile.parasites.cycles),
     /** Other freezers of the house, with what each cycle would make of the same load there. */
     elsewhere: places.map((place) => {
@@ -151,12 +179,14 @@ export const startFreeze = operation({
       throw new EmberError('sensor.unknown', { field: 'coreSensor', seen: coreSensor });
     }
     const loadGrams = found.reduce((sum, { state }) => sum + state.grams, 0);
+    const stack = stackOf(input, ids.length);
     const profile = rulesOf(house);
     const cycle = cycleOf(profile, input.cycle);
     const water = waterOf(found[0]!.lot, house);
-    const { arrival } = forecast(freezerPlan(house, input, { place, loadGrams, water }), targetOf(cycle));
+    const { arrival } = forecast(freezerPlan(house, input, { place, loadGrams, water, stack }), targetOf(cycle));
     const body = {
       ...input,
+      stack,
       place,
       coreSensor,
       coreArrival: arrival,
@@ -207,11 +237,11 @@ export const replanFreeze = operation({
     const { state, lot } = store.projections.piece(input.piece);
     const run = running(state);
     const profile = rulesOf(house);
-    const { thickness, startCore, airClass, packing, shape, place, loadGrams } = run.plan;
+    const { thickness, startCore, airClass, packing, shape, place, loadGrams, stack } = run.plan;
     const going = freezerPlan(
       house,
       { thickness, startCore, airClass, packing, shape, air: input.air, cycle: run.plan.cycle },
-      { place, loadGrams, water: waterOf(lot, house) }
+      { place, loadGrams, stack, water: waterOf(lot, house) }
     );
     const { arrival } = forecast(going, targetOf(cycleOf(profile, run.plan.cycle)));
     return {

@@ -135,8 +135,8 @@
     <h3>Cut through, {freeze.asRead ? 'in the air as it was read' : 'by the forecast'}</h3>
     <ThermalSection
       pictures={(freeze.asRead ?? freeze.planned).pictures}
-      shape={run.plan.shape}
-      thicknessMm={run.plan.thickness.si}
+      shape={run.plan.stack > 1 ? 'slab' : run.plan.shape}
+      thicknessMm={run.plan.thickness.si * run.plan.stack}
       target={freeze.target}
       {units}
       at={(end - run.at) / 1000}

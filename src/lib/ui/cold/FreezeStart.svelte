@@ -1,12 +1,12 @@
 <script lang="ts">
   import { thickest } from '$lib/core/bench/breakdown/depth.ts';
-  import { AIR_CLASS_IDS, PACKING_IDS, SHAPE_IDS } from '$lib/core/record/bodies.ts';
+  import { AIR_CLASS_IDS, LIE_IDS, PACKING_IDS, SHAPE_IDS } from '$lib/core/record/bodies.ts';
   import { untrack } from 'svelte';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { Place } from '$lib/core/record/state.ts';
   import type { PieceChoice } from '$lib/server/choices.ts';
   import type { PieceView } from '$lib/server/piece-view.ts';
-  import { AIR_WORDS, loadWords, PACKING_WORDS, SHAPE_WORDS } from '$lib/words/cold.ts';
+  import { AIR_WORDS, LIE_WORDS, loadWords, PACKING_WORDS, SHAPE_WORDS } from '$lib/words/cold.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import PieceTicks from '../controls/PieceTicks.svelte';
@@ -51,6 +51,8 @@
   let airClass = $state<string>(places[0]?.airClass ?? 'still');
   let packing = $state('film');
   let shape = $state('slab');
+  let lie = $state('unknown');
+  let stack = $state('');
   let thickness = $state('');
   let thicknessUnit = $state<string>();
   let startCore = $state(firstCore);
@@ -97,6 +99,8 @@
       airClass,
       packing,
       shape,
+      lie,
+      stack: lie === 'stacked' ? stack : '',
       place,
       piece: pieceId,
       others: others.join(','),
@@ -162,8 +166,19 @@
         />
         <Field name="shape" label="Shape" kind="choice" options={options(SHAPE_IDS, SHAPE_WORDS)} bind:value={shape} />
         <Field
+          name="lie"
+          label="How they lie"
+          kind="choice"
+          options={options(LIE_IDS, LIE_WORDS)}
+          hint={lie === 'unknown' && others.length > 0 ? 'reckoned as one block until you say' : ''}
+          bind:value={lie}
+        />
+        {#if lie === 'stacked'}
+          <Field name="stack" label="How many on each other" kind="number" bind:value={stack} />
+        {/if}
+        <Field
           name="thickness"
-          label="Thickest point"
+          label={lie === 'apart' ? 'Thickest point' : 'Thickest point of one'}
           hint={view.piece.depth ? 'of its measured depth' : ''}
           kind="quantity"
           units={lengthUnits(units)}

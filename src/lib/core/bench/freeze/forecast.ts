@@ -1,7 +1,7 @@
 import { inRange } from '../../errors.ts';
 import { bandOf, seededChance, type Band } from '../../random.ts';
 import { SOLID_CORE } from './compliance.ts';
-import { AIR_CLASSES, coreArrival, PACKINGS, type FreezeInput } from './pham.ts';
+import { AIR_CLASSES, blockOf, coreArrival, PACKINGS, type FreezeInput } from './pham.ts';
 import { simulate, type Shape, type ThermalRun } from './simulate.ts';
 import { enthalpy, fishThermal } from './thermal.ts';
 import type { FreezeCycle } from '../../rules/profile.ts';
@@ -19,9 +19,20 @@ export interface FreezerPlan extends Omit<FreezeInput, 'targetCelsius'> {
 /** Kilograms for a hundred litres and a day that a domestic freezer of the best class must manage: IEC 62552-3; check. */
 export const LOAD_KG_PER_100_L = 4.5;
 
+/**
+ * Thicker than this, mm, the cycles may not suit: FDA, Fish and Fishery Products Hazards and Controls Guidance, ch. 5 (6 in; written
+ * for fish).
+ */
+export const THICK_MM = 150;
+
 export interface LoadWarning {
-  readonly code: 'load.too-much-for-room' | 'load.too-much-for-machine' | 'load.unknown';
-  /** kg for 100 l, or hours the machine alone needs for the heat. */
+  readonly code:
+    | 'load.too-much-for-room'
+    | 'load.too-much-for-machine'
+    | 'load.unknown'
+    | 'load.one-block'
+    | 'load.thicker-than-guide';
+  /** kg for 100 l, hours the machine alone needs for the heat, hours of the block, or its thickness in mm. */
   readonly seen: number;
   readonly limit: number;
 }
@@ -44,9 +55,15 @@ export function heatToFreeze(grams: number, startCelsius: number, targetCelsius:
 
 /** What the load does to its freezer. */
 export function loadWarnings(plan: FreezerPlan, arrivalSeconds: number | null, target: number): LoadWarning[] {
-  const { loadGrams, litres, watts } = plan;
-  if (loadGrams === null) return [];
+  const { loadGrams, litres, watts, stack = 1 } = plan;
   const out: LoadWarning[] = [];
+  const { thicknessMm } = blockOf(plan);
+  if (stack > 1 && arrivalSeconds !== null) {
+    const apart = coreArrival({ ...plan, stack: 1, targetCelsius: target }, 0.5, 1)?.likely;
+    if (apart) out.push({ code: 'load.one-block', seen: arrivalSeconds / 3600, limit: apart / 3600 });
+  }
+  if (thicknessMm > THICK_MM) out.push({ code: 'load.thicker-than-guide', seen: thicknessMm, limit: THICK_MM });
+  if (loadGrams === null) return out;
   if (litres !== null) {
     const seen = loadGrams / 1000 / (litres / 100);
     if (seen > LOAD_KG_PER_100_L) out.push({ code: 'load.too-much-for-room', seen, limit: LOAD_KG_PER_100_L });
@@ -73,17 +90,18 @@ function runOf(
   more: { h: number; resistance: number; air?: (seconds: number) => number; cells?: number; pictures?: number }
 ): ThermalRun {
   const guess = coreArrival({ ...plan, targetCelsius: target }, 0.5, 1)?.likely ?? 86_400;
+  const { thicknessMm, shape, wraps } = blockOf(plan);
   return simulate({
-    thicknessMm: plan.thicknessMm,
-    shape: plan.shape,
+    thicknessMm,
+    shape,
     startCelsius: plan.startCelsius,
     medium: more.air ?? (() => plan.airCelsius),
     h: more.h,
-    resistance: more.resistance,
+    resistance: more.resistance * wraps,
     water: plan.water,
     limitPerArea:
       plan.watts !== null && plan.loadGrams !== null && plan.loadGrams > 0
-        ? plan.watts / faceArea(plan.loadGrams, plan.thicknessMm, plan.shape)
+        ? plan.watts / faceArea(plan.loadGrams, thicknessMm, shape)
         : undefined,
     until: target,
     longestSeconds: Math.min(Math.max(guess * 6, 12 * 3600), 3600 * 24 * 60),
@@ -171,12 +189,13 @@ export function cycleChances(plan: FreezerPlan, cycles: readonly FreezeCycle[]):
 }
 
 /**
- * How thin fish would have to be for its core to arrive in a time, mm; null where even the thinnest does not.
+ * How thin fish, each alone, would have to be for its core to arrive in a time, mm; null where even the thinnest does not.
  *
  * @param within s
  */
 export function thicknessWithin(plan: FreezerPlan, target: number, within: number): number | null {
-  const takes = (thicknessMm: number) => coreArrival({ ...plan, thicknessMm, targetCelsius: target }, 0.5, 1)?.likely;
+  const takes = (thicknessMm: number) =>
+    coreArrival({ ...plan, thicknessMm, stack: 1, targetCelsius: target }, 0.5, 1)?.likely;
   if (!(takes(2)! <= within)) return null;
   let [low, high] = [2, 400];
   while (high - low > 0.5) {

@@ -35,6 +35,28 @@ export interface FreezeInput {
   readonly targetCelsius: number;
   readonly airClass: keyof typeof AIR_CLASSES;
   readonly packing: keyof typeof PACKINGS;
+  /**
+   * How many lie on each other: packs that touch freeze as one block of all their thicknesses, and half of the wraps between them lie
+   * in the way of its middle. 1 where left out: each alone, with air round it.
+   */
+  readonly stack?: number;
+}
+
+/**
+ * A load as the block it freezes as: its full thickness, and how many wraps lie between its middle and the air.
+ *
+ * @throws EmberError `quantity.out-of-range`
+ * @example
+ * blockOf({ thicknessMm: 25, stack: 4, shape: 'slab' }) // => { thicknessMm: 100, shape: 'slab', wraps: 2.5 }
+ */
+export function blockOf({
+  thicknessMm,
+  stack = 1,
+  shape = 'slab'
+}: Pick<FreezeInput, 'thicknessMm' | 'stack' | 'shape'>) {
+  inRange(stack, { field: 'stack', unit: '', min: 1, max: 40 });
+  inRange(thicknessMm * stack, { field: 'thickness', unit: 'mm', min: 2, max: 400 });
+  return { thicknessMm: thicknessMm * stack, shape: stack > 1 ? ('slab' as const) : shape, wraps: (stack + 1) / 2 };
 }
 
 /**
@@ -45,7 +67,7 @@ export interface FreezeInput {
  *
  * @param input thickness in mm, temperatures in °C
  * @param h surface coefficient, W/(m² K)
- * @param resistance of the packing, m² K/W
+ * @param resistance of all the wraps between the middle and the air, m² K/W
  * @returns seconds from going in until the core is at the target
  * @throws EmberError `quantity.out-of-range`; also where the air is not at least 1 K below the target, since the core
  *   would creep towards it without arriving
@@ -53,7 +75,8 @@ export interface FreezeInput {
  * Math.round(phamSeconds({ thicknessMm: 30, startCelsius: 2, airCelsius: -30, targetCelsius: -20, airClass: 'fan', packing: 'bare' }, 20, 0) / 60) // => 165
  */
 export function phamSeconds(input: FreezeInput, h: number, resistance: number): number {
-  const thickness = inRange(input.thicknessMm, { field: 'thickness', unit: 'mm', min: 2, max: 400 }) / 1000;
+  const { thicknessMm, shape } = blockOf(input);
+  const thickness = thicknessMm / 1000;
   const start = inRange(input.startCelsius, { field: 'startCore', unit: '°C', min: -1, max: 30 });
   const target = inRange(input.targetCelsius, { field: 'target', unit: '°C', min: -60, max: -5 });
   const air = inRange(input.airCelsius, { field: 'air', unit: '°C', min: -90, max: target - 1 });
@@ -69,7 +92,7 @@ export function phamSeconds(input: FreezeInput, h: number, resistance: number): 
   if (drive1 <= 0 || drive2 <= 0)
     throw new EmberError('quantity.out-of-range', { field: 'air', unit: '°C', seen: air });
   const biot = (surface * half) / fish.kFrozen;
-  return (half / (SHAPE_FACTOR[input.shape ?? 'slab'] * surface)) * (heat1 / drive1 + heat2 / drive2) * (1 + biot / 2);
+  return (half / (SHAPE_FACTOR[shape] * surface)) * (heat1 / drive1 + heat2 / drive2) * (1 + biot / 2);
 }
 
 /**
@@ -82,12 +105,13 @@ export function coreArrival(input: FreezeInput, seed = 0.5, draws = 200): Band |
   if (input.airCelsius > input.targetCelsius - 1) return null;
   const air = AIR_CLASSES[input.airClass];
   const pack = PACKINGS[input.packing];
-  const likely = phamSeconds(input, air.likely, pack.likely);
+  const { wraps } = blockOf(input);
+  const likely = phamSeconds(input, air.likely, pack.likely * wraps);
   const chance = seededChance(seed);
   const seen: number[] = [];
   for (let draw = 0; draw < draws; draw++) {
     const h = chance.logBand(air.low, air.likely, air.high);
-    const resistance = pack.high > 0 ? chance.logBand(pack.low, pack.likely, pack.high) : 0;
+    const resistance = pack.high > 0 ? chance.logBand(pack.low, pack.likely, pack.high) * wraps : 0;
     seen.push(phamSeconds(input, Math.min(Math.max(h, 1), 1000), resistance) * chance.logBand(0.92, 1, 1.08));
   }
   return bandOf(seen, likely);

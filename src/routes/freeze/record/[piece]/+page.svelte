@@ -40,7 +40,7 @@
               >{run.plan.loadGrams ? formatMass(run.plan.loadGrams, units) : 'not written down'}, thickest {formatLength(
                 run.plan.thickness.si,
                 units
-              )}, {PACKING_WORDS[run.plan.packing]}</td
+              )}, {PACKING_WORDS[run.plan.packing]}{run.plan.stack > 1 ? `, ${run.plan.stack} on each other` : ''}</td
             ></tr
           >
           <tr
