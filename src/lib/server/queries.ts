@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { EmberError } from '../core/errors.ts';
-import { acidPlan } from '../core/bench/acid/plan.ts';
+import { acidPlan, lookAt } from '../core/bench/acid/plan.ts';
 import { cure } from '../core/bench/cure/plan.ts';
 import { catalogueOf } from '../core/fish/house-species.ts';
 import { LOOKALIKES } from '../core/fish/lookalikes.ts';
@@ -17,7 +17,7 @@ import { depthPreview } from './depth-preview.ts';
 import { labelData } from './labels.ts';
 import { labelWords } from '../words/labels.ts';
 import { lotFields, lotView } from './lot-view.ts';
-import { optionalQuantity } from './operations/fields.ts';
+import { optionalNumeric, optionalQuantity } from './operations/fields.ts';
 import { depthFields } from './operations/pieces.ts';
 import { yieldFields, yieldHistory } from './yields.ts';
 import { doorFields, doorVerdict } from './door.ts';
@@ -300,10 +300,11 @@ export const QUERIES: readonly Query[] = [
     path: 'preview/acid',
     summary:
       'Fish in acid as it would go: rim and raw share through time, when it is as wanted, and when past its best.',
-    input: acidFields,
-    run(app, input) {
+    input: acidFields.extend({ after: optionalNumeric(0, 7 * 1440).describe('min: what would I have then?') }),
+    run(app, { after, ...input }) {
       const { course, ...plan } = acidPlan(acidSettingsFor(app.store, input));
-      return { ...plan, moments: course.moments, stalls: course.stalls };
+      const then = after === null ? null : lookAt({ ...plan, course }, after * 60);
+      return { ...plan, moments: course.moments, stalls: course.stalls, then };
     }
   }),
   query({

@@ -5,14 +5,14 @@ import type { AcidCut, SetPoint } from '../core/bench/acid/plan.ts';
 export const LOOK_WORDS: Record<SetPoint, string> = {
   kissed: 'kissed',
   rimmed: 'rimmed',
-  half: 'half-way',
+  half: 'half the way in',
   nearly: 'nearly set',
   set: 'set through'
 };
 export const LOOK_MEANS: Record<SetPoint, string> = {
   kissed: 'a white skin under half a millimetre, raw inside',
   rimmed: 'a white rim, most of it raw',
-  half: 'white half-way to the middle',
+  half: 'white half the way to the middle; of dice a small raw core is left',
   nearly: 'a raw line left in the middle',
   set: 'white all through'
 };
@@ -42,7 +42,9 @@ export interface AcidStyle {
   readonly cut: AcidCut;
   readonly sizes: readonly number[];
   readonly wanted: SetPoint;
-  /** ml for 100 g of fish. */
+  /** What a clock on the wall would say, min at 5 °C, where its name promises one. */
+  readonly minutes?: number;
+  /** ml for 100 g of fish: enough to cover it, but for what is only dressed. */
   readonly liquid: readonly { readonly what: 'sour' | 'water' | 'oil'; readonly id?: string; readonly ml: number }[];
 }
 /** Ways of dressing fish with acid, from seconds to an hour: starting points of the house's own (check, and taste). */
@@ -50,7 +52,7 @@ export const ACID_STYLES: readonly AcidStyle[] = [
   {
     id: 'at-the-pass',
     name: 'Dressed at the pass',
-    what: 'slices, dressed and carried out at once',
+    what: 'slices, spooned over and carried out at once',
     cut: 'slice',
     sizes: [3],
     wanted: 'kissed',
@@ -67,30 +69,32 @@ export const ACID_STYLES: readonly AcidStyle[] = [
     sizes: [4],
     wanted: 'rimmed',
     liquid: [
-      { what: 'sour', id: 'lime', ml: 30 },
-      { what: 'water', ml: 25 }
+      { what: 'sour', id: 'lime', ml: 44 },
+      { what: 'water', ml: 36 }
     ]
   },
   {
     id: 'minutes',
+    minutes: 10,
     name: 'Ten minutes, raw inside',
     what: 'small dice, lime with a little orange',
     cut: 'dice',
-    sizes: [10],
+    sizes: [7.5],
     wanted: 'rimmed',
     liquid: [
-      { what: 'sour', id: 'lime', ml: 55 },
-      { what: 'sour', id: 'orange', ml: 15 }
+      { what: 'sour', id: 'lime', ml: 62 },
+      { what: 'sour', id: 'orange', ml: 18 }
     ]
   },
   {
     id: 'half-hour',
-    name: 'Half-way',
-    what: 'dice for people who want some of both',
+    minutes: 30,
+    name: 'Half an hour, a raw core',
+    what: 'small dice in lime, for people who want some of both',
     cut: 'dice',
-    sizes: [12],
+    sizes: [7.5],
     wanted: 'half',
-    liquid: [{ what: 'sour', id: 'lime', ml: 70 }]
+    liquid: [{ what: 'sour', id: 'lime', ml: 80 }]
   },
   {
     id: 'set-through',

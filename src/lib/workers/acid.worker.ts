@@ -7,7 +7,7 @@ const course = rememberedCourses();
 
 const door = {
   solve: (settings: AcidSettings) => answered(() => acidPlan(settings, undefined, course)),
-  band: (settings: AcidSettings) => answered(() => acidBand(settings, undefined, undefined, undefined, course))
+  band: (settings: AcidSettings) => answered(() => acidBand(settings, undefined, undefined, course))
 };
 export type AcidDoor = typeof door;
 

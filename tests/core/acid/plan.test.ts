@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import fc from 'fast-check';
 import {
   acidBand,
   acidPlan,
@@ -9,6 +10,7 @@ import {
   SET_POINTS,
   type AcidSettings
 } from '../../../src/lib/core/bench/acid/plan.ts';
+import { ACID_STYLES } from '../../../src/lib/words/acid.ts';
 import { troubleOf } from '../measure.test.ts';
 
 const dice: AcidSettings = {
@@ -25,6 +27,74 @@ const dice: AcidSettings = {
 };
 
 describe('fish in acid', () => {
+  it('a fillet of 25 mm is kissed in lime within half a minute, at the bench, on its clock and in what a check teaches', () => {
+    const fillet: AcidSettings = { ...dice, cut: 'fillet', sizes: [25], celsius: 7, wanted: 'kissed' };
+    const { readySeconds } = acidPlan(fillet);
+    // 0.3 mm by x = 2 λ sqrt(D t), D 5e-10 m²/s: 34 s by hand.
+    expect(readySeconds!).to.be.within(31, 37);
+    expect(acidBand(fillet).readySeconds!.likely).to.equal(readySeconds);
+    const rim = lookAt(acidPlan(fillet), readySeconds!).rimMm;
+    expect(rim).to.be.closeTo(0.3, 0.01);
+    expect(paceFromCheck(fillet, 25 - 2 * rim, readySeconds!)).to.be.closeTo(1, 0.01);
+  });
+  it('bench, band and what a cut piece teaches agree for every cut, look and liquid', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          cut: fc.constantFrom('slice', 'fillet', 'dice' as const),
+          sizes: fc.integer({ min: 2, max: 30 }).map((size) => [size]),
+          wanted: fc.constantFrom(...SET_POINTS),
+          ml: fc.integer({ min: 150, max: 600 })
+        }),
+        ({ ml, ...more }) => {
+          const settings: AcidSettings = { ...dice, ...more, liquid: [{ what: 'sour', id: 'lime', ml }] };
+          const plan = acidPlan(settings);
+          const band = acidBand(settings, 0.5, 40);
+          expect(band.readySeconds?.likely ?? null).to.equal(plan.readySeconds);
+          if (plan.readySeconds === null || plan.readySeconds < 10) return;
+          const { rimMm } = lookAt(plan, plan.readySeconds);
+          const taught = paceFromCheck(settings, 2 * plan.halfMm - 2 * rimMm, plan.readySeconds);
+          expect(taught).to.be.closeTo(1, 0.02);
+        }
+      ),
+      { numRuns: 12 }
+    );
+  });
+  it('draws in which the acid runs out are said, not counted among the slow', () => {
+    const little: AcidSettings = { ...dice, wanted: 'nearly', liquid: [{ what: 'sour', id: 'lime', ml: 70 }] };
+    const { readySeconds, never } = acidBand(little);
+    expect(never.ready).to.be.within(0.05, 0.95);
+    if (readySeconds) expect(readySeconds.high / readySeconds.likely).to.be.lessThan(20);
+    expect(acidBand(dice).never.ready).to.equal(0);
+  });
+  it('every style covers its fish but the one that is spooned over; one that names its minutes takes them', () => {
+    for (const { id, cut, sizes, wanted, liquid, minutes } of ACID_STYLES) {
+      const settings: AcidSettings = {
+        ...dice,
+        cut,
+        sizes,
+        wanted,
+        celsius: 5,
+        faces: cut === 'fillet' ? 1 : 2,
+        liquid: liquid.map((part) => ({ ...part, ml: part.ml * 4 }))
+      };
+      const plan = acidPlan(settings);
+      expect(plan.topUpMl === 0, id).to.equal(id !== 'at-the-pass');
+      if (minutes) expect(plan.readySeconds! / 60, id).to.be.closeTo(minutes, minutes / 20);
+    }
+  });
+  it('a dip is what goes in at a time: half the fish in the same liquid is sooner done, and is covered', () => {
+    const all: AcidSettings = { ...dice, liquid: [{ what: 'sour', id: 'lime', ml: 160 }] };
+    const some = { ...all, grams: 200 };
+    expect(acidPlan(some).readySeconds!).to.be.lessThan(acidPlan(all).readySeconds!);
+    expect([acidPlan(all).topUpMl > 0, acidPlan(some).topUpMl]).to.deep.equal([true, 0]);
+  });
+  it('flesh side down it takes a few millimetres of liquid, not a pan filled', () => {
+    const fillet: AcidSettings = { ...dice, cut: 'fillet', sizes: [8], faces: 1 };
+    // 400 g of 8 mm lie on 474 cm²: 4 mm deep are 190 ml.
+    expect(acidPlan(fillet).coverMl).to.be.closeTo(190, 1);
+    expect(acidPlan({ ...fillet, faces: 2 }).coverMl).to.be.closeTo(253, 1);
+  });
   it('names how far it is: a kiss is thin whatever the size', () => {
     expect([0.05, 0.3, 0.5, 0.8, 0.97].map((rim) => setPointAt(rim, 6))).to.deep.equal([...SET_POINTS]);
     expect(setPointAt(0.15, 2)).to.equal('kissed');

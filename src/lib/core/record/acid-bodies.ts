@@ -20,12 +20,15 @@ export const acidSettings = z.object({
   wanted: z.enum(SET_POINTS),
   pace: finite
 });
-const later = z.object({ wanted: z.enum(SET_POINTS), ready: band.nullable(), past: band.nullable() });
+/** Share of the forecast's draws in which the acid runs out first; older entries counted those among the slow. */
+const never = finite.optional();
+const later = z.object({ wanted: z.enum(SET_POINTS), ready: band.nullable(), past: band.nullable(), never });
 /** Into the acid: what is to be expected, s from the start; null where it never gets there. */
 export const acidStarted = z.object({
   settings: acidSettings,
   ready: band.nullable(),
   past: band.nullable(),
+  never,
   /** For guests who want it less raw: a second, later look of the same run; null for none. */
   later: later.nullable(),
   /** Salt seasoned into the liquid, share by weight: it seasons, the front does not know it. */
@@ -40,6 +43,7 @@ export const acidChecked = z.object({
   pace: finite,
   ready: band.nullable(),
   past: band.nullable(),
+  never,
   later: later.nullable(),
   note: z.string()
 });

@@ -566,10 +566,10 @@ const leftAt = (gone: { readonly stamp: Stamped } | null) => gone?.stamp.at ?? n
 /** How an acid run is forecast now: as it was begun, or as the last piece cut open set it. */
 export const acidNow = (
   run: AcidRun
-): Pick<BodyOf<'acid.started'>, 'ready' | 'past' | 'later'> & { readonly pace: number } => {
+): Pick<BodyOf<'acid.started'>, 'ready' | 'past' | 'never' | 'later'> & { readonly pace: number } => {
   const check = run.checks.at(-1);
-  const { ready, past, later, settings } = run.plan;
-  return check ?? { ready, past, later, pace: settings.pace };
+  const { ready, past, never, later, settings } = run.plan;
+  return check ?? { ready, past, never, later, pace: settings.pace };
 };
 
 /** The rack a piece hangs on now; null where it hangs on none. */

@@ -96,13 +96,12 @@ export function acidSettingsFor(store: Store, input: AcidFields): AcidSettings {
 }
 
 const DRAWS = 200;
-const NODES = 12;
 /** When it is as wanted and past it; and, where some of it is for guests who want it less raw, the same for their look. */
 function forecast(settings: AcidSettings, later: SetPoint | null) {
   const solve = rememberedCourses();
   const times = (wanted: SetPoint) => {
-    const band = acidBand({ ...settings, wanted }, 0.5, DRAWS, NODES, solve);
-    return { ready: band.readySeconds, past: band.pastSeconds };
+    const band = acidBand({ ...settings, wanted }, 0.5, DRAWS, solve);
+    return { ready: band.readySeconds, past: band.pastSeconds, never: band.never.ready };
   };
   return { ...times(settings.wanted), later: later && { wanted: later, ...times(later) } };
 }
@@ -140,13 +139,14 @@ export const startAcid = operation({
     if (second && SET_POINTS.indexOf(second) <= SET_POINTS.indexOf(input.wanted)) {
       throw new EmberError('form.value-unknown', { field: 'later', seen: `${second}, which is no later than wanted` });
     }
-    const { ready, past, later } = forecast(settings, second);
+    const { ready, past, never, later } = forecast(settings, second);
     return {
       events: [
         draft('acid.started', `piece:${input.piece}`, at, {
           settings: { ...settings, sizes: [...settings.sizes], liquid: [...settings.liquid] },
           ready,
           past,
+          never,
           later,
           salt: input.salt?.si ?? 0,
           place: input.place,
@@ -188,7 +188,7 @@ export const checkAcid = operation({
     const at = instant(input.at, 'at');
     if (at < lastOf(run)) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
     const pace = paceFromCheck(settingsNow(run), input.raw.si, (at - run.at) / 1000);
-    const { ready, past, later } = forecast({ ...settingsNow(run), pace }, run.plan.later?.wanted ?? null);
+    const { ready, past, never, later } = forecast({ ...settingsNow(run), pace }, run.plan.later?.wanted ?? null);
     return {
       events: [
         draft('acid.checked', `piece:${input.piece}`, at, {
@@ -196,6 +196,7 @@ export const checkAcid = operation({
           pace,
           ready,
           past,
+          never,
           later,
           note: input.note
         })

@@ -59,9 +59,16 @@
     second.copyFrom(first);
     comparing = true;
   }
+  let after = $state('');
+  function askAfter(text: string) {
+    after = text;
+    const minutes = Number(text.replace(',', '.'));
+    scrubbed = text.trim() === '' || !(minutes >= 0) ? null : minutes * 60;
+  }
   const result = $derived(one?.result ?? null);
   const shown = $derived(one?.shown ?? null);
-  const untilOf = (of: AcidResult) => Math.max(600, (of.pastSeconds ?? of.setSeconds ?? of.readySeconds ?? 3600) * 1.4);
+  const untilOf = (of: AcidResult) =>
+    Math.max(600, (of.pastSeconds ?? of.setSeconds ?? of.readySeconds ?? 3600) * 1.4, scrubbed ?? 0);
 </script>
 
 <div class="two">
@@ -112,7 +119,15 @@
         until={untilOf(result)}
         onscrub={(seconds) => (scrubbed = seconds)}
       />
-      <AcidFigures {result} band={one!.band} settings={shown} />
+      <Field
+        name="after"
+        label="What do I have after"
+        hint="minutes; empty for when it is ready"
+        kind="number"
+        optional
+        bind:value={() => after, (text) => askAfter(text)}
+      />
+      <AcidFigures {result} band={one!.band} settings={shown} {units} />
       <p class="soft" data-taught>
         {piece.runs > 0
           ? `Forecast at ${piece.pace.toFixed(2)} of the shipped pace, as ${piece.runs} ${piece.runs === 1 ? 'run' : 'runs'} of this species cut open here taught.`
@@ -145,7 +160,7 @@
           seconds={scrubbed ?? result?.readySeconds ?? 600}
           until={untilOf(two.result)}
         />
-        <AcidFigures result={two.result} band={two.band} settings={two.shown} />
+        <AcidFigures result={two.result} band={two.band} settings={two.shown} {units} />
       {/if}
     </section>
   </div>
@@ -155,9 +170,9 @@
   <p class="soft">
     Acid moves through flesh that has turned and is bound where it arrives, so the white rim has a sharp edge (a moving
     boundary; Crank 1975, ch. 13). Its pace follows from diffusivity (5 × 10⁻¹⁰ m²/s, drawn from 2.5 to 9), from what
-    the flesh binds (0.075 mol/kg, 0.055 to 0.1; dark fish more) and from what the liquid can give down to pH 5.1:
-    titratable acid, water, and how much of it there is. Twice the size is four times the time. Bands: 200 seeded draws.
-    Cut one open: it says more than any of this.
+    the flesh binds (0.075 mol/kg, 0.055 to 0.1; dark fish more) and from what the liquid can give down to pH 5.1: what
+    a titration still finds in it, water, and how much of it there is. Twice the size is four times the time. Bands: 200
+    seeded draws. Cut one open: it says more than any of this.
   </p>
 </details>
 <p class="caution">

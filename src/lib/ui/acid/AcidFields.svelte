@@ -3,7 +3,7 @@
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { ACID_STYLES, CUT_WORDS, LIQUID_WORDS, LOOK_MEANS, LOOK_WORDS } from '$lib/words/acid.ts';
   import Field from '../controls/Field.svelte';
-  import { lengthUnits, temperatureUnits } from '../units.ts';
+  import { lengthUnits, massUnits, temperatureUnits } from '../units.ts';
   import type { AcidDraft } from './draft.svelte.ts';
 
   /** What a cook sets: style, cut and size, the liquid part by part, and how far it shall go. */
@@ -115,6 +115,16 @@
 </fieldset>
 {#if isForm}<input type="hidden" name="liquid" value={draft.liquid} />{/if}
 <div class="row">
+  <Field
+    name="mass"
+    label="Fish in it at a time"
+    kind="quantity"
+    units={massUnits(units)}
+    optional
+    hint="empty: all of it; for a dip, as much as goes in at once"
+    bind:value={draft.mass}
+    bind:unit={draft.massUnit}
+  />
   <Field
     name="measuredPH"
     label="pH by meter"

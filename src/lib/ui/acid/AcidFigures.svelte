@@ -1,11 +1,17 @@
 <script lang="ts">
   import { fruitFor, sourLiquid } from '$lib/core/bench/acid/liquid.ts';
-  import type { AcidBand, AcidResult, AcidSettings } from '$lib/core/bench/acid/plan.ts';
+  import { lookAt, type AcidBand, type AcidResult, type AcidSettings } from '$lib/core/bench/acid/plan.ts';
   import { LIQUID_WORDS, LOOK_WORDS } from '$lib/words/acid.ts';
-  import { formatDuration } from '../format.ts';
+  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+  import { formatDuration, formatLength } from '../format.ts';
 
   /** When it is as wanted, when past its best, and what the liquid can do. */
-  let { result, band, settings }: { result: AcidResult; band: AcidBand | null; settings: AcidSettings } = $props();
+  let {
+    result,
+    band,
+    settings,
+    units
+  }: { result: AcidResult; band: AcidBand | null; settings: AcidSettings; units: UnitPreferences } = $props();
   const coarse = (seconds: number) =>
     formatDuration(
       seconds < 120
@@ -14,8 +20,12 @@
           ? Math.round(seconds / 60) * 60
           : Math.round(seconds / 600) * 600
     );
-  const range = (of: { low: number; high: number } | null | undefined) =>
-    of ? `${coarse(of.low)} to ${coarse(of.high)}` : '…';
+  const range = (of: { low: number; high: number } | null | undefined, never = 0) =>
+    of ? `${coarse(of.low)} to ${coarse(of.high)}${mayNever(never)}` : '…';
+  /** Fruit and fish differ: in so many of the draws the acid runs out first. */
+  const mayNever = (share: number) => (share >= 0.005 ? `; may never (${Math.round(share * 100)} of 100)` : '');
+  const then = $derived(result.readySeconds === null ? null : lookAt(result, result.readySeconds));
+  const isFlat = $derived(settings.cut === 'fillet' && settings.faces === 1);
   const ml = (value: number) => `${Math.round(value)} ml`;
   const fruits = $derived(
     settings.liquid.flatMap(({ what, id, ml: poured }) => {
@@ -34,24 +44,33 @@
       <small
         >to {LOOK_WORDS[settings.wanted]}{result.readySeconds === null
           ? ': the acid runs out first'
-          : `, ${range(band?.readySeconds)}`}</small
+          : `, ${range(band?.readySeconds, band?.never.ready)}`}</small
       >
     </p>
     <p class="figure">
       {result.pastSeconds === null ? 'not' : coarse(result.pastSeconds)}
       <small
-        >past its best{result.pastSeconds === null ? ' with this little acid' : `, ${range(band?.pastSeconds)}`}</small
+        >past its best{result.pastSeconds === null
+          ? ' with this little acid'
+          : `, ${range(band?.pastSeconds, band?.never.past)}`}</small
       >
     </p>
   </div>
 {/if}
 <table class="plain">
   <tbody>
+    {#if then}
+      <tr data-then
+        ><td>What you have then</td><td
+          >rim {formatLength(then.rimMm, units)}, {Math.round(then.raw * 100)} % of it still raw</td
+        ></tr
+      >
+    {/if}
     <tr
       ><td>Set through</td><td
         >{result.setSeconds === null
           ? 'not with this liquid'
-          : `${coarse(result.setSeconds)} (${range(band?.setSeconds)})`}</td
+          : `${coarse(result.setSeconds)} (${range(band?.setSeconds, band?.never.set)})`}</td
       ></tr
     >
     <tr>
@@ -66,8 +85,8 @@
       <td>Covers it</td>
       <td data-cover
         >{result.topUpMl > 0
-          ? `no: what pokes out stays raw. About ${ml(result.coverMl)} cover it; top up ${ml(result.topUpMl)}, or turn it`
-          : `yes, from about ${ml(result.coverMl)} on`}</td
+          ? `no: what pokes out stays raw. About ${ml(result.coverMl)} ${isFlat ? 'stand 4 mm deep under it' : 'cover it'}; top up ${ml(result.topUpMl)}${isFlat ? '' : ', or turn it'}`
+          : `yes, from about ${ml(result.coverMl)} on${isFlat ? ' flesh side down, 4 mm deep' : ''}`}</td
       >
     </tr>
     <tr

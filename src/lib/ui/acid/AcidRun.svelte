@@ -80,7 +80,7 @@
           <small
             >ready {clockTime(readyAt, zone)}, {formatDuration(forecast.ready!.low)} to {formatDuration(
               forecast.ready!.high
-            )}</small
+            )}{(forecast.never ?? 0) >= 0.005 ? `; may never (${Math.round(forecast.never! * 100)} of 100)` : ''}</small
           >
         </p>
       {:else}<p class="figure">never <small>as wanted: the acid runs out first</small></p>{/if}

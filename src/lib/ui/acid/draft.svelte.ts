@@ -28,6 +28,9 @@ export class AcidDraft {
   celsiusUnit = $state('°C');
   parts = $state<{ name: string; ml: string }[]>([]);
   measuredPH = $state('');
+  /** Fish in it at a time; empty for all of it. */
+  mass = $state('');
+  massUnit = $state('g');
   wanted = $state<SetPoint>('half');
   #units: UnitPreferences;
   #grams: number;
@@ -36,6 +39,7 @@ export class AcidDraft {
     this.#units = units;
     this.#grams = grams;
     [this.celsius, this.celsiusUnit] = startWith('temperature', 5, units);
+    this.massUnit = units.mass;
     this.take('half-hour');
   }
 
@@ -60,6 +64,7 @@ export class AcidDraft {
   copyFrom(other: AcidDraft): void {
     const { style, cut, size, second, third, unit, faces, celsius, celsiusUnit, measuredPH, wanted } = other;
     Object.assign(this, { style, cut, size, second, third, unit, faces, celsius, celsiusUnit, measuredPH, wanted });
+    [this.mass, this.massUnit] = [other.mass, other.massUnit];
     this.parts = other.parts.map((part) => ({ ...part }));
   }
 
@@ -98,7 +103,10 @@ export class AcidDraft {
       cut: this.cut,
       sizes: needed.map(length),
       faces: this.cut === 'fillet' && this.faces === '1' ? 1 : 2,
-      grams: piece.grams,
+      grams:
+        this.mass.trim() === ''
+          ? piece.grams
+          : parseQuantity('mass', this.mass, { field: 'mass', defaultUnit: this.massUnit }).si,
       celsius: parseQuantity('temperature', this.celsius, {
         field: 'celsius',
         defaultUnit: this.celsiusUnit.replace('°', '')

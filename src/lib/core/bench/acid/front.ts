@@ -1,4 +1,5 @@
 import { EmberError, inRange } from '../../errors.ts';
+import { thinRims } from './thin.ts';
 
 /**
  * A piece as acid sees it, by its smallest half-dimension: 1. Axis 0 is that one; the others are longer or absent (Infinity).
@@ -50,6 +51,8 @@ export interface FrontInput {
 const MOST_CELLS = 40_000;
 const MOMENTS = 160;
 const PICTURES = 30;
+/** An axis is followed this far from its face, in half-dimensions of the smallest. */
+const FOLLOWED = 6;
 /** Along a longer axis cells may be this much longer: the front is followed along the smallest. */
 const LONGER_CELLS = 1.6;
 
@@ -58,15 +61,19 @@ interface Axis {
   readonly step: number;
   /** 0 straight, 1 round, 2 a ball. */
   readonly round: 0 | 1 | 2;
+  /** Length of the middle beyond the cells, where nothing comes in along this axis: the innermost cell is that much longer. */
+  readonly beyond: number;
   /** Outer edge of each cell. */
   readonly edge: (index: number) => number;
 }
 
 function axesOf(shape: AcidShape, nodes: number): Axis[] {
   const axis = (half: number, round: Axis['round'], finest: number): Axis => {
-    const count = Math.max(4, Math.round(half / finest));
-    const step = half / count;
-    return { count, step, round, edge: (index) => (index + 1) * step };
+    // Acid from a face many times as far away never meets this front: the middle between is alike all along.
+    const followed = round === 0 ? Math.min(half, FOLLOWED) : half;
+    const count = Math.max(4, Math.round(followed / finest));
+    const step = followed / count;
+    return { count, step, round, edge: (index) => (index + 1) * step, beyond: half - followed };
   };
   const fine = 1 / nodes;
   const { kind, halves } = shape;
@@ -80,14 +87,14 @@ function axesOf(shape: AcidShape, nodes: number): Axis[] {
       axis(height, 0, height > 1 ? fine * LONGER_CELLS : fine)
     ];
   }
-  // A face many times as far away as the near one is another world: acid from there never meets this front.
-  return halves.map((half) => axis(Math.min(half, 6), 0, half > 1 ? fine * LONGER_CELLS : fine));
+  return halves.map((half) => axis(half, 0, half > 1 ? fine * LONGER_CELLS : fine));
 }
 
 /**
  * Acid that diffuses into flesh and is bound where it arrives, by an enthalpy-type method on total acid: a cell holds its free acid
  * above what it binds, and only free acid moves. Explicit finite volumes at nine tenths of the longest stable step; the liquid is
- * finite and stirred. What leaves the liquid is found in the flesh to rounding.
+ * finite and stirred. What leaves the liquid is found in the flesh to rounding. While the rim is thinner than four cells the
+ * moving boundary of a flat face stands for them, in the liquid as it weakens, and the cells go on from there.
  *
  * Everything is in units of the half-dimension, of D and of what flesh binds, so one course serves every size, time and
  * temperature of its shape, strength and liquid.
@@ -106,7 +113,43 @@ export function acidCourse(input: FrontInput): FrontCourse {
   const cellsOf = (all: readonly Axis[]) => all.reduce((product, { count }) => product * count, 1);
   while (cellsOf(axes) > MOST_CELLS && nodes > 8) axes = axesOf(input.shape, --nodes);
   if (axes.length === 0) throw new EmberError('form.incomplete', { field: 'shape' });
-  return follow(axes, smallestAxis(input.shape), strength, liquid, until);
+  const course = follow(axes, smallestAxis(input.shape), strength, liquid, until);
+  return joined(course, input.shape, nodes, strength, liquid);
+}
+
+/** Thinner than this many cells a rim is not read from them. */
+const CELLS_A_RIM = 4;
+
+/** A course whose beginning is the moving boundary's, and whose rest begins where that ends. */
+function joined(course: FrontCourse, shape: AcidShape, nodes: number, strength: number, liquid: number): FrontCourse {
+  const early = thinRims({ shape, strength, liquid, upTo: CELLS_A_RIM / nodes });
+  const join = early.at(-1)!;
+  const met = whenRim(course, join.rim);
+  // How much later, or sooner, the cells get there than the boundary: what they do after that is as much off.
+  const shift = met === null ? 0 : join.fourier - met;
+  const rest = met === null ? [] : course.moments.filter(({ fourier, rim }) => fourier > met && rim > join.rim);
+  const timeOf = (fourier: number) => {
+    if (met !== null && fourier >= met) return fourier + shift;
+    const { rim } = momentAt(course, fourier);
+    return whenRim({ moments: early }, Math.min(rim, join.rim)) ?? join.fourier;
+  };
+  // Volumes of the boundary are of flat rims; the cells know the corners. Between them no jump.
+  const cells = rest.length > 0 ? momentAt(course, met!) : join;
+  const turned = join.raw < 1 ? (1 - cells.raw) / (1 - join.raw) : 1;
+  const given = join.left < 1 ? (1 - cells.left) / (1 - join.left) : 1;
+  return {
+    ...course,
+    moments: [
+      { fourier: 0, raw: 1, rim: 0, left: 1 },
+      ...early.map((each) => ({
+        ...each,
+        raw: 1 - (1 - each.raw) * turned,
+        left: 1 - (1 - each.left) * given
+      })),
+      ...rest.map((each) => ({ ...each, fourier: each.fourier + shift }))
+    ],
+    pictures: course.pictures.map((each) => ({ ...each, fourier: each.fourier === 0 ? 0 : timeOf(each.fourier) }))
+  };
 }
 
 const smallestAxis = ({ halves }: AcidShape): number =>
@@ -121,7 +164,7 @@ function follow(axes: readonly Axis[], rimAxis: number, strength: number, liquid
     const power = axis.round + 1;
     const outer = axis.edge(index);
     const inner = outer - axis.step;
-    return (outer ** power - inner ** power) / power;
+    return (outer ** power - inner ** power) / power + (index === 0 ? axis.beyond : 0);
   };
   const widths = axes.map((axis) => Float64Array.from({ length: axis.count }, (_, index) => across(axis, index)));
   /** Conductance through the outer face of a cell along an axis, per unit of the other axes' widths. */

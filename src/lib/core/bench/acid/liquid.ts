@@ -18,7 +18,7 @@ export interface Spread {
 export interface SourLiquid {
   readonly id: string;
   readonly acid: AcidId;
-  /** Titratable acid as that acid, g per litre. */
+  /** Titratable acid as that acid, g per litre: what a titration still finds, not what the fruit's own base has neutralised. */
   readonly gramsPerLitre: Spread;
   readonly pH: number;
   /** Juice of one fruit, ml; null for what comes in bottles. */
@@ -95,6 +95,15 @@ export function protonsGiven(acid: AcidId, pH: number): number {
   return charge / sum;
 }
 
+/** End of a titration of juice: AOAC 942.15. */
+const TITRATED_TO_PH = 8.1;
+
+/** All of an acid in a liquid, mol/l: what a titration finds from its pH on, and what was neutralised before. */
+function acidIn({ acid, gramsPerLitre, pH }: SourLiquid, which: keyof Spread): number {
+  const found = (gramsPerLitre[which] / ACIDS[acid].molar) * ACIDS[acid].pKa.length - 10 ** -pH;
+  return found / (protonsGiven(acid, TITRATED_TO_PH) - protonsGiven(acid, pH));
+}
+
 export interface Liquid {
   /** Watery volume, ml. */
   readonly ml: number;
@@ -110,13 +119,13 @@ export interface Liquid {
  * A mixture of juices, vinegars and water: volumes, its pH, and the acid it can give down to the set point.
  *
  * Each juice holds base of its own (potassium as a rule), which its measured pH betrays: charge of its anions less free
- * hydrogen. Acids and base add up by volume, and the mixture stands at the pH that balances them.
+ * hydrogen. A titration finds only what that base has left, so all of the acid is more. Acids and base add up by volume, and the mixture stands at the pH that balances them.
  *
  * @param measuredPH the mixture by meter, where there is one: it takes the place of the reckoned one
  * @param which end of each titratable acid's spread
  * @throws EmberError `quantity.out-of-range`, `form.incomplete` for nothing but oil
  * @example
- * mixLiquid([{ what: 'sour', id: 'lime', ml: 100 }]).available.toFixed(2) // => '0.51'
+ * mixLiquid([{ what: 'sour', id: 'lime', ml: 100 }]).available.toFixed(2) // => '0.53'
  */
 export function mixLiquid(
   parts: readonly LiquidPart[],
@@ -135,8 +144,9 @@ export function mixLiquid(
     }
     ml += part.ml;
     if (part.what === 'water') continue;
-    const { acid, gramsPerLitre, pH } = sourLiquid(part.id ?? '');
-    const amount = ((gramsPerLitre[which] / ACIDS[acid].molar) * part.ml) / 1000;
+    const liquid = sourLiquid(part.id ?? '');
+    const { acid, pH } = liquid;
+    const amount = (acidIn(liquid, which) * part.ml) / 1000;
     moles.set(acid, (moles.get(acid) ?? 0) + amount);
     base += amount * protonsGiven(acid, pH) - (10 ** -pH * part.ml) / 1000;
   }
@@ -177,6 +187,22 @@ export function fruitFor(ml: number, { fruitMl }: SourLiquid): { likely: number;
 /** Of a pan of dice, the share that is fish; the rest is what has to be filled (check). */
 export const PACKING: Spread = { low: 0.55, likely: 0.6, high: 0.65 };
 const FLESH_DENSITY = 1.055;
+
+/** Flesh side down a fillet lies in this much liquid, mm (the house's figure; check): its skin stays out of it. */
+const FLESH_DOWN_MM = 4;
+
+/**
+ * Liquid for fillets that lie side by side, flesh down, a few millimetres deep, ml.
+ *
+ * @param grams of fish
+ * @param thicknessMm of a fillet
+ * @example
+ * Math.round(coverFlatMl(1055, 8)) // => 500
+ */
+export const coverFlatMl = (grams: number, thicknessMm: number): number => {
+  const ml = inRange(grams, { field: 'grams', unit: 'g', min: 1, max: 100_000 }) / FLESH_DENSITY;
+  return (ml * FLESH_DOWN_MM) / inRange(thicknessMm, { field: 'size', unit: 'mm', min: 1, max: 400 });
+};
 
 /**
  * Liquid that just covers a pan of dice, ml.

@@ -10,7 +10,7 @@ import {
   type FrontInput,
   type FrontMoment
 } from './front.ts';
-import { coverMl, mixLiquid, type Liquid, type LiquidPart } from './liquid.ts';
+import { coverFlatMl, coverMl, mixLiquid, type Liquid, type LiquidPart } from './liquid.ts';
 import { ACID_DIFFUSIVITY, ACID_REFERENCE_CELSIUS, BINDING, DARK_TIMES, MUSHY_TIMES } from './parameters.ts';
 
 export const CUTS = ['dice', 'brick', 'slice', 'cylinder', 'fillet'] as const;
@@ -30,6 +30,7 @@ export interface AcidSettings {
   readonly sizes: readonly number[];
   /** A fillet with its skin on takes acid from one side. */
   readonly faces: 1 | 2;
+  /** In the liquid at a time, g: all of it, or as much as one dip takes. */
   readonly grams: number;
   readonly celsius: number;
   readonly liquid: readonly LiquidPart[];
@@ -123,6 +124,15 @@ function check(settings: AcidSettings): void {
   if (settings.measuredPH !== null) inRange(settings.measuredPH, ACID_LIMITS.pH);
 }
 
+/** Cells along the smallest half-dimension, wherever a time is said: bench, band, clock and what a cut piece teaches agree. */
+export const ACID_NODES = 20;
+/** Draws go by courses of fewer cells, laid through the likely one. */
+const DRAW_NODES = 12;
+
+/** Liquid that covers a cut, ml: a pan of pieces filled, or a fillet flesh side down in a few millimetres. */
+const coverOf = ({ cut, faces, grams, sizes }: AcidSettings): number =>
+  cut === 'fillet' && faces === 1 ? coverFlatMl(grams, sizes[0]!) : coverMl(grams);
+
 /**
  * How acid goes into fish: shape, liquid and time to the wanted look.
  *
@@ -132,7 +142,7 @@ function check(settings: AcidSettings): void {
  */
 export function acidPlan(
   settings: AcidSettings,
-  nodes = 20,
+  nodes = ACID_NODES,
   solve: (input: FrontInput) => FrontCourse = acidCourse
 ): AcidResult {
   check(settings);
@@ -148,7 +158,7 @@ export function acidPlan(
     return fourier === null ? null : fourier / fourierPerSecond;
   };
   const setSeconds = seconds(RIM_AIM.set);
-  const cover = coverMl(settings.grams);
+  const cover = coverOf(settings);
   return {
     liquid,
     strength,
@@ -183,6 +193,8 @@ export interface AcidBand {
   readonly readySeconds: Band | null;
   readonly pastSeconds: Band | null;
   readonly setSeconds: Band | null;
+  /** Share of the draws in which the acid runs out before it is as wanted, past its best, set. */
+  readonly never: { readonly ready: number; readonly past: number; readonly set: number };
   readonly draws: number;
 }
 
@@ -191,7 +203,8 @@ const STRENGTHS = 5;
 
 /**
  * How far to trust it: diffusivity, what flesh binds and how sour the fruit was, drawn from their ranges. A draw's course lies between
- * those of the two nearest of five strengths; size, time and temperature only scale it.
+ * those of the two nearest of five strengths, laid through the likely course; size, time and temperature only scale it. Draws that never
+ * get there are counted apart: a band is of those that do.
  *
  * @param seed 0 to 1; the same seed gives the same band
  */
@@ -199,21 +212,21 @@ export function acidBand(
   settings: AcidSettings,
   seed = 0.5,
   draws = 200,
-  nodes = 12,
   solve: (input: FrontInput) => FrontCourse = acidCourse
 ): AcidBand {
   check(settings);
   const { shape, halfMm } = shapeOf(settings);
   const strengthAt = (which: 'low' | 'likely' | 'high', binding: number) =>
     mixLiquid(settings.liquid, settings.measuredPH, which).available / bindingOf(settings.dark, binding);
-  const likely = acidPlan(settings, nodes, solve);
-  if (!likely.sour) return { readySeconds: null, pastSeconds: null, setSeconds: null, draws };
+  const likely = acidPlan(settings, ACID_NODES, solve);
+  const nothing = { readySeconds: null, pastSeconds: null, setSeconds: null };
+  if (!likely.sour) return { ...nothing, never: { ready: 1, past: 1, set: 1 }, draws };
   const low = Math.max(LEAST_STRENGTH, strengthAt('low', BINDING.high) * 0.8);
   const high = strengthAt('high', BINDING.low) * 1.25;
   const litres = likely.liquid.ml / settings.grams;
   const ladder = Array.from({ length: STRENGTHS }, (_, step) => {
     const strength = low * (high / low) ** (step / (STRENGTHS - 1));
-    return { strength, course: solve({ shape, strength, liquid: litres, nodes }) };
+    return { strength, course: solve({ shape, strength, liquid: litres, nodes: DRAW_NODES }) };
   });
   const fourierTo = (strength: number, rim: number): number | null => {
     const place = Math.max(
@@ -241,17 +254,28 @@ export function acidBand(
     rim: number,
     middle: number | null,
     times: (draw: (typeof drawn)[number]) => number = () => 1
-  ): Band | null => {
-    if (middle === null) return null;
-    // A draw that never gets there stands for the longest that is followed.
-    const seen = drawn.map((draw) => ((fourierTo(draw.strength, rim) ?? 3) / draw.pace) * times(draw));
-    return bandOf(seen, middle);
+  ): { readonly of: Band | null; readonly never: number } => {
+    const fouriers = drawn.map(({ strength }) => fourierTo(strength, rim));
+    const never = fouriers.filter((fourier) => fourier === null).length / draws;
+    if (middle === null) return { of: null, never };
+    const fine = whenRim(likely.course, rim);
+    const coarse = fourierTo(Math.max(low, Math.min(high, likely.strength)), rim);
+    const laid = fine !== null && coarse !== null ? fine / coarse : 1;
+    const seen = drawn.flatMap((draw, index) => {
+      const fourier = fouriers[index]!;
+      return fourier === null ? [] : [((fourier * laid) / draw.pace) * times(draw)];
+    });
+    return { of: bandOf(seen, middle), never };
   };
   const end = settings.wanted === 'set' ? RIM_AIM.set : rimEnd(settings.wanted, halfMm) + 1e-3;
+  const ready = band(rimAim(settings.wanted, halfMm), likely.readySeconds);
+  const past = band(end, likely.pastSeconds, settings.wanted === 'set' ? ({ mushy }) => mushy : undefined);
+  const set = band(RIM_AIM.set, likely.setSeconds);
   return {
-    readySeconds: band(rimAim(settings.wanted, halfMm), likely.readySeconds),
-    pastSeconds: band(end, likely.pastSeconds, settings.wanted === 'set' ? ({ mushy }) => mushy : undefined),
-    setSeconds: band(RIM_AIM.set, likely.setSeconds),
+    readySeconds: ready.of,
+    pastSeconds: past.of,
+    setSeconds: set.of,
+    never: { ready: ready.never, past: past.never, set: set.never },
     draws
   };
 }
