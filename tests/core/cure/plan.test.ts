@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import fc from 'fast-check';
 import { waterActivity, waterPhaseSalt } from '../../../src/lib/core/bench/cure/activity.ts';
 import { SALT_SATURATION, saltDiffusivity } from '../../../src/lib/core/bench/cure/parameters.ts';
 import { cure, cureBand, weighedSalt, type CureSettings } from '../../../src/lib/core/bench/cure/plan.ts';
@@ -29,9 +30,33 @@ describe('a cure of a piece', () => {
     expect(long.end.meanPercent).to.be.closeTo(2.5, 0.12);
     expect(long.end.surfacePercent - long.end.middlePercent).to.be.lessThan(0.1);
   });
-  it('weighed salt by hand: 1 kg at 77 % water, no loss, 2.5 % wanted', () => {
-    // salt / (1000 + salt) = 0.025 gives 25.64 g
-    expect(weighedSalt(1000, 0.025, 0.77, 0)).to.be.closeTo(25.641, 0.001);
+  it('weighed salt by hand: 1 kg at 77 % water, 2.5 % wanted, nothing drawn but what the salt itself drives out', () => {
+    // x in it drives 2 x of water out: x / (1 - x) = 0.025, x = 24.39 g; in the liquid stands 24.39 × 48.78 / 721.2 = 1.65 g.
+    expect(weighedSalt(1000, 0.025, 0, { waterShare: 0.77, mostLoss: 0 })).to.be.closeTo(26.04, 0.01);
+  });
+  it('weighed with sugar: it hits its salt all the same, and more salt is never less', () => {
+    for (const sugar of [0, 0.01, 0.05, 0.2, 0.6]) {
+      const ends = [0.01, 0.025, 0.04].map(
+        (salt) =>
+          cure({ ...side, method: 'weighed', salt, sugar, thicknessMm: 10, faces: 2, hours: 240 }).end.meanPercent
+      );
+      ends.forEach((percent, index) => expect(percent / [1, 2.5, 4][index]!, `sugar ${sugar}`).to.be.closeTo(1, 0.02));
+    }
+    fc.assert(
+      fc.property(
+        fc.constantFrom('weighed', 'cover', 'film' as const),
+        fc.double({ min: 0.01, max: 0.1, noNaN: true }),
+        fc.double({ min: 0, max: 0.5, noNaN: true }),
+        fc.integer({ min: 6, max: 40 }),
+        fc.integer({ min: 2, max: 96 }),
+        (method, salt, sugar, thicknessMm, hours) => {
+          const mean = (more: number) =>
+            cure({ ...side, method, salt: salt * more, sugar, thicknessMm, hours }, 16).end.meanPercent;
+          expect(mean(1.15)).to.be.at.least(mean(1) - 1e-9);
+        }
+      ),
+      { numRuns: 40 }
+    );
   });
   it('a thicker piece is never ahead of a thinner one at the same dose', () => {
     const middles = [10, 16, 24, 40].map((thicknessMm) => cure({ ...side, thicknessMm }).end.middlePercent);

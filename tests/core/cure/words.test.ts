@@ -70,7 +70,7 @@ describe('words of the cure and the acid bench', () => {
     const [late] = guardsOf({ celsius: 3, leastWps: 1.26, waterActivity: 0.97, closedPack: true, hours: 60 }).filter(
       ({ code }) => code === 'cure.closed-pack-late'
     );
-    expect(sentence(late!)).to.contain('60 h').and.contain('1.3 %').and.contain('48 h');
+    expect(sentence(late!)).to.contain('60 h').and.contain('1.2 %').and.contain('48 h');
     const still = guardsOf({ celsius: -3, leastWps: 1, waterActivity: 0.97, closedPack: false, hours: 1 });
     expect(sentence(still.find(({ code }) => code === 'cure.listeria')!)).to.contain('does not die');
     GUARD_CODES.filter((code) => code !== 'cure.open').forEach((code) => expect(CODES_WITH_WORDS).to.include(code));

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { partsOf, rateOf } from '../../core/bench/cure/brine.ts';
 import { cure, cureBand, type CureSettings } from '../../core/bench/cure/plan.ts';
+import { parametersOf } from '../../core/bench/cure/parameters.ts';
 import { DOSINGS, SCHOOL_IDS, dosingOf, type Stage } from '../../core/bench/cure/programme.ts';
 import { UNIDENTIFIED } from '../../core/record/bodies.ts';
 import type { BodyOf } from '../../core/record/events.ts';
@@ -94,7 +95,7 @@ export function cureSettingsFor(store: Store, input: CurePlan): CureSettings {
 
 /** Settings as the ledger keeps them. */
 export function settingsBody(settings: CureSettings): NonNullable<BodyOf<'cure.started'>['settings']> {
-  const { stages: _, logged: __, parameters, ...plain } = settings;
+  const { stages: _, logged: __, parameters: ___, ...plain } = settings;
   return {
     ...plain,
     thinMm: settings.thinMm ?? null,
@@ -102,7 +103,7 @@ export function settingsBody(settings: CureSettings): NonNullable<BodyOf<'cure.s
     restHours: settings.restHours ?? 0,
     dosing: dosingOf(settings),
     drains: settings.drains ?? false,
-    parameters: parameters!
+    parameters: parametersOf(settings)
   };
 }
 

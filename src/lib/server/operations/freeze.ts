@@ -64,7 +64,7 @@ export function stackOf({ lie, stack }: Pick<z.infer<typeof freezePlan>, 'lie' |
   if (lie === 'apart') return 1;
   if (stack !== null) return Math.ceil(stack);
   if (lie === 'stacked' && pieces < 2) throw new EmberError('form.incomplete', { field: 'stack' });
-  return Math.min(pieces, 40);
+  return Math.max(1, Math.min(pieces, 40));
 }
 
 const rulesOf = (house: HouseState) => profileById(house.profile, house.profiles);

@@ -14,7 +14,16 @@ import type { HouseState } from '../../core/record/state.ts';
 import { SHIPPED_RECIPES } from '../../core/bench/cure/recipes/index.ts';
 import { recipeBook, recipeById } from '../cure/recipes.ts';
 import { draft } from '../store/record.ts';
-import { bookId, neededText, optionalNumeric, optionalQuantity, quantity, shortText, ticked } from './fields.ts';
+import {
+  bookId,
+  neededText,
+  numeric,
+  optionalNumeric,
+  optionalQuantity,
+  quantity,
+  shortText,
+  ticked
+} from './fields.ts';
 import { operation } from './operation.ts';
 
 const percent = (text: string, field: string): number => {
@@ -92,6 +101,10 @@ export const setRecipe = operation({
     changes: optionalNumeric(1, 12),
     presalt: optionalQuantity('concentration', { min: 0, max: 0.2 }),
     presaltMinutes: optionalNumeric(0, 1440),
+    size: optionalQuantity('length', { min: 2, max: 150 }).describe('thickest point its hours are for'),
+    faces: numeric(1, 2)
+      .default(2)
+      .transform((value): 1 | 2 => (value >= 2 ? 2 : 1)),
     steps: z.string().max(4000).default(''),
     goodFor: shortText(120),
     allergens: shortText(200).describe('with commas between'),
@@ -117,6 +130,8 @@ export const setRecipe = operation({
       changes: Math.round(input.changes ?? 1),
       presalt: input.presalt?.si ?? 0,
       presaltMinutes: input.presaltMinutes ?? 0,
+      forMm: input.size?.si ?? null,
+      forFaces: input.faces,
       steps: lines(input.steps),
       goodFor: input.goodFor,
       allergens: input.allergens

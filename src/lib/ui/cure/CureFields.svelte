@@ -4,7 +4,7 @@
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { CANNOT_TELL, DOSING_WORDS, PACK_WORDS, SCHOOL_WORDS } from '$lib/words/cure.ts';
   import Field from '../controls/Field.svelte';
-  import { formatMass, formatTemperature } from '../format.ts';
+  import { formatLength, formatMass, formatTemperature } from '../format.ts';
   import { lengthUnits, temperatureUnits } from '../units.ts';
   import type { CureDraft, CureSubject } from './draft.svelte.ts';
 
@@ -107,6 +107,13 @@
       </optgroup>
     {/each}
   </select>
+  {#if draft.madeFor}
+    <small class="soft" data-made-for
+      >Its hours are for {formatLength(draft.madeFor.mm, units)}, {draft.madeFor.faces === 1
+        ? 'skin on'
+        : 'both faces open'}; a thicker piece takes longer: see when its middle gets there.</small
+    >
+  {/if}
 </label>
 <div class="row">
   <Field name="salt" label={saltLabel[method]} kind="quantity" units={['%']} bind:value={draft.salt} />

@@ -59,6 +59,24 @@
   <div class="row">
     <Field name="hours" label="Time in it" kind="quantity" units={['h', 'min']} value={plain(start?.hours)} />
     <Field name="rest" label="Rest after" kind="quantity" units={['h']} optional value={plain(start?.restHours)} />
+    <Field
+      name="size"
+      label="For how thick"
+      kind="quantity"
+      units={['mm', 'in']}
+      optional
+      value={plain(start?.forMm ?? undefined)}
+    />
+    <Field
+      name="faces"
+      label="Open"
+      kind="choice"
+      value={String(start?.forFaces ?? 2)}
+      options={[
+        { value: '2', name: 'both faces' },
+        { value: '1', name: 'one face (skin on)' }
+      ]}
+    />
     <Field name="target" label="Wanted in the middle" kind="quantity" units={['%']} value={shown(start?.target)} />
     {#if school === ('desalt' satisfies School)}
       <Field name="startSalt" label="Salt in it now" kind="quantity" units={['%']} value={shown(start?.startSalt)} />

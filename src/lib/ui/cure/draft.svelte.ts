@@ -82,6 +82,8 @@ export class CureDraft {
   pack = $state<'open' | 'closed'>('open');
   place = $state('');
   recipe = $state('');
+  /** The size the hours of its recipe are for; null where none was taken, or it does not say. */
+  madeFor = $state.raw<{ readonly mm: number; readonly faces: 1 | 2 } | null>(null);
   allergens = $state('');
 
   constructor(units: UnitPreferences, thicknessMm: number, celsius: number) {
@@ -97,6 +99,7 @@ export class CureDraft {
     Object.assign(this, BLANK, STARTS[method]);
     this.dosing = method === 'weighed' ? 'weight' : 'face';
     this.recipe = '';
+    this.madeFor = null;
     this.allergens = '';
   }
 
@@ -119,6 +122,7 @@ export class CureDraft {
       presaltMinutes: shown(set.presaltMinutes ?? 0),
       ...(set.pasteWater === undefined ? {} : { pasteWater: percent(set.pasteWater) })
     });
+    this.madeFor = recipe.forMm === null ? null : { mm: recipe.forMm, faces: recipe.forFaces };
     this.recipe = id;
     this.allergens = recipe.allergens.join(', ');
   }

@@ -64,7 +64,8 @@ export function guardsOf({
 }: GuardInput): Guard[] {
   // Salt that arrives after the 48 hours came too late to hold anything back.
   const isSalted = leastWps >= ROP_LEAST_WPS && reachedHours <= ROP_HOURS;
-  const wps = Math.round(leastWps * 10) / 10;
+  // Rounded down: 4.96 is no 5.
+  const wps = Math.floor(leastWps * 10 + 1e-9) / 10;
   const days = daysToTenfold(Math.min(25, Math.max(-5, celsius)), waterActivity);
   const pack: Guard = closedPack
     ? isSalted

@@ -111,7 +111,10 @@ export function fitCure(
   prior: CureParameters = SHIPPED,
   from: CureParameters['from'] = 'species'
 ): Fitted {
-  const used = outcomes.filter(({ gramsAfter, salt }) => gramsAfter !== null || salt !== null).slice(-MOST_RUNS);
+  // Salt on its way out of salted fish is another matter: it teaches nothing of a cure.
+  const used = outcomes
+    .filter(({ gramsAfter, salt, settings }) => settings.method !== 'desalt' && (gramsAfter !== null || salt !== null))
+    .slice(-MOST_RUNS);
   if (used.length === 0) return { parameters: prior, weightOff: null, saltOff: null, runs: 0 };
   const spread = spreadOf(prior);
   // One unit of each is one standard deviation of what was believed.

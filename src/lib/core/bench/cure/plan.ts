@@ -1,7 +1,7 @@
 import { EmberError, inRange } from '../../errors.ts';
 import { bandOf, seededChance, type Band } from '../../random.ts';
 import { waterActivity, waterPhaseSalt } from './activity.ts';
-import { SHIPPED } from './parameters.ts';
+import { parametersOf } from './parameters.ts';
 import { dosingOf, programmeOf, zonesOf, type CureSettings, type Stage } from './programme.ts';
 import { simulate, type Draw, type Moment, type SimulationOptions } from './simulate.ts';
 import { thickestZone, thinnestZone, type CureZone } from './zones.ts';
@@ -146,10 +146,10 @@ function evenedAt(moments: readonly Moment[], thick: number): number | null {
   return crossing(moments.slice(widest), apart, EVEN_TOLERANCE_PERCENT, false);
 }
 
-const likelyOf = ({ parameters = SHIPPED }: CureSettings): Draw => ({
-  diffusivity: parameters.diffusivity.likely,
-  mostLoss: parameters.mostLoss.likely
-});
+const likelyOf = (settings: CureSettings): Draw => {
+  const { diffusivity, mostLoss } = parametersOf(settings);
+  return { diffusivity: diffusivity.likely, mostLoss: mostLoss.likely };
+};
 
 interface Prepared {
   readonly stages: Stage[];
@@ -166,7 +166,7 @@ function prepare(settings: CureSettings): Prepared {
   return { stages, zones, doses: evenDoses(settings, stages, zones) };
 }
 
-const COARSE = { nodes: 24, stepShare: 0.06, withSugar: false, layers: 0 } as const;
+const COARSE = { nodes: 24, stepShare: 0.06, withSugar: true, layers: 0 } as const;
 
 /**
  * Salt for each zone, as a share of its own weight, so that all zones hold on average the same salt at the same hour: what
@@ -200,7 +200,9 @@ export function evenDoses(
     high = high.map((each, zone) => (seen[zone]!.mean < wanted ? each : middle[zone]!));
   }
   return low.map((each, zone) => {
-    const salt = zone === thick ? contact.salt : (each + high[zone]!) / 2;
+    // Zones as thick as the thickest are the thickest: equal ones get equal grams.
+    const isThickest = zones[zone]!.mm > zones[thick]!.mm - 1e-6;
+    const salt = isThickest ? contact.salt : (each + high[zone]!) / 2;
     return { salt, sugar: salt * ratio };
   });
 }
@@ -322,7 +324,7 @@ export function cureBand(settings: CureSettings, seed = 0.5, draws = 200): CureB
   const { stages, zones, doses } = prepare(settings);
   const thick = thickestZone(zones);
   const chance = seededChance(seed);
-  const { diffusivity: d, mostLoss: w } = settings.parameters ?? SHIPPED;
+  const { diffusivity: d, mostLoss: w } = parametersOf(settings);
   const outputs = [secondsOf(stages)];
   const run = (draw: Draw, withSugar: boolean) => {
     const options = { nodes: BAND_NODES, stepShare: BAND_STEP, withSugar, outputs, layers: 0, doses };

@@ -5,7 +5,10 @@ import {
   CLINGING_SHARE,
   SALT_FISH_WATER,
   SALT_SATURATION,
+  SUGAR_FACE_MOST,
+  SUGAR_SATURATION,
   WATER_LOSS,
+  WATER_PER_SOLUTE,
   WATER_SHARE,
   type CureParameters
 } from './parameters.ts';
@@ -154,32 +157,71 @@ export function checkSettings(settings: CureSettings): void {
 }
 
 /**
+ * Water a dry cure draws in the end, share of the raw weight, by what is laid on (sugar counts half). Beyond a dose that leaves solid
+ * lying on it to the end, more of it draws no more.
+ */
+export const dryLoss = (salt: number, sugar: number, most: number): number =>
+  most * (1 - Math.exp(-Math.min(salt + 0.5 * sugar, WATER_LOSS.deepDose) / WATER_LOSS.doseScale));
+
+/** Halves what lies between two ends until the figure is found that a rising function takes there. */
+function whereRising(low: number, high: number, value: (at: number) => number, wanted: number): number {
+  for (let turn = 0; turn < 60; turn++) {
+    const middle = (low + high) / 2;
+    if (value(middle) < wanted) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+/**
+ * What a weighed cure comes to once all has evened out, as shares of the raw weight: salt stands as strong in the piece as in the
+ * liquid it drew, sugar as the closure of the cure model lets it in.
+ */
+export function evenedOut(salt: number, sugar: number, waterShare: number, mostLoss: number) {
+  const sugarIn = (loss: number): number => {
+    const left = waterShare - loss;
+    const inFlesh = (c: number) => left * (c / (1 + c / SUGAR_FACE_MOST));
+    const strength = Math.min(
+      SUGAR_SATURATION,
+      whereRising(0, SUGAR_SATURATION, (c) => c * loss + inFlesh(c), sugar)
+    );
+    return inFlesh(strength);
+  };
+  const saltIn = (loss: number) => (salt * (waterShare - loss)) / waterShare;
+  // What went in has driven water out; the more of it has left, the less is in.
+  const least = dryLoss(salt, sugar, mostLoss);
+  const driven = (loss: number) => loss - WATER_PER_SOLUTE * (saltIn(loss) + sugarIn(loss));
+  const loss = Math.max(least, whereRising(1e-6, waterShare * 0.95, driven, 0));
+  const [inSalt, inSugar] = [saltIn(loss), sugarIn(loss)];
+  const weight = 1 - loss + inSalt + inSugar;
+  return { loss, sugar: inSugar, salt: inSalt, weight, percent: inSalt / weight };
+}
+
+/**
  * Grams of salt to weigh out so that the finished piece holds the wanted share once all has evened out. Part of the salt
- * stays in the liquid drawn, so it is a little more than share x weight.
+ * stays in the liquid drawn, so it is a little more than share x weight; sugar draws more liquid and weighs along.
  *
  * @param grams raw weight
  * @param wanted salt in the finished piece, share by weight
- * @param lossShare water drawn, share of the raw weight
+ * @param sugar laid on with it, share of the raw weight
+ * @param mostLoss most water that is drawn out, share of the raw weight
  * @example
- * weighedSalt(1000, 0.025, 0.77, 0).toFixed(1) // => '25.6'
+ * weighedSalt(1000, 0.025, 0, { waterShare: 0.77, mostLoss: 0.26 }).toFixed(1) // => '26.0'
  */
-export function weighedSalt(grams: number, wanted: number, waterShare: number, lossShare: number): number {
+export function weighedSalt(
+  grams: number,
+  wanted: number,
+  sugar: number,
+  { waterShare, mostLoss }: { readonly waterShare: number; readonly mostLoss: number }
+): number {
   const p = inRange(wanted, { field: 'salt', unit: '', min: 0.001, max: 0.15 });
-  const water = grams * waterShare;
-  const left = water - grams * lossShare;
-  // Salt in the piece = p (flesh left + salt in it); the same strength stands in piece and liquid.
-  const inPiece = (p * grams * (1 - lossShare)) / (1 - p);
-  return (inPiece * water) / left;
+  return grams * whereRising(p * 0.5, 0.5, (salt) => evenedOut(salt, sugar, waterShare, mostLoss).percent, p);
 }
-
-/** Water a dry cure draws in the end, share of the raw weight, by what is laid on (sugar counts half). */
-export const dryLoss = (salt: number, sugar: number, most: number): number =>
-  most * (1 - Math.exp(-(salt + 0.5 * sugar) / WATER_LOSS.doseScale));
 
 /** Salt of a weighed cure as a share of the fish's weight. */
 function weighedShare(settings: CureSettings): number {
-  const most = settings.parameters?.mostLoss.likely ?? WATER_LOSS.most.likely;
-  return weighedSalt(1, settings.salt, WATER_SHARE[settings.fat], dryLoss(settings.salt, settings.sugar, most));
+  const mostLoss = settings.parameters?.mostLoss.likely ?? WATER_LOSS.most.likely;
+  return weighedSalt(1, settings.salt, settings.sugar, { waterShare: WATER_SHARE[settings.fat], mostLoss });
 }
 
 const closed: StageContact = { kind: 'closed', keep: false };

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { EmberError, inRange } from '../../errors.ts';
 import { SALT_KINDS, type SaltKind } from './brine.ts';
 import { WATER_LOSS, WATER_SHARE } from './parameters.ts';
-import { CURE_DEFAULTS, SCHOOL_IDS, dryLoss, weighedSalt, type CureSettings } from './programme.ts';
+import { CURE_DEFAULTS, SCHOOL_IDS, weighedSalt, type CureSettings } from './programme.ts';
 
 export const LINE_ROLES = ['salt', 'sugar', 'water', 'paste', 'sour', 'spirit', 'aromatic'] as const;
 const share = z.number().min(0).max(1);
@@ -36,6 +36,9 @@ export const recipeBody = z.object({
   changes: z.number().int().min(1).max(12).default(1),
   presalt: share.default(0),
   presaltMinutes: z.number().min(0).max(1440).default(0),
+  /** The size its hours are for: thickest point, mm, and open faces; null where nobody said. */
+  forMm: z.number().min(2).max(150).nullable().default(null),
+  forFaces: z.union([z.literal(1), z.literal(2)]).default(2),
   steps: z.array(z.string().trim().min(1).max(240)).max(20).default([]),
   goodFor: z.string().max(120).default(''),
   allergens: z.array(z.string().max(30)).max(12).default([]),
@@ -140,7 +143,7 @@ export function scaleRecipe(
     const plain = shares[index]!;
     const part =
       recipe.school === 'weighed' && role === 'salt' && plain > 0
-        ? weighedSalt(1, plain, WATER_SHARE[fat], dryLoss(plain, sugar, WATER_LOSS.most.likely))
+        ? weighedSalt(1, plain, sugar, { waterShare: WATER_SHARE[fat], mostLoss: WATER_LOSS.most.likely })
         : plain;
     const exact = part * grams;
     const weighed = Math.round(exact / step) * step;

@@ -1,11 +1,15 @@
 import {
   BATH_LOSS,
   DESALT_GAIN,
+  DRINKABLE,
   PASTE_DRAWS,
   SALT_SATURATION,
+  SUGAR_FACE_MOST,
+  SUGAR_HALVES_SALT_AT,
   SUGAR_SATURATION,
   SUGAR_TO_SALT_DIFFUSIVITY,
   WATER_LOSS,
+  WATER_PER_SOLUTE,
   fleshFactor,
   warmth
 } from './parameters.ts';
@@ -123,12 +127,14 @@ export function simulate(
     return { depth, water: FLESH_DENSITY * depth * waterShare, face: share / (FLESH_DENSITY * depth) };
   });
   const flesh = slabs.map(({ depth }) => FLESH_DENSITY * depth);
+  const faces = slabs.map(({ face }) => face);
   const solids = flesh.map((each) => each * (1 - waterShare - startSalt));
-  const speed = draw.diffusivity * fleshFactor(settings.fat, settings.thawed);
+  // Salted flesh that swells has a diffusivity of its own, whatever it was before.
+  const speed = draw.diffusivity * (settings.method === 'desalt' ? 1 : fleshFactor(settings.fat, settings.thawed));
   const clock = warmthClock(settings);
   const salt = soluteIn(slabs, options.nodes, SALT_SATURATION, startStrength);
   const hasSugar = options.withSugar && stages.some(({ contact }) => 'sugar' in contact && contact.sugar > 0);
-  const sugar = hasSugar ? soluteIn(slabs, options.nodes, SUGAR_SATURATION) : null;
+  const sugar = hasSugar ? soluteIn(slabs, options.nodes, SUGAR_SATURATION, 0, SUGAR_FACE_MOST) : null;
   const faceTotal = slabs.reduce((sum, { face }) => sum + face, 0);
   /** kg per m² of each zone, for a share of the piece's weight. */
   const laidOn = (share: number, of: 'salt' | 'sugar'): number[] =>
@@ -141,8 +147,14 @@ export function simulate(
   const drawn = new Float64Array(zones.length);
   const quick = new Float64Array(zones.length);
   const slow = new Float64Array(zones.length);
+  const still = new Float64Array(zones.length);
+  /** Of what was drawn, that from the depth. */
+  const through = new Float64Array(zones.length);
+  /** Water that what went in has driven out; a dry cure gives none of it back. */
+  const held = new Float64Array(zones.length);
   let goal: readonly number[] = zones.map(() => 0);
   let lifted = goal;
+  const deep = flesh.map((each) => each * draw.mostLoss);
   const out: Moment[] = [];
   let time = 0;
   let wanted = 0;
@@ -158,10 +170,11 @@ export function simulate(
     salt.meet(contactFor(contact, 'salt', laidOn));
     sugar?.meet(contactFor(contact, 'sugar', laidOn));
     if (contact.kind === 'again') goal = lifted;
-    else if (contact.kind !== 'closed') goal = goalFor(settings, contact, laidOn, flesh, drawn, draw.mostLoss);
+    else if (contact.kind !== 'closed') goal = goalFor(settings, contact, laidOn, flesh, faces, drawn, draw.mostLoss);
     if (contact.kind !== 'closed') lifted = goal;
     // Without anything at the faces nothing more leaves; and nothing sharp is left that wants short steps.
     const isClosed = contact.kind === 'closed';
+    const isDry = contact.kind === 'laid' || (contact.kind === 'again' && settings.method !== 'brine');
     let step = isClosed
       ? stage.seconds * Math.max(1 / CLOSED_STEPS, options.stepShare / 3)
       : Math.min(FIRST_STEP_SECONDS, stage.seconds / 20);
@@ -171,13 +184,29 @@ export function simulate(
       const spread = speed * clock(time, to);
       for (let zone = 0; zone < drawn.length && !isClosed; zone++) {
         const tau = WATER_LOSS.shareOfDiffusionTime * slabs[zone]!.depth ** 2;
-        const near = goal[zone]! * WATER_LOSS.fastShare;
+        // A dry cure draws as a deep one does until it has drawn what its dose can.
+        const towards = isDry ? deep[zone]! : goal[zone]!;
+        const near = towards * WATER_LOSS.fastShare;
         quick[zone] = quick[zone]! + (near - quick[zone]!) * -Math.expm1((-spread * WATER_LOSS.fastTimes) / tau);
-        slow[zone] = slow[zone]! + (goal[zone]! - near - slow[zone]!) * -Math.expm1(-spread / tau);
+        slow[zone] = slow[zone]! + (towards - near - slow[zone]!) * -Math.expm1(-spread / tau);
+        const before = drawn[zone]!;
         drawn[zone] = quick[zone]! + slow[zone]!;
+        if (isDry) {
+          // Where solid still lies on it the face does not know how much; once it is gone, no more leaves than its dose draws.
+          if (salt.surface(zone) < SALT_SATURATION * (1 - 1e-9))
+            drawn[zone] = Math.max(before, Math.min(drawn[zone]!, goal[zone]!));
+          const solute = salt.taken(zone) + (sugar?.taken(zone) ?? 0);
+          held[zone] = Math.max(held[zone]!, WATER_PER_SOLUTE * solute);
+          drawn[zone] = Math.max(drawn[zone]!, held[zone]!);
+        }
+        // What leaves quickly comes off the face; the rest comes through the flesh, and carries out what it holds.
+        through[zone] = Math.max(through[zone]!, drawn[zone]! - quick[zone]!);
       }
-      salt.step(spread, drawn);
-      sugar?.step(spread * SUGAR_TO_SALT_DIFFUSIVITY, drawn);
+      const sweetness = sugar && !isClosed ? sugar.surface(0) : 0;
+      // Diffusivities of salt are effective ones, read off cures while water left: its counter-flow is in them. Sugar's is a ratio of free
+      // ones, and meets the outflow here.
+      salt.step(spread / (1 + sweetness / SUGAR_HALVES_SALT_AT), drawn, still);
+      sugar?.step(spread * SUGAR_TO_SALT_DIFFUSIVITY, drawn, through);
       time = to;
       while (wanted < options.outputs.length && options.outputs[wanted]! <= time + 1e-6) record();
       if (wanted >= options.outputs.length) return out;
@@ -207,6 +236,7 @@ function goalFor(
   contact: Extract<Stage['contact'], { kind: 'laid' | 'bath' }>,
   laidOn: LaidOn,
   flesh: readonly number[],
+  faces: readonly number[],
   drawn: Float64Array,
   mostLoss: number
 ): number[] {
@@ -217,12 +247,16 @@ function goalFor(
       Math.max(drawn[zone]!, each * dryLoss(salt[zone]! / each, sugar[zone]! / each, mostLoss))
     );
   }
-  if (settings.method === 'desalt') return flesh.map((each) => -DESALT_GAIN * each);
+  // No more is drunk than the bath holds.
+  const whole = flesh.reduce((sum, each, zone) => sum + each * faces[zone]!, 0);
+  const drinks = (each: number, zone: number, wanted: number) =>
+    Math.max(wanted, drawn[zone]! - (DRINKABLE * contact.times * contact.water * each) / whole);
+  if (settings.method === 'desalt') return flesh.map((each, zone) => drinks(each, zone, -DESALT_GAIN * each));
   const share = bathLoss(contact.salt / (contact.salt + contact.water), contact.sugar, mostLoss);
   // What the salt before it drew a paste does not give back.
   if (settings.method === 'marinade')
     return flesh.map((each, zone) => Math.max(drawn[zone]!, each * share * PASTE_DRAWS));
-  return flesh.map((each) => each * share);
+  return flesh.map((each, zone) => (share < 0 ? drinks(each, zone, each * share) : each * share));
 }
 
 function momentOf(

@@ -31,6 +31,8 @@ interface Reservoir {
   solute: number;
   water: number;
   strength: number;
+  /** Strength of the flesh that stands in balance with it, over its own: by the strength of the step before. */
+  share: number;
 }
 
 /** A solute on its way through every zone of a piece. */
@@ -42,8 +44,10 @@ export interface Solute {
    *
    * @param spread diffusivity x seconds, m²
    * @param drawn water that has left each zone by the end of the step, kg/m²; negative where it swelled
+   * @param deep of it, what came through the depth of the flesh rather than off its face: it carries out what it holds; all of it where
+   *   left out
    */
-  step(spread: number, drawn: ArrayLike<number>): void;
+  step(spread: number, drawn: ArrayLike<number>, deep?: ArrayLike<number>): void;
   /** kg per kg water, from the open face inwards, at cell centres. */
   readonly at: (zone: number, cell: number) => number;
   /** At the face itself, kg per kg water. */
@@ -62,13 +66,22 @@ export interface Solute {
  *
  * Laid solid holds the face at saturation until it is gone, then it is a finite brine of the water it drew; a bath is
  * finite, well stirred and solved together with all zones that lie in it. Checked against Crank, The Mathematics of
- * Diffusion, 2nd ed. (1975), ch. 4.
+ * Diffusion, 2nd ed. (1975), ch. 4. Water that leaves the flesh carries what is dissolved in it out with it (upwind, in the
+ * same step); water that is drunk comes in plain.
  *
  * @param saturation kg solute per kg water at which a liquid is full
+ * @param most kg per kg water that the flesh at the face holds at the very most: a face drying out takes c / (1 + c / most) of a liquid
+ *   of strength c. Infinity where the flesh takes the liquid as it is
  * @param start kg solute per kg water in the flesh at the start
  * @throws EmberError `quantity.out-of-range` naming the field
  */
-export function soluteIn(zones: readonly SlabZone[], nodes: number, saturation: number, start = 0): Solute {
+export function soluteIn(
+  zones: readonly SlabZone[],
+  nodes: number,
+  saturation: number,
+  start = 0,
+  most = Infinity
+): Solute {
   const n = inRange(nodes, { field: 'nodes', unit: '', min: 4, max: 2000 });
   if (zones.length === 0) throw new EmberError('form.incomplete', { field: 'zones' });
   for (const { depth, water, face } of zones) {
@@ -93,6 +106,10 @@ export function soluteIn(zones: readonly SlabZone[], nodes: number, saturation: 
   const rest = new Float64Array(count);
   const gain = new Float64Array(count);
   const gate = new Float64Array(count);
+  /** Share of a cell's water that leaves through it for each cell behind it, in this step. */
+  const carry = new Float64Array(count);
+  const carried = new Float64Array(count);
+  const shareAt = (strength: number) => 1 / (1 + strength / most);
   let reservoirs: Reservoir[] = [];
   let kept: Reservoir[] = [];
   let thrown = 0;
@@ -121,7 +138,9 @@ export function soluteIn(zones: readonly SlabZone[], nodes: number, saturation: 
       const { solute, water } = contact;
       const all = zones.map((_, zone) => zone);
       const strength = Math.min(saturation, solute / water);
-      reservoirs = [{ zones: all, isBath: true, weight: face, drains: 0, solute, water, strength }];
+      reservoirs = [
+        { zones: all, isBath: true, weight: face, drains: 0, solute, water, strength, share: shareAt(strength) }
+      ];
     } else {
       reservoirs = contact.dose.map((solute, zone) => ({
         zones: [zone],
@@ -130,7 +149,8 @@ export function soluteIn(zones: readonly SlabZone[], nodes: number, saturation: 
         drains: contact.drains,
         solute,
         water: 0,
-        strength: solute > 0 ? saturation : 0
+        strength: solute > 0 ? saturation : 0,
+        share: shareAt(solute > 0 ? saturation : 0)
       }));
     }
   }
@@ -142,39 +162,46 @@ export function soluteIn(zones: readonly SlabZone[], nodes: number, saturation: 
       const r = spread * perSpread[zone]!;
       rate[zone] = r;
       gate[zone] = isOpen ? 2 * r : 0;
-      const inverse = 1 / (1 + r);
+      const inverse = 1 / (1 + r + carry[zone]!);
       upper[inner + zone] = r * inverse;
       right[inner + zone] = mass[inner + zone]! * inverse;
     }
-    for (let row = inner - count; row > 0; row -= count) {
+    for (let row = inner - count, behind = 1; row > 0; row -= count, behind++) {
       for (let at = row; at < row + count; at++) {
         const r = rate[at - row]!;
-        const inverse = 1 / (1 + 2 * r - r * upper[at + count]!);
+        const out = carry[at - row]!;
+        // From the cell behind comes what diffuses, and what its water carries.
+        const inwards = r + out * behind;
+        const inverse = 1 / (1 + 2 * r + out * (behind + 1) - inwards * upper[at + count]!);
         upper[at] = r * inverse;
-        right[at] = (mass[at]! + r * right[at + count]!) * inverse;
+        right[at] = (mass[at]! + inwards * right[at + count]!) * inverse;
       }
     }
     for (let zone = 0; zone < count; zone++) {
       const r = rate[zone]!;
-      const inverse = 1 / (1 + r + gate[zone]! - r * upper[count + zone]!);
-      rest[zone] = (mass[zone]! + r * right[count + zone]!) * inverse;
+      const inwards = r + carry[zone]! * (n - 1);
+      const inverse = 1 / (1 + r + gate[zone]! + carry[zone]! * n - inwards * upper[count + zone]!);
+      rest[zone] = (mass[zone]! + inwards * right[count + zone]!) * inverse;
       gain[zone] = gate[zone]! * cell[zone]! * inverse;
     }
   }
   function substitute(): void {
+    // `strengths` are those of the flesh in balance with what stands at its face.
     for (let zone = 0; zone < count; zone++) mass[zone] = rest[zone]! + gain[zone]! * strengths[zone]!;
     for (let at = count; at < mass.length; at++) mass[at] = right[at]! + upper[at]! * mass[at - count]!;
   }
   /** Solute that leaves a reservoir in this step at that strength; kg, or kg/m² of its one zone. */
-  function flowInto({ zones: its, weight }: Reservoir, strength: number): number {
+  function flowInto({ zones: its, weight, share }: Reservoir, strength: number): number {
     let flow = 0;
     for (const zone of its) {
-      flow += weight[zone]! * gate[zone]! * (strength * (cell[zone]! - gain[zone]!) - rest[zone]!);
+      const first = rest[zone]! + gain[zone]! * share * strength;
+      const out = carry[zone]! * n;
+      flow += weight[zone]! * (gate[zone]! * (share * strength * cell[zone]! - first) - out * first);
     }
     return flow;
   }
 
-  function step(spread: number, drawn: ArrayLike<number>): void {
+  function step(spread: number, drawn: ArrayLike<number>, deep: ArrayLike<number> = drawn): void {
     for (let zone = 0; zone < count; zone++) {
       const water = zones[zone]!.water - drawn[zone]!;
       if (!(water > 0)) {
@@ -182,6 +209,8 @@ export function soluteIn(zones: readonly SlabZone[], nodes: number, saturation: 
       }
       before[zone] = cell[zone]! * n;
       cell[zone] = water / n;
+      carry[zone] = reservoirs.length > 0 ? Math.max(0, deep[zone]! - carried[zone]!) / water : 0;
+      carried[zone] = deep[zone]!;
     }
     eliminate(spread, reservoirs.length > 0);
     for (const reservoir of reservoirs) {
@@ -197,18 +226,21 @@ export function soluteIn(zones: readonly SlabZone[], nodes: number, saturation: 
         let answer = water + off;
         let own = reservoir.solute;
         for (const zone of its) {
-          answer += weight[zone]! * gate[zone]! * (cell[zone]! - gain[zone]!);
-          own += weight[zone]! * gate[zone]! * rest[zone]!;
+          const out = carry[zone]! * n;
+          const { share } = reservoir;
+          answer += weight[zone]! * share * (gate[zone]! * (cell[zone]! - gain[zone]!) - out * gain[zone]!);
+          own += weight[zone]! * (gate[zone]! + out) * rest[zone]!;
         }
         strength = own / answer;
         flow = flowInto(reservoir, strength);
       }
-      for (const zone of its) strengths[zone] = strength;
+      for (const zone of its) strengths[zone] = strength * reservoir.share;
       reservoir.solute -= flow + off * strength;
       // What is left of a cancelled sum may stand a rounding below nothing.
       if (reservoir.solute < 0 && reservoir.solute > -1e-12) reservoir.solute = 0;
       reservoir.water = water;
       reservoir.strength = strength;
+      reservoir.share = shareAt(strength);
       thrown += off * strength * scale(reservoir);
     }
     substitute();
@@ -219,7 +251,10 @@ export function soluteIn(zones: readonly SlabZone[], nodes: number, saturation: 
     meet,
     step,
     at: (zone, index) => mass[index * count + zone]! / cell[zone]!,
-    surface: (zone) => reservoirOf(zone)?.strength ?? mass[zone]! / cell[zone]!,
+    surface: (zone) => {
+      const reservoir = reservoirOf(zone);
+      return reservoir ? reservoir.strength * shareAt(reservoir.strength) : mass[zone]! / cell[zone]!;
+    },
     taken(zone) {
       let total = 0;
       for (let at = zone; at < mass.length; at += count) total += mass[at]!;

@@ -8,7 +8,7 @@
   import CureTabs from '$lib/ui/cure/CureTabs.svelte';
   import { amountWords, recipeLinesText } from '$lib/ui/cure/recipe-text.ts';
   import RecipeForm from '$lib/ui/cure/RecipeForm.svelte';
-  import { dayAndTime, formatDuration, formatMass } from '$lib/ui/format.ts';
+  import { dayAndTime, formatDuration, formatLength, formatMass } from '$lib/ui/format.ts';
   import { SCHOOL_WORDS } from '$lib/words/cure.ts';
   import type { PageProps } from './$types';
 
@@ -114,6 +114,12 @@
           <dt>Rest</dt>
           <dd>{formatDuration(body.restHours * 3600)}</dd>
         </div>{/if}
+      {#if body.forMm !== null}
+        <div data-for-size>
+          <dt>Made for</dt>
+          <dd>{formatLength(body.forMm, units)}, {body.forFaces === 1 ? 'skin on' : 'both faces open'}</dd>
+        </div>
+      {/if}
       <div>
         <dt>Middle</dt>
         <dd>{(body.target * 100).toFixed(1)} % salt</dd>

@@ -20,6 +20,8 @@ export const CURE_RECIPES: readonly RecipeBody[] = [
     hours: 36,
     restHours: 24,
     target: 0.012,
+    forMm: 20,
+    forFaces: 1,
     steps: [
       'Mix salt and sugar first, herbs after, so that the herbs do not draw damp before they lie on the fish.',
       'Thin on the tail, thick on the shoulder; fold the flap under.',
@@ -42,6 +44,8 @@ export const CURE_RECIPES: readonly RecipeBody[] = [
     hours: 24,
     restHours: 18,
     target: 0.012,
+    forMm: 18,
+    forFaces: 1,
     steps: [
       'Brush the spirit on first and let it stand five minutes.',
       'Lay the cure on, wrap loosely on a rack over a tray.'
@@ -63,6 +67,8 @@ export const CURE_RECIPES: readonly RecipeBody[] = [
     hours: 40,
     restHours: 24,
     target: 0.01,
+    forMm: 20,
+    forFaces: 1,
     steps: [
       'Beetroot colours the outer millimetres only: it says nothing about the salt.',
       'Turn the parcel once a day if you turn at all.'
@@ -79,6 +85,7 @@ export const CURE_RECIPES: readonly RecipeBody[] = [
     hours: 6,
     restHours: 12,
     target: 0.006,
+    forMm: 25,
     steps: ['Rinse in weak salted water, not fresh: the face stays clear.', 'Rest between sheets of kelp.'],
     goodFor: 'turbot, gurnard, bream'
   },
@@ -92,6 +99,7 @@ export const CURE_RECIPES: readonly RecipeBody[] = [
     hours: 48,
     restHours: 12,
     target: 0.012,
+    forMm: 30,
     steps: [
       'Weigh each piece by itself.',
       'Rub every face; whatever falls off goes back on.',
@@ -114,6 +122,7 @@ export const CURE_RECIPES: readonly RecipeBody[] = [
     hours: 60,
     restHours: 12,
     target: 0.014,
+    forMm: 35,
     steps: ['Powder clings to wet flesh: dry the face first.', 'Turn once a day so that the liquid reaches both ends.'],
     goodFor: 'turbot, halibut, bream'
   },
@@ -131,6 +140,8 @@ export const CURE_RECIPES: readonly RecipeBody[] = [
     hours: 72,
     restHours: 24,
     target: 0.018,
+    forMm: 20,
+    forFaces: 1,
     steps: ['For pieces that are sliced paper thin.', 'Pat dry and leave on a rack overnight before the first slice.'],
     goodFor: 'char, bonito, sablefish belly'
   },
@@ -144,6 +155,7 @@ export const CURE_RECIPES: readonly RecipeBody[] = [
     hours: 0.75,
     restHours: 1,
     target: 0.008,
+    forMm: 6,
     steps: ['Skin side down on a rack, salt both faces.', 'Rinse in iced water, dry at once, then into the vinegar.'],
     goodFor: 'sardine, mackerel, herring, once the parasite rules are met'
   },
@@ -157,7 +169,8 @@ export const CURE_RECIPES: readonly RecipeBody[] = [
     hours: 0.5,
     restHours: 2,
     target: 0.003,
+    forMm: 7,
     steps: ['From high up, evenly, like first snow.', 'Blot what beads up; rest uncovered in the cold.'],
-    goodFor: 'blocks for slicing, prawn, squid'
+    goodFor: 'thin blocks for slicing, prawn, squid'
   }
 ];

@@ -9,7 +9,15 @@ export const line = (
 ): RecipeLine => ({ what, role, amount, saltKind: '', salt: 0, sugar: 0, water: 0, ...more });
 
 /** What most recipes do without. */
-export const PLAIN = { startSalt: 0, changes: 1, presalt: 0, presaltMinutes: 0, allergens: [] as string[], note: '' };
+export const PLAIN = {
+  startSalt: 0,
+  changes: 1,
+  presalt: 0,
+  presaltMinutes: 0,
+  forFaces: 2 as const,
+  allergens: [] as string[],
+  note: ''
+};
 export const FINE = { saltKind: 'fine' } as const;
 export const COARSE = { saltKind: 'coarse' } as const;
 export const FLAKE = { saltKind: 'flake' } as const;

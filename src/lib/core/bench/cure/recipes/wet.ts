@@ -19,11 +19,12 @@ export const WET_RECIPES: readonly RecipeBody[] = [
     basis: 'parts',
     rate: 2,
     lines: [line('Cold water', 'water', 97), line('Fine salt', 'salt', 3, FINE)],
-    hours: 12,
-    restHours: 1,
-    target: 0.008,
+    hours: 14,
+    restHours: 6,
+    target: 0.005,
+    forMm: 18,
     steps: ['Dissolve warm, use at fridge temperature.', 'Keep it under: what floats is not brined.'],
-    goodFor: 'thick white fish that will meet heat'
+    goodFor: 'portions of white fish that will meet heat'
   },
   {
     ...PLAIN,
@@ -35,6 +36,7 @@ export const WET_RECIPES: readonly RecipeBody[] = [
     hours: 0.17,
     restHours: 0.5,
     target: 0.005,
+    forMm: 3.5,
     steps: ['A few slices at a time, so that each is wet all round.', 'Blot and lay out singly.'],
     goodFor: 'cut slices of gurnard or turbot, razor clam'
   },
@@ -53,6 +55,7 @@ export const WET_RECIPES: readonly RecipeBody[] = [
     hours: 5,
     restHours: 12,
     target: 0.01,
+    forMm: 18,
     steps: ['Weigh the brine too: half as much is spent half-way.', 'Dry on a rack until the face is tacky.'],
     goodFor: 'trout and char portions'
   },
@@ -68,6 +71,7 @@ export const WET_RECIPES: readonly RecipeBody[] = [
     startSalt: 0.18,
     changes: 3,
     target: 0.03,
+    forMm: 20,
     steps: [
       'Skin up, on a rack, so that heavy brine can sink away.',
       'Taste a flake from the thickest middle before the last water.'
@@ -86,6 +90,7 @@ export const WET_RECIPES: readonly RecipeBody[] = [
     startSalt: 0.07,
     changes: 2,
     target: 0.025,
+    forMm: 11,
     steps: ['For fish that was over-cured as well.', 'Stop a little salty: it goes on evening out.'],
     goodFor: 'an over-cured tail, lightly salted fillets'
   },
@@ -106,6 +111,7 @@ export const WET_RECIPES: readonly RecipeBody[] = [
     presalt: 0.012,
     presaltMinutes: 40,
     target: 0.008,
+    forMm: 28,
     steps: [
       'Salt, wait, blot dry: paste does not enter a wet face.',
       'Every face in contact; a cloth between keeps it clean.',
@@ -131,6 +137,7 @@ export const WET_RECIPES: readonly RecipeBody[] = [
     presalt: 0.01,
     presaltMinutes: 30,
     target: 0.009,
+    forMm: 22,
     steps: ['Half the time of a light paste: it is twice as salty.', 'Wipe off all of it before heat; it burns.'],
     goodFor: 'bonito, mackerel',
     allergens: ['soy']
@@ -149,6 +156,7 @@ export const WET_RECIPES: readonly RecipeBody[] = [
     hours: 0.25,
     restHours: 0.5,
     target: 0.003,
+    forMm: 5,
     steps: [
       'Boil the wines, cool, add soy.',
       'Blocks whole, or slices for a quarter of the time.',
