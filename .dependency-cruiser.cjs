@@ -9,7 +9,7 @@ module.exports = {
       to: {
         pathNot: [
           '^src/lib/core',
-          '^node_modules/(zod|d3-random|d3|canonicalize|temporal-polyfill|temporal-spec|temporal-utils|ml-levenberg-marquardt|ml-matrix|fuse\\.js|@types)/'
+          '^node_modules/(zod|d3-(random|array)|d3|canonicalize|temporal-polyfill|temporal-spec|temporal-utils|ml-levenberg-marquardt|ml-matrix|fuse\\.js|@types)/'
         ]
       }
     },

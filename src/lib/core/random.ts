@@ -1,3 +1,4 @@
+import { quantileSorted } from 'd3-array';
 import { randomLcg, randomNormal, randomUniform } from 'd3-random';
 
 /** A stream of chance that is handed in: the same seed, the same draws, on every machine. */
@@ -40,12 +41,7 @@ export interface Band {
  * bandOf([1, 2, 3, 4, 5], 3) // => { low: 1.2, likely: 3, high: 4.8 }
  */
 export function bandOf(draws: readonly number[], likely: number): Band {
-  const sorted = Float64Array.from(draws).sort();
-  const at = (share: number) => {
-    const position = share * (sorted.length - 1);
-    const below = Math.floor(position);
-    const low = sorted[below] ?? likely;
-    return low + ((sorted[below + 1] ?? low) - low) * (position - below);
-  };
+  const sorted = [...Float64Array.from(draws).sort()];
+  const at = (share: number) => quantileSorted(sorted, share) ?? likely;
   return { low: Math.min(at(0.05), likely), likely, high: Math.max(at(0.95), likely) };
 }

@@ -17,7 +17,7 @@ import { spentBy } from '../core/rules/hazards/clock.ts';
 import { soonestWarm } from '../core/rules/piece-clock.ts';
 import { foldStrands, type JudgeInput } from '../core/rules/verdict.ts';
 import { BOARD_MINUTES } from '../core/service/hands.ts';
-import { stateAt } from '../core/rules/window.ts';
+import { stateAt, type Route, type RouteWindow } from '../core/rules/window.ts';
 import type { App } from './app.ts';
 import { costOfPiece, costsOf } from './costs.ts';
 import { candidatesOfLot } from './lot-species.ts';
@@ -84,6 +84,7 @@ export function boardView(app: App, pieceId: string, asked: BoardAsked = {}) {
         now,
         house.warnMinutes * 60
       ),
+      routes: routesOpen(child.windows, now),
       cost: costOfPiece(money, row.id)
     };
   });
@@ -147,15 +148,23 @@ export function boardView(app: App, pieceId: string, asked: BoardAsked = {}) {
     unpriced: money.unpriced,
     usable: { grams: usableGrams, cents: usableCents },
     portions: portionsFrom(
-      taken.filter(({ gone }) => !gone).map(({ use, left }) => ({ use, grams: left })),
+      taken.filter(({ gone }) => !gone).map(({ use, left, routes }) => ({ use, grams: left, routes })),
       uncut > 0 && state.made.grade === 'prime'
-        ? { grams: uncut, share: shareLeft(forecast, input, usableGrams, uncut) }
+        ? {
+            grams: uncut,
+            routes: routesOpen(found.windows, now),
+            share: shareLeft(forecast, input, usableGrams, uncut)
+          }
         : null,
       house.kitchen?.portions ?? PORTIONS
     ),
     places: Object.values(house.places).map(({ name }) => name)
   };
 }
+/** Routes by which it may be served, now or once their clock has run. */
+const routesOpen = (windows: readonly RouteWindow[], now: number): Route[] =>
+  windows.filter((window) => ['open', 'ebbing', 'locked'].includes(stateAt(window, now, 0))).map(({ route }) => route);
+
 /** What is left of its time in the warm now, and what a board of the usual length would leave of it, s. */
 function warmLeft(inputs: readonly JudgeInput[], now: number) {
   const clock = soonestWarm(inputs);

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { forecastYield, quantile, typicalShare, type YieldForecast } from '../core/bench/breakdown/yield.ts';
+import { ascending, quantileSorted } from 'd3-array';
+import { forecastYield, typicalShare, type YieldForecast } from '../core/bench/breakdown/yield.ts';
 import { FORMS, UNIDENTIFIED } from '../core/record/bodies.ts';
 import type { HouseState, LotState } from '../core/record/state.ts';
 import { speciesOfLot } from './lot-species.ts';
@@ -44,13 +45,13 @@ export function yieldHistory({ store }: { readonly store: Store }, input: z.infe
     runs: rows.length,
     groups: [...groups]
       .map(([key, of]) => {
-        const sorted = Float64Array.from(of).sort();
+        const sorted = [...of].sort(ascending);
         return {
           key,
           runs: of.length,
-          low: quantile(sorted, 0.1),
-          middle: quantile(sorted, 0.5),
-          high: quantile(sorted, 0.9),
+          low: quantileSorted(sorted, 0.1)!,
+          middle: quantileSorted(sorted, 0.5)!,
+          high: quantileSorted(sorted, 0.9)!,
           // The newest dozen, oldest first: the dots of the chart.
           last: of.slice(-12)
         };

@@ -73,14 +73,16 @@
       throw error;
     }
   });
+  let cannot = $state('');
   function hit() {
+    cannot = '';
     if (typeof computed === 'string') return;
     try {
       const wanted = thicknessFor(computed.block, computed.plan.angle, Number(want));
       [thickness, thicknessUnit] = startWith('length', wanted, units);
     } catch (error) {
       if (!(error instanceof EmberError)) throw error;
-      want = '12';
+      cannot = errorSentence(error.code, error.details);
     }
   }
   const advice: Record<string, string> = {
@@ -171,6 +173,7 @@
         <input id="want" inputmode="decimal" bind:value={want} /> <span>g a slice</span>
         <button type="button" onclick={hit}>Set the thickness</button>
       </div>
+      {#if cannot}<p class="trouble" role="alert">{cannot}</p>{/if}
     </section>
     <section class="sheet" aria-live="polite">
       <div class="title">

@@ -3,8 +3,9 @@ import fc from 'fast-check';
 import { balanceOf, massFlow, scaleError, slipOfThousand } from '../../../src/lib/core/bench/breakdown/mass.ts';
 import { massAndMoney } from '../../../src/lib/core/bench/breakdown/flow.ts';
 import { allocate } from '../../../src/lib/core/bench/breakdown/cost.ts';
+import { ROUTES, type Route } from '../../../src/lib/core/rules/window.ts';
 import { PORTIONS, portionsFrom } from '../../../src/lib/core/bench/breakdown/portions.ts';
-import { forecastYield, quantile, typicalShare } from '../../../src/lib/core/bench/breakdown/yield.ts';
+import { forecastYield, typicalShare } from '../../../src/lib/core/bench/breakdown/yield.ts';
 import { foldPiece, openBoard } from '../../../src/lib/core/record/state.ts';
 import { NO_CUT } from '../../../src/lib/core/record/bodies.ts';
 import { event, typed } from '../build.ts';
@@ -254,23 +255,35 @@ describe('what a fish should give', () => {
     expect(() => forecastYield([0.3, 0.4], [{ share: NaN, sameSupplier: true }]))
       .to.throw()
       .with.property('code', 'quantity.out-of-range');
-    expect(() => quantile([], 0.5))
-      .to.throw()
-      .with.property('code', 'number.not-finite');
-  });
-  it('quantiles lie straight between neighbours', () => {
-    expect(quantile([1, 2, 3, 4], 0.5)).to.equal(2.5);
-    expect(quantile([5], 0.9)).to.equal(5);
   });
 });
 
 describe('portions from what is on the board', () => {
+  const ALL: readonly Route[] = ROUTES;
+  const countOf = (use: string, grams: number, routes: readonly Route[], id: string) =>
+    portionsFrom([{ use, grams, routes }], null).find((each) => each.id === id)!.count.likely;
+  it('follow the verdict: what is shut raw gives no raw portion, and may still be cooked', () => {
+    expect(countOf('raw', 465, ['cooked'], 'slices')).to.equal(0);
+    expect(countOf('raw', 465, ['cooked'], 'nigiri')).to.equal(0);
+    expect(countOf('raw', 465, ['cooked'], 'cooked')).to.equal(3);
+    expect(PORTIONS.every(({ id }) => countOf('raw', 465, [], id) === 0)).to.equal(true);
+    const uncut = { grams: 465, routes: ['cooked'] as const, share: { low: 0.8, likely: 0.9, high: 0.95 } };
+    const counts = portionsFrom([], uncut).filter(({ count }) => count.high > 0);
+    // 465 g, a tenth of it trimmed: three of 120 g.
+    expect(counts.map(({ id, count }) => [id, count.likely])).to.deep.equal([['cooked', 3]]);
+  });
+  it('follow the use: a trim for the pan makes no slices, raw flesh may go to the pan', () => {
+    expect(countOf('cook', 400, ALL, 'slices')).to.equal(0);
+    expect(countOf('cook', 400, ALL, 'cooked')).to.equal(3);
+    expect(countOf('raw', 400, ALL, 'cooked')).to.equal(3);
+    expect(countOf('crisp', 400, ALL, 'chopped')).to.equal(0);
+  });
   it('counts whole portions of each part, never a portion across two', () => {
     const [only] = portionsFrom(
       [
-        { use: 'raw', grams: 100 },
-        { use: 'raw', grams: 60 },
-        { use: 'stock', grams: 900 }
+        { use: 'raw', grams: 100, routes: ALL },
+        { use: 'raw', grams: 60, routes: ALL },
+        { use: 'stock', grams: 900, routes: ALL }
       ],
       null,
       [{ id: 'x', name: 'x', grams: 70, uses: ['raw'], share: 1 }]
@@ -278,7 +291,7 @@ describe('portions from what is on the board', () => {
     expect(only!.count).to.deep.equal({ low: 1, likely: 1, high: 1 });
   });
   it('adds what the uncut rest should give, as a band', () => {
-    const [only] = portionsFrom([], { grams: 1000, share: { low: 0.3, likely: 0.4, high: 0.5 } }, [
+    const [only] = portionsFrom([], { grams: 1000, routes: ALL, share: { low: 0.3, likely: 0.4, high: 0.5 } }, [
       { id: 'x', name: 'x', grams: 50, uses: ['raw'], share: 0.9 }
     ]);
     expect(only!.count).to.deep.equal({ low: 5, likely: 7, high: 9 });

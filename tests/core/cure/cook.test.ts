@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { guardsOf } from '../../../src/lib/core/bench/cure/guards.ts';
-import { cure, type CureResult, type CureSettings } from '../../../src/lib/core/bench/cure/plan.ts';
+import { cure, cureBand, type CureResult, type CureSettings } from '../../../src/lib/core/bench/cure/plan.ts';
 import { settingsOf } from '../../../src/lib/core/bench/cure/recipe.ts';
 import { SHIPPED_RECIPES } from '../../../src/lib/core/bench/cure/recipes/index.ts';
 import { soluteIn } from '../../../src/lib/core/bench/cure/solute.ts';
@@ -104,6 +104,25 @@ describe('cover cures as a cook knows them', () => {
     const equal = zones.filter(({ mm }) => Math.abs(mm - 30) < 1e-6);
     expect(equal.length).to.be.at.least(8);
     for (const zone of equal) expect(zone.saltGrams).to.be.closeTo(equal[0]!.saltGrams, 1e-9);
+  });
+});
+
+describe('the band of a cure', () => {
+  it('is not cut by a bound on the loss: with a wide spread of it, its high end lies as far out as was drawn', () => {
+    const parameters = {
+      diffusivity: { low: 2.99e-10, likely: 3e-10, high: 3.01e-10 },
+      mostLoss: { low: 0.2, likely: 0.3, high: 0.45 },
+      runs: 5,
+      from: 'species' as const
+    };
+    const settings = { ...side, salt: 0.4, sugar: 0, thicknessMm: 8, faces: 2 as const, hours: 96, parameters };
+    const { gramsAfter } = cureBand(settings, 0.3, 400);
+    // Nine draws in ten lie inside: the twentieth lightest is about what the loss of the twentieth largest leaves.
+    const atHigh = cure({
+      ...settings,
+      parameters: { ...parameters, mostLoss: { low: 0.44, likely: 0.45, high: 0.46 } }
+    });
+    expect(gramsAfter.low / atHigh.end.gramsAfter).to.be.closeTo(1, 0.02);
   });
 });
 

@@ -1,9 +1,10 @@
 import { scaledErfc } from '../measure/erf.ts';
 import { inRange } from '../errors.ts';
+import { FLESH_DENSITY } from '../bench/flesh.ts';
 
 /** Unfrozen fish: conductivity, W/m/K, and heat held by a cubic metre, J/m³/K; 76 % water (check). */
 const CONDUCTIVITY = 0.5;
-const HEAT_CAPACITY = 1055 * 3600;
+const HEAT_CAPACITY = FLESH_DENSITY * 3600;
 const DIFFUSIVITY = CONDUCTIVITY / HEAT_CAPACITY;
 const ROOTS = 24;
 /** Below this Fourier number a face knows nothing of the other one: what is neglected is under 1 in 10,000. */

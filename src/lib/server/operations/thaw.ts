@@ -57,7 +57,7 @@ export function forecastThaw(house: HouseState, lot: LotState | null, input: Omi
     shape: input.shape,
     startCelsius: input.startCore.si,
     mediumCelsius: input.medium.si,
-    airClass: 'fan',
+    airClass: 'fridge',
     packing: input.packing,
     water: waterOf(lot, house)
   };

@@ -235,7 +235,8 @@
       <p class="soft small">
         Pham (1986): {forecast.pham ? formatDuration(forecast.pham.likely) : 'no answer'}; simulated on the enthalpy: {forecast.simulated
           ? formatDuration(forecast.simulated.likely)
-          : 'no answer'}. Band of both over air, packing and method; the slower counts.
+          : 'no answer'}. Band of both over air, packing and method; the slower counts. On flat pieces the formula reads
+        up to a fifth longer.
       </p>
     {:else if forecast}
       <p class="trouble" data-cannot>

@@ -13,6 +13,7 @@
   const likely = $derived(
     cost && view.input > 0 ? cost.in / (view.input * Math.max(0.01, view.forecast.likely)) : null
   );
+  const possible = $derived(view.portions.filter(({ count }) => count.high > 0));
 </script>
 
 <section class="sheet">
@@ -46,8 +47,8 @@
   <h3>Portions it could give now</h3>
   <table class="plain">
     <tbody>
-      {#each view.portions as portion (portion.id)}
-        <tr>
+      {#each possible as portion (portion.id)}
+        <tr data-portion={portion.id}>
           <td>{portion.name} <span class="soft">{formatMass(portion.grams, units)}</span></td>
           <td class="n"><b>{portion.count.likely}</b></td>
           <td class="n soft">
@@ -57,7 +58,15 @@
       {/each}
     </tbody>
   </table>
-  <p class="soft">Each row takes all of it: they do not add up. <a class="link" href="/house/knife">Set portions</a></p>
+  {#if possible.length === 0}
+    <p class="soft" data-no-portions>None: by its verdict it may be served in none of the ways your portions name.</p>
+  {/if}
+  <p class="soft">
+    By its verdict and what it was cut for. Each row takes all of it: they do not add up. <a
+      class="link"
+      href="/house/knife">Set portions</a
+    >
+  </p>
 </section>
 
 <style>

@@ -1,4 +1,5 @@
 import { EmberError, inRange } from '../../errors.ts';
+import { FLESH_DENSITY } from '../flesh.ts';
 import { SET_PH } from './parameters.ts';
 
 /** Acids of kitchen liquids: dissociation constants at 25 °C and molar masses. CRC Handbook of Chemistry and Physics. */
@@ -186,7 +187,8 @@ export function fruitFor(ml: number, { fruitMl }: SourLiquid): { likely: number;
 
 /** Of a pan of dice, the share that is fish; the rest is what has to be filled (check). */
 export const PACKING: Spread = { low: 0.55, likely: 0.6, high: 0.65 };
-const FLESH_DENSITY = 1.055;
+
+const GRAMS_PER_ML = FLESH_DENSITY / 1000;
 
 /** Flesh side down a fillet lies in this much liquid, mm (the house's figure; check): its skin stays out of it. */
 const FLESH_DOWN_MM = 4;
@@ -200,7 +202,7 @@ const FLESH_DOWN_MM = 4;
  * Math.round(coverFlatMl(1055, 8)) // => 500
  */
 export const coverFlatMl = (grams: number, thicknessMm: number): number => {
-  const ml = inRange(grams, { field: 'grams', unit: 'g', min: 1, max: 100_000 }) / FLESH_DENSITY;
+  const ml = inRange(grams, { field: 'grams', unit: 'g', min: 1, max: 100_000 }) / GRAMS_PER_ML;
   return (ml * FLESH_DOWN_MM) / inRange(thicknessMm, { field: 'size', unit: 'mm', min: 1, max: 400 });
 };
 
@@ -212,7 +214,7 @@ export const coverFlatMl = (grams: number, thicknessMm: number): number => {
  * Math.round(coverMl(1055, 'likely')) // => 667
  */
 export const coverMl = (grams: number, which: keyof Spread = 'likely'): number => {
-  const fish = inRange(grams, { field: 'grams', unit: 'g', min: 1, max: 100_000 }) / FLESH_DENSITY;
+  const fish = inRange(grams, { field: 'grams', unit: 'g', min: 1, max: 100_000 }) / GRAMS_PER_ML;
   const share = PACKING[which];
   return (fish * (1 - share)) / share;
 };

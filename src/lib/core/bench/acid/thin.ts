@@ -1,5 +1,5 @@
 import { erf } from '../../measure/erf.ts';
-import type { AcidShape, FrontMoment } from './front.ts';
+import type { AcidShape, FrontMoment } from './shape.ts';
 import { stefanNumber } from './stefan.ts';
 
 /** Faces for the volume behind them, of a shape in half-dimensions of its smallest. */

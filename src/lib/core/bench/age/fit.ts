@@ -195,11 +195,21 @@ export interface DryingFit {
   /** As it may be: draws of what is left open, always the same ones. */
   readonly draws: readonly (Drying & { readonly startGrams: number })[];
   readonly weighIns: number;
+  /** How many times the usual its own weights scatter, by what the fit leaves of them; 1 where there are too few to say. */
+  readonly scatter: number;
 }
 
 const DRAWS = 400;
 /** Drawn a little wider than the normal that fits best, so that what lies in its tails is among the draws. */
 const WIDER = 1.2;
+/** The usual scatter counts as so many weights: one odd weight makes no fish a wild one. */
+const USUAL_COUNTS = 3;
+/** Weights that agree better than this are taken to agree by luck: share of the usual scatter. */
+const LEAST_SCATTER = 0.7;
+/** Beyond this the fit is made again. */
+const MUCH_SCATTER = 1.4;
+/** Rate and most loss are read off the weights themselves. */
+const FITTED = 2;
 /** Step of a slope, in standard deviations. */
 const SMALL = 1e-4;
 /** Standard normal triples, drawn once: the same fish, the same interval. */
@@ -220,7 +230,7 @@ const NORMALS: readonly (readonly [number, number, number])[] = (() => {
 export function fitDrying(weights: readonly WeighIn[], prior: DryingPrior, interval: number): DryingFit {
   const start = weights[0];
   if (!start) throw new EmberError('form.incomplete', { field: 'mass' });
-  const startSigma = weighingSigma(start.grams, interval);
+  let startSigma = weighingSigma(start.grams, interval);
   const later = weights.slice(1);
   const sigmas = later.map(({ grams }) => weighingSigma(grams, interval));
   const at = ([a, b, c]: readonly number[]) => ({
@@ -238,20 +248,35 @@ export function fitDrying(weights: readonly WeighIn[], prior: DryingPrior, inter
   };
   const count = later.length + 3;
   const places = Array.from({ length: count }, (_, index) => index);
-  const best =
-    later.length === 0
-      ? [0, 0, 0]
-      : levenbergMarquardt({ x: places, y: places.map(() => 0) }, (point: number[]) => residual(point), {
-          initialValues: [0, 0, 0],
-          minValues: [-5, -4, -5],
-          maxValues: [5, 4, 5],
-          damping: 0.05,
-          gradientDifference: 1e-3,
-          maxIterations: 7,
-          errorTolerance: 1e-9
-        }).parameterValues;
+  const fitted = (of: typeof residual, initialValues: number[]): number[] =>
+    levenbergMarquardt({ x: places, y: places.map(() => 0) }, (point: number[]) => of(point), {
+      initialValues,
+      minValues: [-5, -4, -5],
+      maxValues: [5, 4, 5],
+      damping: 0.05,
+      gradientDifference: 1e-3,
+      maxIterations: 7,
+      errorTolerance: 1e-9
+    }).parameterValues;
+  let best = later.length === 0 ? [0, 0, 0] : fitted(residual, [0, 0, 0]);
+  // The fish's own weights say how they scatter: what the line leaves of them, with the usual scatter as a few weights among them
+  // (the mean of a scaled inverse chi-square; Gelman et al., Bayesian Data Analysis, 3rd ed., 3.2).
+  const plain = residual(best);
+  const left = later.reduce((sum, _, place) => sum + plain(place) ** 2, 0);
+  const free = Math.max(0, later.length - FITTED);
+  const scatter =
+    free === 0 ? 1 : Math.max(LEAST_SCATTER, Math.sqrt((USUAL_COUNTS + left) / (USUAL_COUNTS + free - 2)));
+  // The weight it was hung with was read as well as the others were.
+  startSigma *= scatter;
+  best = [best[0]!, best[1]!, best[2]! / scatter];
+  const scattered = (point: readonly number[]) => {
+    const miss = residual(point);
+    return (place: number) => (place < later.length ? miss(place) / scatter : miss(place));
+  };
+  // Weights that scatter much say less against what was believed: the best point lies elsewhere.
+  if (scatter > MUCH_SCATTER) best = fitted(scattered, best);
   const slopes = best.map((_, axis) => {
-    const moved = (by: number) => residual(best.map((value, index) => (index === axis ? value + by : value)));
+    const moved = (by: number) => scattered(best.map((value, index) => (index === axis ? value + by : value)));
     const [above, below] = [moved(SMALL), moved(-SMALL)];
     return places.map((place) => (above(place) - below(place)) / (2 * SMALL));
   });
@@ -265,7 +290,7 @@ export function fitDrying(weights: readonly WeighIn[], prior: DryingPrior, inter
     best.map((value, axis) => value + WIDER * normal.reduce((sum, each, k) => sum + root.get(axis, k) * each, 0))
   );
   const told = points.map((point, index) => {
-    const miss = residual(point);
+    const miss = scattered(point);
     const off = places.reduce((sum, place) => sum + miss(place) ** 2, 0);
     return (NORMALS[index]!.reduce((sum, each) => sum + each * each, 0) - off) / 2;
   });
@@ -277,7 +302,8 @@ export function fitDrying(weights: readonly WeighIn[], prior: DryingPrior, inter
     rateSigma: Math.sqrt(covariance.get(0, 0)) * prior.rateSigma,
     mostSigma: Math.sqrt(covariance.get(1, 1)) * prior.mostSigma,
     draws,
-    weighIns: later.length
+    weighIns: later.length,
+    scatter
   };
 }
 

@@ -79,7 +79,7 @@ export function ageForecast(
       weight(middle, day)
     );
     // What the next weigh-in may read: the fish, and how it is weighed.
-    const room = 1.645 * weighingSigma(read, interval);
+    const room = 1.645 * fit.scatter * weighingSigma(read, interval);
     return { day: from + day, low: band.low - room, likely: band.likely, high: band.high + room };
   });
   return {

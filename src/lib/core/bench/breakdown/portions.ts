@@ -1,4 +1,5 @@
 import type { BodyOf } from '../../record/events.ts';
+import type { Route } from '../../rules/window.ts';
 import type { Band } from './yield.ts';
 
 export type Portion = BodyOf<'kitchen.set'>['portions'][number];
@@ -31,26 +32,61 @@ export interface PortionCount {
   readonly count: Band;
 }
 
+/** The route a use is served by; null for what is neither flesh nor served as such. */
+const ROUTE_OF_USE: Partial<Record<Use, Route>> = {
+  raw: 'raw',
+  cure: 'cured',
+  acid: 'acid',
+  sear: 'seared',
+  mince: 'raw',
+  cook: 'cooked',
+  crisp: 'cooked',
+  roe: 'cured'
+};
+/** Flesh of a higher rank may go where a lower one is asked for, never the other way. */
+const RANK: Partial<Record<Use, number>> = { raw: 4, cure: 3, acid: 3, sear: 3, mince: 2, cook: 1 };
+
+/** Flesh that portions may come of: what it was cut for, and the routes its verdict leaves open, now or later. */
+export interface Flesh {
+  readonly use: string;
+  readonly grams: number;
+  readonly routes: readonly Route[];
+}
+
+/** Whether flesh may become a portion: by its verdict first, then by what it was cut for. */
+export function mayBecome({ use, routes }: Pick<Flesh, 'use' | 'routes'>, portion: Pick<Portion, 'uses'>): boolean {
+  return portion.uses.some((wanted) => {
+    const route = ROUTE_OF_USE[wanted];
+    if (!route || !routes.includes(route)) return false;
+    const [own, asked] = [RANK[use as Use] ?? 0, RANK[wanted] ?? 0];
+    return wanted === use || (asked > 0 && own > asked);
+  });
+}
+
 /**
- * How many of what could come from what is on the board: parts as weighed, and what is not yet cut as forecast. Each row is
- * for all of it, one or the other: they do not add up.
+ * How many of what could come from what is on the board: parts as weighed, and what is not yet cut as forecast. A portion is counted
+ * only where the verdict of the flesh leaves its route open. Each row is for all of it, one or the other: they do not add up.
  *
  * @param parts weighed parts with their use, g
- * @param uncut grams still whole, and the share of them that should be usable
+ * @param uncut flesh still whole, and the share of it that should be usable
  * @example
- * portionsFrom([{ use: 'raw', grams: 280 }], null, [{ id: 'x', name: 'x', grams: 70, uses: ['raw'], share: 1 }])[0].count.likely // => 4
+ * portionsFrom(
+ *   [{ use: 'raw', grams: 280, routes: ['raw'] }], null, [{ id: 'x', name: 'x', grams: 70, uses: ['raw'], share: 1 }]
+ * )[0].count.likely // => 4
  */
 export function portionsFrom(
-  parts: readonly { readonly use: string; readonly grams: number }[],
-  uncut: { readonly grams: number; readonly share: Band } | null,
+  parts: readonly Flesh[],
+  uncut: (Pick<Flesh, 'grams' | 'routes'> & { readonly share: Band }) | null,
   portions: readonly Portion[] = PORTIONS
 ): PortionCount[] {
-  return portions.map(({ id, name, grams, uses, share }) => {
-    const fits = (use: string) => (uses as readonly string[]).includes(use);
-    const weighed = parts.filter(({ use }) => fits(use)).map((part) => Math.floor((part.grams * share) / grams + 1e-9));
+  return portions.map((portion) => {
+    const { id, name, grams, share } = portion;
+    const whole = (of: number) => Math.floor((of * share) / grams + 1e-9);
+    const weighed = parts.filter((part) => mayBecome(part, portion)).map((part) => whole(part.grams));
     const sure = weighed.reduce((sum, count) => sum + count, 0);
-    // What the knife has yet to open is taken as raw-grade flesh.
-    const more = (of: number) => (uncut && fits('raw') ? Math.floor((uncut.grams * of * share) / grams + 1e-9) : 0);
+    // What the knife has yet to open is taken as flesh of the best kind.
+    const opens = uncut !== null && mayBecome({ use: 'raw', routes: uncut.routes }, portion);
+    const more = (of: number) => (opens ? whole(uncut.grams * of) : 0);
     return {
       id,
       name,

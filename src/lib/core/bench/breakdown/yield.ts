@@ -116,12 +116,3 @@ export function forecastYield(
     ofSupplier: theirs.length
   };
 }
-
-/** Quantile of sorted numbers, straight between neighbours (Hyndman and Fan 1996, type 7). */
-export function quantile(sorted: ArrayLike<number>, share: number): number {
-  if (sorted.length === 0) throw new EmberError('number.not-finite', { field: 'quantile', seen: 'nothing' });
-  const place = (sorted.length - 1) * share;
-  const low = Math.floor(place);
-  const next = sorted[Math.min(low + 1, sorted.length - 1)]!;
-  return sorted[low]! + (next - sorted[low]!) * (place - low);
-}

@@ -2,7 +2,7 @@ import { EmberError, inRange } from '../../errors.ts';
 import { bandOf, seededChance, type Band } from '../../random.ts';
 import { waterActivity, waterPhaseSalt } from './activity.ts';
 import { parametersOf } from './parameters.ts';
-import { dosingOf, programmeOf, zonesOf, type CureSettings, type Stage } from './programme.ts';
+import { dosingOf, programmeOf, waterShareOf, zonesOf, type CureSettings, type Stage } from './programme.ts';
 import { simulate, type Draw, type Moment, type SimulationOptions } from './simulate.ts';
 import { thickestZone, thinnestZone, type CureZone } from './zones.ts';
 
@@ -334,7 +334,8 @@ export function cureBand(settings: CureSettings, seed = 0.5, draws = 200): CureB
     run(
       {
         diffusivity: chance.logBand(d.low, d.likely, d.high),
-        mostLoss: Math.min(0.35, chance.logBand(w.low, w.likely, w.high))
+        // No more leaves than is there; nearer bounds would cut the band.
+        mostLoss: Math.min(0.85 * waterShareOf(settings), chance.logBand(w.low, w.likely, w.high))
       },
       false
     )

@@ -1,3 +1,4 @@
+import { FLESH_DENSITY } from '../flesh.ts';
 import {
   BATH_LOSS,
   DESALT_GAIN,
@@ -16,8 +17,6 @@ import {
 import { dosingOf, drainShare, dryLoss, waterShareOf, type CureSettings, type Stage } from './programme.ts';
 import { soluteIn, type Contact, type Solute, type SlabZone } from './solute.ts';
 import type { CureZone } from './zones.ts';
-
-const FLESH_DENSITY = 1055;
 
 /** One draw of what the model leans on. */
 export interface Draw {

@@ -3,7 +3,8 @@ import { bandOf, seededChance, type Band } from '../../random.ts';
 import { SOLID_CORE } from './compliance.ts';
 import { AIR_CLASSES, blockOf, coreArrival, PACKINGS, type FreezeInput } from './pham.ts';
 import { simulate, type Shape, type ThermalRun } from './simulate.ts';
-import { enthalpy, fishThermal } from './thermal.ts';
+import { fishThermal, heatOfKilogram } from './thermal.ts';
+import { FLESH_DENSITY } from '../flesh.ts';
 import type { FreezeCycle } from '../../rules/profile.ts';
 
 export interface FreezerPlan extends Omit<FreezeInput, 'targetCelsius'> {
@@ -50,7 +51,7 @@ export const targetOf = (cycle: FreezeCycle): number => (cycle.solidAt ? SOLID_C
 export function heatToFreeze(grams: number, startCelsius: number, targetCelsius: number, water?: number): number {
   inRange(grams, { field: 'mass', unit: 'g', min: 0, max: 1e6 });
   const fish = fishThermal(water);
-  return (enthalpy(startCelsius, fish) - enthalpy(targetCelsius, fish)) * (grams / 1e6);
+  return heatOfKilogram(startCelsius, targetCelsius, fish) * (grams / 1000);
 }
 
 /** What the load does to its freezer. */
@@ -79,7 +80,7 @@ export function loadWarnings(plan: FreezerPlan, arrivalSeconds: number | null, t
 
 /** Face of the fish that the machine has to cool, m²: a slab of that weight and thickness has two. */
 const faceArea = (grams: number, thicknessMm: number, shape: Shape) => {
-  const perSlab = (2 * (grams / 1000 / 1050)) / (thicknessMm / 1000);
+  const perSlab = (2 * (grams / 1000 / FLESH_DENSITY)) / (thicknessMm / 1000);
   return perSlab * (shape === 'slab' ? 1 : shape === 'cylinder' ? 2 : 3);
 };
 

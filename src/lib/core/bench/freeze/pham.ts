@@ -6,6 +6,8 @@ import type { Shape } from './simulate.ts';
 /** How the air moves, and its surface heat transfer coefficient in W/(m² K): typical engineering ranges. */
 export const AIR_CLASSES = {
   still: { low: 5, likely: 7, high: 10 },
+  /** A household or undercounter fridge: its small fan runs now and then. */
+  fridge: { low: 6, likely: 9, high: 12 },
   fan: { low: 15, likely: 20, high: 30 },
   blast: { low: 25, likely: 35, high: 50 },
   plate: { low: 100, likely: 250, high: 500 },

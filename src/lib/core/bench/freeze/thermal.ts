@@ -1,4 +1,5 @@
 import { inRange } from '../../errors.ts';
+import { FLESH_DENSITY, FROZEN_DENSITY } from '../flesh.ts';
 
 /**
  * Thermal properties of fish, scaled with its water from the figures for 76 % water: densities 1055 and 1000 kg/m³, heat
@@ -31,8 +32,8 @@ export function fishThermal(water = STANDARD_WATER): FishThermal {
   const share = inRange(water, { field: 'water', unit: '', min: 0.5, max: 0.9 }) / STANDARD_WATER;
   return {
     freezing: -1,
-    unfrozen: 1055 * (3600 + 2430 * (water - STANDARD_WATER)),
-    frozen: 1000 * (1900 + 630 * (water - STANDARD_WATER)),
+    unfrozen: FLESH_DENSITY * (3600 + 2430 * (water - STANDARD_WATER)),
+    frozen: FROZEN_DENSITY * (1900 + 630 * (water - STANDARD_WATER)),
     latent: 228e6 * share,
     kUnfrozen: 0.5,
     kFrozen: 0.4 + 1.1 * share
@@ -48,6 +49,15 @@ export function enthalpy(celsius: number, fish: FishThermal): number {
   const { freezing, unfrozen, frozen, latent } = fish;
   if (celsius >= freezing) return unfrozen * (celsius - freezing);
   return frozen * (celsius - freezing) - latent * (1 - freezing / celsius);
+}
+
+/** Heat a kilogram gives between two temperatures, J: each part of it by the density it is in. */
+export function heatOfKilogram(from: number, to: number, fish: FishThermal): number {
+  const above = (celsius: number) => {
+    const heat = enthalpy(celsius, fish);
+    return heat >= 0 ? heat / FLESH_DENSITY : heat / FROZEN_DENSITY;
+  };
+  return above(from) - above(to);
 }
 
 /** Temperature of a heat content, °C: the inverse of `enthalpy`. */

@@ -28,6 +28,8 @@ export interface CutPlan {
   readonly offcutGrams: number;
 }
 
+/** Slices thinner or thicker than this are no slices. */
+const SLICE_MM = { field: 'thickness', unit: 'mm', min: 0.5, max: 60 } as const;
 /** A slice that is whole but for a hundredth of a thousandth of its advance is whole: the saw-tooth of binary fractions. */
 const WHOLE = 1e-9;
 
@@ -48,7 +50,7 @@ function checkBlock(block: Block): void {
 export function cutBlock(block: Block, angle: number, thickness: number): CutPlan {
   checkBlock(block);
   const theta = (inRange(angle, { field: 'angle', unit: '°', min: 15, max: 90 }) * Math.PI) / 180;
-  inRange(thickness, { field: 'thickness', unit: 'mm', min: 0.5, max: 60 });
+  inRange(thickness, SLICE_MM);
   const sine = Math.sin(theta);
   const advance = thickness / sine;
   const lean = angle === 90 ? 0 : block.height / Math.tan(theta);
@@ -72,6 +74,7 @@ export function cutBlock(block: Block, angle: number, thickness: number): CutPla
  *
  * @param grams wanted weight of one slice
  * @returns mm
+ * @throws EmberError `quantity.out-of-range` where no slice of this block weighs that: with what the thinnest and thickest do
  * @example
  * thicknessFor({ length: 180, height: 30, width: 70 }, 90, 13.23).toFixed(1) // => '6.0'
  */
@@ -79,5 +82,13 @@ export function thicknessFor(block: Block, angle: number, grams: number): number
   checkBlock(block);
   const theta = (inRange(angle, { field: 'angle', unit: '°', min: 15, max: 90 }) * Math.PI) / 180;
   inRange(grams, { field: 'pieceGrams', unit: 'g', min: 0.5, max: 500 });
-  return (grams * Math.sin(theta)) / (FLESH_GRAMS_PER_MM3 * block.width * block.height);
+  const gramsPerMm = (FLESH_GRAMS_PER_MM3 * block.width * block.height) / Math.sin(theta);
+  const most = Math.min(SLICE_MM.max, block.length);
+  inRange(grams, {
+    field: 'pieceGrams',
+    unit: 'g',
+    min: Number((gramsPerMm * SLICE_MM.min).toFixed(2)),
+    max: Number((gramsPerMm * most).toFixed(2))
+  });
+  return grams / gramsPerMm;
 }
