@@ -134,6 +134,12 @@ describe('cold places, freezers and their logs', () => {
     // The freezer brings its set point along, and the forecast stands beside it.
     expect(await page.inputValue('[name="air"]')).to.equal('-24');
     await page.waitForSelector('[data-earliest]');
+    // Stacked, it freezes as one block, and is told so before it goes in.
+    await page.selectOption('form [name="lie"]', 'stacked');
+    await page.fill('form [name="stack"]', '3');
+    await page.waitForSelector('[data-load="load.one-block"]:has-text("Lay them apart")');
+    await page.selectOption('form [name="lie"]', 'apart');
+    await page.waitForSelector('[data-load="load.one-block"]', { state: 'detached' });
     await send(page, 'start-freeze', { coreSensor: 'core-probe', startCore: '1', airClass: 'fan' });
     await page.waitForSelector('h2:has-text("in Chest freezer")');
 

@@ -107,6 +107,35 @@ describe('cover cures as a cook knows them', () => {
   });
 });
 
+describe('mass and water of a cure', () => {
+  it('what it weighs is its dry matter, its water, its salt and its sugar; no water comes from nowhere, no dry matter goes', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          method: fc.constantFrom('cover', 'weighed', 'film', 'brine' as const),
+          salt: fc.double({ min: 0.01, max: 0.1, noNaN: true }),
+          sugar: fc.double({ min: 0, max: 0.3, noNaN: true }),
+          thicknessMm: fc.integer({ min: 5, max: 50 }),
+          hours: fc.integer({ min: 1, max: 120 })
+        }),
+        (more) => {
+          // 74 % water in flesh of middling fat: 740 g of a kilogram, 260 g of the rest.
+          const seen = cure({ ...side, ...more }, 24);
+          const weight = seen.end.gramsAfter;
+          const salt = (seen.end.meanPercent / 100) * weight;
+          const water = seen.zones.reduce((sum, each) => sum + (each.waterPercent / 100) * each.gramsAfter, 0);
+          const inIt = weight - 260 - water - salt;
+          expect(inIt).to.be.within(-1e-6, seen.sugarGrams + 1e-6);
+          if (more.method === 'brine') expect(water).to.be.at.most(740 + 2 * 1000);
+          else expect(water).to.be.at.most(740 + 1e-6);
+          expect(salt).to.be.within(0, seen.saltGrams + 1e-6);
+        }
+      ),
+      { numRuns: 40 }
+    );
+  });
+});
+
 describe('the band of a cure', () => {
   it('is not cut by a bound on the loss: with a wide spread of it, its high end lies as far out as was drawn', () => {
     const parameters = {

@@ -119,14 +119,16 @@
         until={untilOf(result)}
         onscrub={(seconds) => (scrubbed = seconds)}
       />
-      <Field
-        name="after"
-        label="What do I have after"
-        hint="minutes; empty for when it is ready"
-        kind="number"
-        optional
-        bind:value={() => after, (text) => askAfter(text)}
-      />
+      <div class="ask">
+        <Field
+          name="after"
+          label="What do I have after, min"
+          hint="empty: when it is ready"
+          kind="number"
+          optional
+          bind:value={() => after, (text) => askAfter(text)}
+        />
+      </div>
       <AcidFigures {result} band={one!.band} settings={shown} {units} />
       <p class="soft" data-taught>
         {piece.runs > 0
@@ -212,6 +214,10 @@
   .fields {
     display: grid;
     gap: 0.85rem;
+  }
+  .ask {
+    max-width: 20rem;
+    margin-top: 0.4rem;
   }
   .still {
     margin-top: 0.6rem;

@@ -108,7 +108,7 @@
     {/each}
   </select>
   {#if draft.madeFor}
-    <small class="soft" data-made-for
+    <small class="soft plain" data-made-for
       >Its hours are for {formatLength(draft.madeFor.mm, units)}, {draft.madeFor.faces === 1
         ? 'skin on'
         : 'both faces open'}; a thicker piece takes longer: see when its middle gets there.</small
@@ -376,5 +376,8 @@
   .tick input {
     width: 26px;
     height: 26px;
+  }
+  .book .plain {
+    font-weight: 400;
   }
 </style>

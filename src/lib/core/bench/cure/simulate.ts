@@ -194,7 +194,7 @@ export function simulate(
           // Where solid still lies on it the face does not know how much; once it is gone, no more leaves than its dose draws.
           if (salt.surface(zone) < SALT_SATURATION * (1 - 1e-9))
             drawn[zone] = Math.max(before, Math.min(drawn[zone]!, goal[zone]!));
-          const solute = salt.taken(zone) + (sugar?.taken(zone) ?? 0);
+          const solute = salt.gained(zone) + (sugar?.gained(zone) ?? 0);
           held[zone] = Math.max(held[zone]!, WATER_PER_SOLUTE * solute);
           drawn[zone] = Math.max(drawn[zone]!, held[zone]!);
         }

@@ -52,6 +52,8 @@ export interface Solute {
   readonly at: (zone: number, cell: number) => number;
   /** At the face itself, kg per kg water. */
   readonly surface: (zone: number) => number;
+  /** What came under a square metre of face since the start, kg, by what left the outside: quicker to ask than what is there. */
+  readonly gained: (zone: number) => number;
   /** Under a square metre of face, kg. */
   readonly taken: (zone: number) => number;
   /** Outside still, kg: laid, in a bath, drained off, or thrown away. */
@@ -109,6 +111,11 @@ export function soluteIn(
   /** Share of a cell's water that leaves through it for each cell behind it, in this step. */
   const carry = new Float64Array(count);
   const carried = new Float64Array(count);
+  let isCarrying = false;
+  /** Strength of what stands at each face; below nothing where nothing does. */
+  const facing = new Float64Array(count).fill(-1);
+  /** What came into each zone since the start, by what left the outside; kg/m². */
+  const gained = new Float64Array(count);
   const shareAt = (strength: number) => 1 / (1 + strength / most);
   let reservoirs: Reservoir[] = [];
   let kept: Reservoir[] = [];
@@ -119,6 +126,11 @@ export function soluteIn(
   };
 
   function meet(contact: Contact): void {
+    change(contact);
+    facing.fill(-1);
+    for (const { zones: its, strength } of reservoirs) for (const zone of its) facing[zone] = strength;
+  }
+  function change(contact: Contact): void {
     if (contact.kind === 'again') {
       throwAway(reservoirs);
       [reservoirs, kept] = [kept, []];
@@ -166,7 +178,17 @@ export function soluteIn(
       upper[inner + zone] = r * inverse;
       right[inner + zone] = mass[inner + zone]! * inverse;
     }
-    for (let row = inner - count, behind = 1; row > 0; row -= count, behind++) {
+    if (!isCarrying) {
+      for (let row = inner - count; row > 0; row -= count) {
+        for (let at = row; at < row + count; at++) {
+          const r = rate[at - row]!;
+          const inverse = 1 / (1 + 2 * r - r * upper[at + count]!);
+          upper[at] = r * inverse;
+          right[at] = (mass[at]! + r * right[at + count]!) * inverse;
+        }
+      }
+    }
+    for (let row = inner - count, behind = 1; isCarrying && row > 0; row -= count, behind++) {
       for (let at = row; at < row + count; at++) {
         const r = rate[at - row]!;
         const out = carry[at - row]!;
@@ -202,6 +224,8 @@ export function soluteIn(
   }
 
   function step(spread: number, drawn: ArrayLike<number>, deep: ArrayLike<number> = drawn): void {
+    const isOpen = reservoirs.length > 0;
+    isCarrying = false;
     for (let zone = 0; zone < count; zone++) {
       const water = zones[zone]!.water - drawn[zone]!;
       if (!(water > 0)) {
@@ -209,10 +233,11 @@ export function soluteIn(
       }
       before[zone] = cell[zone]! * n;
       cell[zone] = water / n;
-      carry[zone] = reservoirs.length > 0 ? Math.max(0, deep[zone]! - carried[zone]!) / water : 0;
+      carry[zone] = isOpen ? Math.max(0, deep[zone]! - carried[zone]!) / water : 0;
+      isCarrying ||= carry[zone]! > 0;
       carried[zone] = deep[zone]!;
     }
-    eliminate(spread, reservoirs.length > 0);
+    eliminate(spread, isOpen);
     for (const reservoir of reservoirs) {
       const { weight, zones: its } = reservoir;
       let given = 0;
@@ -234,7 +259,13 @@ export function soluteIn(
         strength = own / answer;
         flow = flowInto(reservoir, strength);
       }
-      for (const zone of its) strengths[zone] = strength * reservoir.share;
+      for (const zone of its) {
+        const inFlesh = strength * reservoir.share;
+        const first = rest[zone]! + gain[zone]! * inFlesh;
+        strengths[zone] = inFlesh;
+        facing[zone] = strength;
+        gained[zone]! += gate[zone]! * (inFlesh * cell[zone]! - first) - carry[zone]! * n * first;
+      }
       reservoir.solute -= flow + off * strength;
       // What is left of a cancelled sum may stand a rounding below nothing.
       if (reservoir.solute < 0 && reservoir.solute > -1e-12) reservoir.solute = 0;
@@ -246,15 +277,12 @@ export function soluteIn(
     substitute();
   }
 
-  const reservoirOf = (zone: number) => reservoirs.find((each) => each.zones.includes(zone));
   return {
     meet,
     step,
     at: (zone, index) => mass[index * count + zone]! / cell[zone]!,
-    surface: (zone) => {
-      const reservoir = reservoirOf(zone);
-      return reservoir ? reservoir.strength * shareAt(reservoir.strength) : mass[zone]! / cell[zone]!;
-    },
+    surface: (zone) => (facing[zone]! >= 0 ? facing[zone]! * shareAt(facing[zone]!) : mass[zone]! / cell[zone]!),
+    gained: (zone) => gained[zone]!,
     taken(zone) {
       let total = 0;
       for (let at = zone; at < mass.length; at += count) total += mass[at]!;

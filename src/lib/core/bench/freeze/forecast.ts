@@ -161,7 +161,7 @@ export function forecast(plan: FreezerPlan, target: number, air?: (seconds: numb
           high: Math.max(pham.high, simulated.high)
         }
       : null;
-  return { target, pham, simulated, arrival, run, load: loadWarnings(plan, run.arrival, target) };
+  return { target, pham, simulated, arrival, run, load: loadWarnings(plan, arrival?.likely ?? run.arrival, target) };
 }
 
 export interface CycleChance {
