@@ -7,7 +7,7 @@ import { emptyPan, obey, play, readPan, runScale, CAPACITY_GRAMS } from '../../d
 import { runPrinter } from '../../devices/printer.ts';
 import { parseScaleLine, scaleLine, type ScaleMessage } from '../../src/lib/core/device/scale-line.ts';
 import { deviceAddress, openScale, type ScaleState } from '../../src/lib/server/devices/scale.ts';
-import { labelData, labelPdf, sendToPrinter, typeFor } from '../../src/lib/server/labels.ts';
+import { bindingType, labelData, labelPdf, labelsAsPdf, sendToPrinter, typeFor } from '../../src/lib/server/labels.ts';
 import { LABEL_SIZES, labelOf } from '../../src/lib/core/trace/label.ts';
 import { labelWords } from '../../src/lib/words/labels.ts';
 import { readConfig } from '../../src/lib/server/config.ts';
@@ -203,8 +203,8 @@ describe('labels', () => {
     expect(words.name).to.equal('Arctic char');
     expect(words.code).to.contain(piece);
     expect(words.mass).to.equal('2.00 kg · Drawer 2');
-    expect(words.days).to.match(/^Made 2026-03-09 · Use by 2026-03-1\d$/);
-    expect(words.window).to.match(/^Raw: Open until \d+ Mar, \d\d:\d\d$/);
+    expect(words.made).to.equal('Made 2026-03-09 · Skarnes Tank Farm, farmed, harvested 2026-03-08');
+    expect(words.window).to.match(/^Raw until \d+ Mar, \d\d:\d\d · Cooked until \d+ Mar, \d\d:\d\d$/);
     expect(words.allergens).to.equal('Allergens: fish');
   });
   it('the use-by is the last business day before its last window closes', () => {
@@ -217,6 +217,7 @@ describe('labels', () => {
       madeOn: '2026-03-09',
       place: '',
       use: '',
+      origins: [],
       allergens: [],
       zone: 'UTC',
       dayEndsHour: 4,
@@ -243,7 +244,10 @@ describe('labels', () => {
         }
       ]
     });
-    expect(label).to.include({ useBy: '2026-03-11', route: 'raw', state: 'open', until: NOON + 20 * HOUR });
+    expect(label).to.deep.include({
+      useBy: '2026-03-11',
+      raw: { route: 'raw', state: 'open', from: null, until: NOON + 20 * HOUR }
+    });
   });
   for (const { id, sheet } of LABEL_SIZES) {
     it(`${id}: a PDF that reads back, ${sheet ? 'many on a sheet' : 'one a page'}`, async () => {
@@ -253,6 +257,45 @@ describe('labels', () => {
       expect(text).to.contain('Arctic char').and.to.contain('Allergens: fish');
     });
   }
+  it('read back from the PDF in thirty states, each with what binds on top, in type for an arm’s length', async () => {
+    const house_ = house.store.projections.currentHouse();
+    const base = labelData(app(), piece);
+    const ends = [null, NOON + HOUR, NOON + 20 * HOUR];
+    const stands = ['open', 'ebbing', 'locked', 'not-cleared', 'closed', 'never'] as const;
+    const labels = stands.flatMap((raw, r) =>
+      stands.slice(0, 5).map((cooked, c) => ({
+        ...base,
+        code: `LBL-${r}${c}`,
+        raw: { route: 'raw' as const, state: raw, from: raw === 'locked' ? NOON : null, until: ends[c % 3]! },
+        cooked: {
+          route: 'cooked' as const,
+          state: cooked,
+          from: cooked === 'locked' ? NOON : null,
+          until: ends[r % 3]!
+        }
+      }))
+    );
+    expect(labels.length).to.equal(30);
+    for (const { id, width, height, margin, sheet } of LABEL_SIZES) {
+      if (sheet) continue;
+      const { extractText, getDocumentProxy } = await import('unpdf');
+      const content = await labelsAsPdf(labels, id, { origin: 'http://house.test', house: house_ });
+      const { text } = await extractText(await getDocumentProxy(new Uint8Array(content)), { mergePages: false });
+      expect(text.length, id).to.equal(30);
+      labels.forEach((label, index) => {
+        const { window } = labelWords(label, house_);
+        expect(text[index]!.replace(/\s+/g, ' ').startsWith(window), `${id} ${label.code}: ${text[index]}`).to.equal(
+          true
+        );
+        expect(text[index]!.replace(/\s+/g, ' '))
+          .to.contain(label.code)
+          .and.contain('Allergens: fish')
+          .and.contain('Skarnes Tank Farm');
+        const [wide, tall] = [width - 2 * margin, height - 2 * margin].map((mm) => (mm * 72) / 25.4);
+        expect(bindingType(window, wide!, tall!), `${id} ${window}`).to.be.at.least(7);
+      });
+    }
+  });
   it('stay on their label however long their names are', () => {
     const long = labelWords(
       {

@@ -7,6 +7,7 @@ import { LABEL_SIZES, labelOf, type LabelData, type LabelSize } from '../core/tr
 import { businessDay } from '../core/service/day.ts';
 import { stateAt } from '../core/rules/window.ts';
 import { labelWords } from '../words/labels.ts';
+import type { HouseState, LotState } from '../core/record/state.ts';
 import type { App } from './app.ts';
 import { allergensOfPiece } from './declarations.ts';
 import { candidatesOfLot } from './lot-species.ts';
@@ -43,6 +44,14 @@ function pdfMaker(): PdfMake {
   return made;
 }
 
+/** Where a lot came from, in a line: whose, wild or farmed, from what grounds, and its day. */
+function originOf({ received }: LotState): string {
+  const { supplier, source, area, faoArea, caughtOn } = received;
+  const grounds = [area, faoArea && `FAO ${faoArea}`].filter(Boolean).join(', ');
+  const day = caughtOn ? `${source === 'farmed' ? 'harvested' : 'caught'} ${caughtOn.slice(0, 10)}` : '';
+  return [supplier, source === 'unknown' ? '' : source, grounds, day].filter(Boolean).join(', ');
+}
+
 /** What stands on the label of a piece. */
 export function labelData(app: App, pieceId: string): LabelData {
   const { store } = app;
@@ -70,6 +79,7 @@ export function labelData(app: App, pieceId: string): LabelData {
     place: state.place?.place ?? '',
     use: state.made.use,
     windows: windows.map((window) => ({ ...window, state: stateAt(window, now, warn) })),
+    origins: [...new Set(all.map(originOf))],
     allergens: allergensOfPiece(store, pieceId, house).map(({ allergen }) => allergen),
     zone: house.zone,
     dayEndsHour: house.dayEndsHour,
@@ -78,50 +88,65 @@ export function labelData(app: App, pieceId: string): LabelData {
 }
 
 /** Width of a letter and height of a line, as shares of the type size. */
-const LETTER_WIDTH = 0.56;
+const LETTER_WIDTH = 0.6;
 const LINE_HEIGHT = 1.2;
+/** What binds is read at arm's length: the largest of these that fits, points. */
+const BINDING_TYPES = [14, 13, 12, 11, 10, 9, 8, 7, 6];
+/** A code that a phone reads at a hand's width needs no more than this, mm. */
+const CODE_MM = 14;
+/** Left free at the foot, points. */
+const SLACK = 7;
 
-/** The largest type in which all lines of a label stay on it, points: a label that runs over would push all after it. */
+const tallOf = (text: string, type: number, width: number) =>
+  Math.ceil((text.length * type * LETTER_WIDTH) / width) * type * LINE_HEIGHT;
+
+/** The largest type in which the first line of a label, what binds, takes three lines at the most and a third of it, points. */
+export const bindingType = (text: string, width: number, height: number): number =>
+  BINDING_TYPES.find((type) => tallOf(text, type, width) <= Math.min(3 * type * LINE_HEIGHT, height * 0.36)) ?? 6;
+
+/** The largest type in which all other lines of a label stay on it, points: a label that runs over would push all after it. */
 export function typeFor(words: ReturnType<typeof labelWords>, width: number, height: number): number {
-  const lines = (text: string, type: number) =>
-    Math.ceil((text.length * type * LETTER_WIDTH) / width) * type * LINE_HEIGHT;
+  const lines = (text: string, type: number) => tallOf(text, type, width);
   for (let type = 11; type > 4; type -= 0.5) {
     const tall =
-      lines(words.name, type + 2) +
+      lines(words.name, type + 1) +
       lines(words.code, type) +
-      lines(words.mass, type + 1) +
-      lines(words.days, type) +
-      lines(words.window, type) +
-      lines(words.allergens, type - 0.5);
+      lines(words.mass, type) +
+      lines(words.made, type) +
+      lines(words.allergens, type);
     if (tall <= height) return type;
   }
   return 4;
 }
 
-function labelBlock(label: LabelData, size: LabelSize, origin: string, app: App): Content {
-  const words = labelWords(label, app.store.projections.currentHouse());
-  const side = Math.min(size.height - 2 * size.margin, size.width * 0.34) * POINTS_A_MM;
-  const type = typeFor(
-    words,
-    (size.width - 2 * size.margin) * POINTS_A_MM - side - 4,
-    (size.height - 2 * size.margin) * POINTS_A_MM
-  );
+function labelBlock(label: LabelData, size: LabelSize, origin: string, house: HouseState): Content {
+  const words = labelWords(label, house);
+  const [wide, tall] = [size.width - 2 * size.margin, size.height - 2 * size.margin].map((mm) => mm * POINTS_A_MM);
+  const binding = bindingType(words.window, wide!, tall!);
+  // What is a point too tall goes over to the next label, and all after it with it.
+  const left = tall! - tallOf(words.window, binding, wide!) - SLACK;
+  const side = Math.min(left, Math.max(CODE_MM, size.width * 0.2) * POINTS_A_MM);
+  const type = typeFor(words, wide! - side - 4, left);
   return {
-    columns: [
+    stack: [
+      { text: words.window, bold: true, fontSize: binding, lineHeight: 0.95 },
       {
-        width: '*',
-        stack: [
-          { text: words.name, bold: true, fontSize: type + 2, lineHeight: 0.95 },
-          { text: words.code, fontSize: type },
-          { text: words.mass, bold: true, fontSize: type + 1 },
-          { text: words.days, fontSize: type },
-          { text: words.window, bold: true, fontSize: type },
-          { text: words.allergens, fontSize: type - 0.5 }
-        ]
-      },
-      { width: side, qr: `${origin}/piece/${label.code}`, fit: side, eccLevel: 'M' }
-    ],
-    columnGap: 4
+        columns: [
+          {
+            width: '*',
+            stack: [
+              { text: words.name, bold: true, fontSize: type + 1, lineHeight: 0.95 },
+              { text: words.code, fontSize: type },
+              { text: words.mass, fontSize: type },
+              { text: words.made, fontSize: type },
+              { text: words.allergens, bold: true, fontSize: type }
+            ]
+          },
+          { width: side, qr: `${origin}/piece/${label.code}`, fit: side, eccLevel: 'M' }
+        ],
+        columnGap: 4
+      }
+    ]
   };
 }
 
@@ -137,14 +162,29 @@ export async function labelPdf(
   origin: string,
   skip = 0
 ): Promise<Buffer> {
+  const labels = pieces.map((piece) => labelData(app, piece));
+  return labelsAsPdf(labels, sizeId, { origin, house: app.store.projections.currentHouse(), skip });
+}
+
+/** Labels as they stand, as a PDF. */
+export function labelsAsPdf(
+  labels: readonly LabelData[],
+  sizeId: string,
+  { origin, house, skip = 0 }: { readonly origin: string; readonly house: HouseState; readonly skip?: number }
+): Promise<Buffer> {
   const size = LABEL_SIZES.find(({ id }) => id === sizeId);
   if (!size) throw new EmberError('form.value-unknown', { field: 'size', seen: sizeId });
-  if (pieces.length === 0) throw new EmberError('form.incomplete', { field: 'pieces' });
-  const blocks = pieces.map((piece) => labelBlock(labelData(app, piece), size, origin, app));
+  if (labels.length === 0) throw new EmberError('form.incomplete', { field: 'pieces' });
+  const blocks = labels.map((label) => labelBlock(label, size, origin, house));
   const mm = (value: number) => value * POINTS_A_MM;
   const base = {
     defaultStyle: { font: 'Hyperlegible', fontFeatures: ['tnum' as const] },
-    info: { title: `Labels: ${pieces.join(', ').slice(0, 200)}` },
+    info: {
+      title: `Labels: ${labels
+        .map(({ code }) => code)
+        .join(', ')
+        .slice(0, 200)}`
+    },
     compress: true
   };
   if (!size.sheet) {

@@ -1,4 +1,4 @@
-import type { LabelData } from '../core/trace/label.ts';
+import { mayServe, type LabelData, type LabelRoute } from '../core/trace/label.ts';
 import { formatMass } from '../core/measure/format.ts';
 import type { UnitPreferences } from '../core/measure/units.ts';
 import { USE_WORDS } from './cuts.ts';
@@ -12,14 +12,27 @@ export const LABEL_SIZE_WORDS: Record<string, string> = {
   'a4-24': 'A4 sheet of 24, 70 x 37 mm',
   'letter-30': 'Letter sheet of 30, 66.7 x 25.4 mm'
 };
-const STATE_WORDS: Record<LabelData['state'], string> = {
-  open: 'Open until',
-  ebbing: 'Ebbing, until',
-  locked: 'Locked until',
-  'not-cleared': 'Not cleared',
-  closed: 'Closed',
-  never: 'Never raw'
+/** Why a route is not served, in a word or two. */
+const SHUT_WORDS: Partial<Record<LabelRoute['state'], string>> = {
+  'not-cleared': 'not cleared',
+  closed: 'closed',
+  never: 'never'
 };
+/** What binds, in one line: what it may be served as and until when, or that it may not be served. */
+export function bindingWords({ raw, cooked }: Pick<LabelData, 'raw' | 'cooked'>, time: (at: number) => string): string {
+  if (!mayServe(raw) && !mayServe(cooked)) return 'NOT FOR SERVICE, raw or cooked';
+  const named = ({ route, state, from, until }: LabelRoute): string => {
+    const name = ROUTE_WORDS[route];
+    if (from !== null) return `${name} from ${time(from)}${until === null ? '' : ` until ${time(until)}`}`;
+    if (state === 'open' || state === 'ebbing') return until === null ? name : `${name} until ${time(until)}`;
+    return `${name} ${SHUT_WORDS[state] ?? state}`;
+  };
+  if (!mayServe(raw)) {
+    const soon = cooked.state === 'ebbing' ? 'Use soon: ' : '';
+    return `${soon}COOKED ONLY${cooked.until === null ? '' : `, until ${time(cooked.until)}`}`;
+  }
+  return `${raw.state === 'ebbing' ? 'Use soon: ' : ''}${named(raw)} · ${named(cooked)}`;
+}
 
 /** The lines of a label. A mark drawn on paper cannot follow the tide: it says when it was printed for. */
 export function labelWords(label: LabelData, house: { readonly units: UnitPreferences; readonly zone: string }) {
@@ -33,15 +46,16 @@ export function labelWords(label: LabelData, house: { readonly units: UnitPrefer
       hourCycle: 'h23'
     }).format(at);
   const kind = label.species.join(' and ');
-  const timed =
-    label.until !== null && (label.state === 'open' || label.state === 'ebbing' || label.state === 'locked');
+  const { origins } = label;
+  const origin = origins.length > 2 ? `${origins[0]} and ${origins.length - 1} more` : origins.join('; ');
   return {
+    window: bindingWords(label, time),
     // A label is small: a name without end is cut, its code is not.
     name: label.name.length > 60 ? `${label.name.slice(0, 59)}…` : label.name,
     code: `${label.code}${kind && !label.name.includes(kind) ? ` · ${kind}` : ''}`,
     mass: `${formatMass(label.grams, house.units)}${label.use ? ` · ${USE_WORDS[label.use] ?? label.use}` : ''}${label.place ? ` · ${label.place}` : ''}`,
-    days: `Made ${label.madeOn} · Use by ${label.useBy ?? 'see its page'}`,
-    window: `${label.route ? ROUTE_WORDS[label.route] : ''}: ${label.state === 'open' && !timed ? 'Open' : STATE_WORDS[label.state]}${timed ? ` ${time(label.until!)}` : ''}`,
+    // Two lots and more: the first stands for them on so small a paper, and its page has the rest.
+    made: `Made ${label.madeOn}${origin === '' ? '' : ` · ${origin}`}`,
     allergens: `Allergens: ${label.allergens.map((allergen) => allergenWord(allergen)).join(', ') || 'none of its own'}`
   };
 }

@@ -47,11 +47,11 @@
       <div class="labels">
         {#each data.labels as label (label.id)}
           <div class="label" class:wide={size.width > 80}>
+            <b data-binds>{label.window}</b>
             <b>{label.name}</b>
             <span>{label.code}</span>
             <b>{label.mass}</b>
-            <span>{label.days}</span>
-            <b>{label.window}</b>
+            <span>{label.made}</span>
             <span>{label.allergens}</span>
           </div>
         {/each}

@@ -1,5 +1,5 @@
 import { businessDay, type HouseTime } from '../service/day.ts';
-import type { Route, RouteWindow, WindowState } from '../rules/window.ts';
+import { RAW_ROUTES, type Route, type RouteWindow, type WindowState } from '../rules/window.ts';
 
 /** Label stock as commonly sold, mm. A sheet says how many go across and down, and where the first begins. */
 export interface LabelSize {
@@ -31,6 +31,19 @@ export const LABEL_SIZES: readonly LabelSize[] = [
   }
 ];
 
+/** How a route stands on a label. */
+export interface LabelRoute {
+  readonly route: Route;
+  readonly state: WindowState;
+  /** Where it opens later, ms. */
+  readonly from: number | null;
+  /** Its end by what is known, or by when it has to be read again; null for none. ms */
+  readonly until: number | null;
+}
+const SERVED: readonly WindowState[] = ['open', 'ebbing', 'locked'];
+/** Whether a route may be served, now or once its clock has run. */
+export const mayServe = ({ state }: Pick<LabelRoute, 'state'>): boolean => SERVED.includes(state);
+
 export interface LabelData {
   readonly code: string;
   readonly name: string;
@@ -41,39 +54,47 @@ export interface LabelData {
   readonly madeOn: string;
   /** Last business day it may be used on by any route; null where no route has an end or none is open to it. */
   readonly useBy: string | null;
-  /** The route that matters on the label: the first that is or may come open, and how it stands. */
-  readonly route: Route | null;
-  readonly state: WindowState;
-  readonly until: number | null;
+  /** The rawest of the raw routes that is or may come open (raw itself where none is), and the pan. */
+  readonly raw: LabelRoute;
+  readonly cooked: LabelRoute;
+  /** Where it came from and when it was caught or harvested, a line for each lot. */
+  readonly origins: readonly string[];
   readonly allergens: readonly string[];
   readonly place: string;
   readonly use: string;
   readonly zone: string;
 }
 
-const RANK: Record<WindowState, number> = { open: 0, ebbing: 0, locked: 1, 'not-cleared': 2, closed: 3, never: 4 };
-
 /** What a label says of a piece, from its windows as they stand. */
 export function labelOf(
-  input: Omit<LabelData, 'useBy' | 'route' | 'state' | 'until'> &
+  input: Omit<LabelData, 'useBy' | 'raw' | 'cooked'> &
     HouseTime & {
       readonly windows: readonly (RouteWindow & { readonly state: WindowState })[];
       readonly now: number;
     }
 ): LabelData {
   const { windows, now, dayEndsHour, ...rest } = input;
-  // The rawest route that stands best: a label that says "cooked" where raw is open would waste it.
-  const best = [...windows].sort((a, b) => RANK[a.state] - RANK[b.state])[0];
-  const ends = windows
-    .filter(({ state }) => state === 'open' || state === 'ebbing' || state === 'locked')
-    .map(({ closes }) => closes);
+  const said = (route: Route): LabelRoute => {
+    const window = windows.find((each) => each.route === route);
+    if (!window) return { route, state: 'not-cleared', from: null, until: null };
+    const { state, opens, closes, proofDue } = window;
+    // A moment to be read by is an end like any other, unless the proof is that of its opening.
+    const readBy = proofDue !== null && proofDue > (opens ?? -Infinity) ? proofDue : Infinity;
+    const end = Math.min(closes ?? Infinity, readBy);
+    return { route, state, from: state === 'locked' ? opens : null, until: Number.isFinite(end) ? end : null };
+  };
+  const rawRoutes = RAW_ROUTES.map(said);
+  const ends = windows.filter(mayServe).map(({ closes }) => closes);
   const last = ends.length === 0 || ends.includes(null) ? null : Math.max(...(ends as number[]));
   return {
     ...rest,
     // The day whose close falls in it is no day to use it on: what closes at the day's end may be used till then.
     useBy: last === null || last <= now ? null : businessDay(last - 1, { zone: rest.zone, dayEndsHour }),
-    route: best?.route ?? null,
-    state: best?.state ?? 'not-cleared',
-    until: best ? (best.state === 'locked' ? best.opens : best.closes) : null
+    // The rawest that may be served: a label that says "cooked" where raw is open would waste it.
+    raw:
+      rawRoutes.find((each) => each.state === 'open' || each.state === 'ebbing') ??
+      rawRoutes.find(mayServe) ??
+      rawRoutes[0]!,
+    cooked: said('cooked')
   };
 }

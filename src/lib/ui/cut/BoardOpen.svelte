@@ -90,7 +90,8 @@
     </div>
     <p class="soft">
       From here its time out of the cold runs, taken as {formatTemperature(OUT_OF_COLD_CELSIUS, units)} until a probe says
-      better.{#if view.warm}&#32;<b
+      better.
+      {#if view.warm}<b
           >It has {formatDuration(view.warm.left)} left in the warm: a board of {formatDuration(view.warm.usual)} leaves {formatDuration(
             view.warm.after
           )} for the tray.</b

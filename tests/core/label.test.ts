@@ -1,0 +1,126 @@
+import { expect } from 'chai';
+import { labelOf, type LabelData } from '../../src/lib/core/trace/label.ts';
+import { ROUTES, stateAt, type Route, type RouteWindow } from '../../src/lib/core/rules/window.ts';
+import { bindingWords, labelWords } from '../../src/lib/words/labels.ts';
+
+const NOW = Date.UTC(2026, 2, 13, 12);
+const HOUR = 3600_000;
+const time = (at: number) => `+${(at - NOW) / HOUR} h`;
+
+type Window = Partial<Omit<RouteWindow, 'route'>>;
+const open = (hours: number | null): Window => ({ closes: hours === null ? null : NOW + hours * HOUR });
+const NEVER: Window = { never: true };
+const MISSING: Window = { missing: true };
+const CLOSED: Window = { closes: NOW - HOUR };
+const locked = (from: number, until: number): Window => ({ opens: NOW + from * HOUR, closes: NOW + until * HOUR });
+const readBy = (hours: number, until: number): Window => ({ ...open(until), proofDue: NOW + hours * HOUR });
+
+/** A label of a piece whose windows stand so; raw's stands for the other raw routes where they are not told. */
+function labelWith(
+  told: Partial<Record<Route, Window>> & { raw: Window; cooked: Window },
+  more: Partial<LabelData> = {}
+) {
+  const windows = ROUTES.map((route) => {
+    const window: RouteWindow = {
+      route,
+      never: false,
+      missing: false,
+      opens: null,
+      proofDue: null,
+      closes: null,
+      ...(told[route] ?? told.raw)
+    };
+    return { ...window, state: stateAt(window, NOW, 2 * 3600) };
+  });
+  return labelOf({
+    code: 'TUR-0313-1-A',
+    name: 'Turbot',
+    species: ['Turbot'],
+    lots: ['TUR-0313-1'],
+    grams: 800,
+    madeOn: '2026-03-13',
+    origins: ['Graywater Landings, wild, FAO 27, caught 2026-03-12'],
+    allergens: ['fish'],
+    place: 'Drawer 1',
+    use: '',
+    zone: 'UTC',
+    dayEndsHour: 4,
+    now: NOW,
+    windows,
+    ...more
+  });
+}
+
+/** What binds, for thirty ways a piece may stand. */
+const states: [string, Parameters<typeof labelWith>[0], string][] = [
+  ['raw and cooked open', { raw: open(20), cooked: open(90) }, 'Raw until +20 h · Cooked until +90 h'],
+  ['raw ebbing', { raw: open(1), cooked: open(90) }, 'Use soon: Raw until +1 h · Cooked until +90 h'],
+  ['raw open, cooked without an end', { raw: open(20), cooked: open(null) }, 'Raw until +20 h · Cooked'],
+  ['both without an end', { raw: open(null), cooked: open(null) }, 'Raw · Cooked'],
+  ['raw open, cooked never (an odd rule)', { raw: open(20), cooked: NEVER }, 'Raw until +20 h · Cooked never'],
+  ['raw open, cooked closed', { raw: open(20), cooked: CLOSED }, 'Raw until +20 h · Cooked closed'],
+  ['raw open, cooked not cleared', { raw: open(20), cooked: MISSING }, 'Raw until +20 h · Cooked not cleared'],
+  ['in the freezer', { raw: locked(30, 90), cooked: open(90) }, 'Raw from +30 h until +90 h · Cooked until +90 h'],
+  ['in the freezer, no end', { raw: { opens: NOW + 30 * HOUR }, cooked: open(null) }, 'Raw from +30 h · Cooked'],
+  ['opens after it closes', { raw: locked(30, 20), cooked: open(90) }, 'COOKED ONLY, until +90 h'],
+  ['never raw', { raw: NEVER, cooked: open(90) }, 'COOKED ONLY, until +90 h'],
+  ['never raw, cooked without an end', { raw: NEVER, cooked: open(null) }, 'COOKED ONLY'],
+  ['never raw, the pan ebbing', { raw: NEVER, cooked: open(1) }, 'Use soon: COOKED ONLY, until +1 h'],
+  ['not cleared raw', { raw: MISSING, cooked: open(90) }, 'COOKED ONLY, until +90 h'],
+  ['raw closed', { raw: CLOSED, cooked: open(90) }, 'COOKED ONLY, until +90 h'],
+  ['raw closed, the pan locked', { raw: CLOSED, cooked: locked(5, 90) }, 'COOKED ONLY, until +90 h'],
+  ['puffer: never at all', { raw: NEVER, cooked: NEVER }, 'NOT FOR SERVICE, raw or cooked'],
+  ['binned', { raw: CLOSED, cooked: CLOSED }, 'NOT FOR SERVICE, raw or cooked'],
+  ['no histamine paper', { raw: MISSING, cooked: MISSING }, 'NOT FOR SERVICE, raw or cooked'],
+  ['never raw, closed cooked', { raw: NEVER, cooked: CLOSED }, 'NOT FOR SERVICE, raw or cooked'],
+  ['never raw, cooked not cleared', { raw: NEVER, cooked: MISSING }, 'NOT FOR SERVICE, raw or cooked'],
+  ['not cleared raw, closed cooked', { raw: MISSING, cooked: CLOSED }, 'NOT FOR SERVICE, raw or cooked'],
+  ['to be read again', { raw: readBy(10, 40), cooked: open(90) }, 'Raw until +10 h · Cooked until +90 h'],
+  ['to be read again soon', { raw: readBy(1, 40), cooked: open(90) }, 'Use soon: Raw until +1 h · Cooked until +90 h'],
+  ['nobody read it in time', { raw: readBy(-1, 40), cooked: open(90) }, 'COOKED ONLY, until +90 h'],
+  [
+    'nobody read it, nor for the pan',
+    { raw: readBy(-1, 40), cooked: readBy(-1, 90) },
+    'NOT FOR SERVICE, raw or cooked'
+  ],
+  ['cured, raw closed', { raw: CLOSED, cured: open(30), cooked: open(90) }, 'Cured until +30 h · Cooked until +90 h'],
+  [
+    'in acid',
+    { raw: CLOSED, cured: CLOSED, acid: open(6), seared: open(6), cooked: open(90) },
+    'Acid until +6 h · Cooked until +90 h'
+  ],
+  [
+    'seared alone',
+    { raw: CLOSED, cured: CLOSED, acid: CLOSED, seared: open(6), cooked: open(9) },
+    'Seared until +6 h · Cooked until +9 h'
+  ],
+  [
+    'cured open now, raw later',
+    { raw: locked(5, 90), cured: open(30), cooked: open(90) },
+    'Cured until +30 h · Cooked until +90 h'
+  ]
+];
+
+describe('what a label says first', () => {
+  for (const [name, windows, wanted] of states)
+    it(`${name}: ${wanted}`, () => {
+      expect(bindingWords(labelWith(windows), time)).to.equal(wanted);
+    });
+  it('has thirty states, and none of them puts a date of the pan beside a raw window as if it were its own', () => {
+    expect(states.length).to.equal(30);
+    for (const [, windows] of states) {
+      const words = labelWords(labelWith(windows), { zone: 'UTC', units: { mass: 'g' } as never });
+      expect(Object.values(words).join(' ')).to.not.match(/use by|undefined|null|NaN/i);
+    }
+  });
+  it('names where it came from; of three lots and more the first, and how many beside it', () => {
+    const words = (origins: string[]) =>
+      labelWords(labelWith({ raw: open(20), cooked: open(90) }, { origins }), {
+        zone: 'UTC',
+        units: { mass: 'g' } as never
+      });
+    expect(words(['A, wild']).made).to.equal('Made 2026-03-13 · A, wild');
+    expect(words(['A', 'B']).made).to.equal('Made 2026-03-13 · A; B');
+    expect(words(['A', 'B', 'C']).made).to.equal('Made 2026-03-13 · A and 2 more');
+  });
+});
