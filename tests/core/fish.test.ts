@@ -9,7 +9,7 @@ import { LOOKALIKES, lookalikesOf } from '../../src/lib/core/fish/lookalikes.ts'
 import { KILLINGS, rigorGuide, rigorStage } from '../../src/lib/core/fish/rigor.ts';
 import { speciesIndex } from '../../src/lib/core/fish/search.ts';
 import { SPECIES, speciesById, speciesCalled } from '../../src/lib/core/fish/species.ts';
-import { allergensOf } from '../../src/lib/core/rules/allergens.ts';
+import { allergensAdded, allergensOf } from '../../src/lib/core/rules/allergens.ts';
 import { profileById, PROFILES } from '../../src/lib/core/rules/profiles/index.ts';
 import { HANDLING_WITH_WORDS, STYLES_WITH_WORDS, differenceWord, sourceWord } from '../../src/lib/words/species.ts';
 import { allergenWord } from '../../src/lib/words/notices.ts';
@@ -257,6 +257,47 @@ describe('allergens', () => {
       'crustacean required',
       'soy required'
     ]);
+  });
+  it('the lists are whole: nine in the US, fourteen in the EU and the UK, eight and twenty in Japan', () => {
+    const duty = (name: string, profile: string) => allergensAdded([name], profileById(profile))[0]!.duty;
+    const under = (profile: string, names: readonly string[]) => names.map((name) => duty(name, profile));
+    const all = (length: number, what: string) => Array<string>(length).fill(what);
+    const nine = ['milk', 'egg', 'fish', 'crustacean', 'tree-nut', 'peanut', 'wheat', 'soy', 'sesame'];
+    expect(under('us-fc', nine)).to.deep.equal(all(9, 'required'));
+    expect(duty('mollusc', 'us-fc')).to.equal('advised');
+    const fourteen = [
+      ...['gluten', 'crustacean', 'egg', 'fish', 'peanut', 'soy', 'milk', 'tree-nut', 'celery', 'mustard', 'sesame'],
+      ...['sulphites', 'lupin', 'mollusc']
+    ];
+    for (const profile of ['eu', 'uk']) {
+      expect(under(profile, fourteen), profile).to.deep.equal(all(14, 'required'));
+      // Barley of a bean paste is a cereal with gluten.
+      expect(under(profile, ['wheat', 'barley', 'rye', 'oats', 'walnut'])).to.deep.equal(all(5, 'required'));
+    }
+    const eight = ['prawn', 'crab', 'walnut', 'wheat', 'buckwheat', 'egg', 'milk', 'peanut'];
+    expect(under('jp', eight)).to.deep.equal(all(8, 'required'));
+    const twenty = [
+      ...[
+        'almond',
+        'abalone',
+        'squid',
+        'salmon-roe',
+        'orange',
+        'cashew',
+        'kiwi',
+        'beef',
+        'sesame',
+        'salmon',
+        'mackerel'
+      ],
+      ...['soy', 'chicken', 'banana', 'pork', 'macadamia', 'peach', 'yam', 'apple', 'gelatin']
+    ];
+    expect(under('jp', twenty)).to.deep.equal(all(20, 'advised'));
+    for (const name of [...fourteen, ...eight, ...twenty]) expect(allergenWord(name)).to.match(/[a-z]{3}/);
+  });
+  it('urchin is no mollusc, and is told by its own name', () => {
+    for (const profile of PROFILES)
+      expect(told('sea-urchin', profile.id), profile.id).to.deep.equal(['urchin advised']);
   });
   it('every species tells something under every profile, with a citation and words', () => {
     for (const { id } of SPECIES) {

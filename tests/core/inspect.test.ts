@@ -198,6 +198,6 @@ describe('the house’s copy of a rule book', () => {
   it('has words for each dial, and names its base and entry', () => {
     expect(DIALS.map(({ id }) => id)).to.have.members(DIALS_WITH_WORDS);
     expect(build({}).version).to.equal(`${base.version}, house entry 3`);
-    expect(PROFILES.map(({ id }) => id)).to.deep.equal(['us-fc', 'eu', 'jp']);
+    expect(PROFILES.map(({ id }) => id)).to.deep.equal(['us-fc', 'eu', 'uk', 'jp']);
   });
 });

@@ -573,6 +573,13 @@ describe('laws of the cumulative clock', () => {
       runs(600)
     );
   });
+  it('a probe read in a place nobody knows says nothing of the board after it', () => {
+    const told = (more: readonly RecordEvent[]) =>
+      ask({ lot: turbot, papers: [fullFeed], events: [...more, read(1 / 60, 2), ...board(2 / 60, 14 / 60)] }, 5)
+        .windows[0]!;
+    expect(isWider(told([]), told([moved(0, 'Somewhere')]))).to.equal(false);
+    expect(told([moved(0, 'Somewhere')]).closes!).to.be.lessThan(told([]).closes!);
+  });
   it('windows do not depend on when they are asked, once all of it has happened', () => {
     fc.assert(
       fc.property(stories, lots, profiles, fc.integer({ min: 1, max: 400 }), (events, base, profile, later) => {

@@ -67,7 +67,7 @@ describe('words', () => {
         'eu'
       )
     ];
-    const sentences = tried.flatMap(({ reasons }) => reasons.map(sentence));
+    const sentences = tried.flatMap(({ reasons }) => reasons.map((reason) => sentence(reason)));
     expect(sentences.length).to.be.greaterThan(12);
     sentences.forEach((text) => expect(text).to.not.match(/undefined|NaN|\s{2}/));
   });
@@ -131,4 +131,31 @@ describe('rule profiles', () => {
       expect(profile.version).to.match(/\d{4}\.\d/);
     });
   }
+});
+
+describe('findings in a Fahrenheit house', () => {
+  it('say every temperature in its scale, limits as the rule prints them, and nothing twice', () => {
+    const F = { temperature: 'F' as const };
+    const cold = { code: 'temperature.arrived-cold', seen: { celsius: 0.8, typed: '0.8 C', limitC: 5, limitF: 41 } };
+    expect(sentence(cold, F).replace(/\u00a0/g, ' ')).to.equal('Came in at 33.4 °F; the limit is 41.0 °F.');
+    expect(sentence(cold).replace(/\u00a0/g, ' ')).to.equal('Came in at 0.8 °C; the limit is 5.0 °C.');
+    const numbers = Object.fromEntries(
+      [
+        'celsius',
+        'limitC',
+        'aboveC',
+        'holdCelsius',
+        'solidCelsius',
+        'holdHours',
+        'days',
+        'wps',
+        'share',
+        'iceDays'
+      ].map((key) => [key, 2])
+    );
+    for (const code of CODES_WITH_WORDS) {
+      const said = sentence({ code, seen: { ...numbers, hot: true, typed: '2 C' } }, F);
+      expect(said, code).to.not.match(/°C|NaN °/);
+    }
+  });
 });

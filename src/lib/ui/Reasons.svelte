@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { page } from '$app/state';
   import type { Reason } from '$lib/core/rules/window.ts';
   import { ROUTE_WORDS, sentence, wouldChange } from '$lib/words/findings.ts';
   import { dayAndTime } from './format.ts';
@@ -37,7 +38,7 @@
         <p>
           {#if reason.lots}<b>Of {reason.lots}:</b>{/if}
           {#if reason.candidate}<b>If {reason.candidate}:</b>{/if}
-          {sentence(reason)}
+          {sentence(reason, page.data.house.units)}
         </p>
         {#if reason.owned}
           <p class="change">

@@ -1,3 +1,4 @@
+import { safety } from './safety.ts';
 import type { MapId } from '../core/bench/breakdown/map-types.ts';
 
 /** Words for cut maps: parts, uses, schools, each step and why it stands where it stands. */
@@ -207,7 +208,7 @@ export const STEP_WORDS: Record<string, { do: string; why: string }> = {
   'open-mantle': { do: 'Open the mantle flat', why: 'both faces must be seen' },
   'lift-viscera': { do: 'Lift the viscera out whole', why: 'nothing leaks onto the flesh' },
   'membranes-off': { do: 'Both membranes off', why: 'tough to the tooth, and larvae lie under them' },
-  'candle-mantle': { do: 'Hold it to the light', why: 'larvae show as threads' },
+  'candle-mantle': { do: 'Hold it to the light', why: safety('candling') },
   'keep-tag': { do: 'Tag stays with the container until it is empty', why: 'one lot at a time on the board' },
   tap: { do: 'Tap: what does not close goes', why: 'dead shellfish are not served' },
   scrub: { do: 'Scrub the shell cold', why: 'grit outside ends inside' },
@@ -219,8 +220,8 @@ export const STEP_WORDS: Record<string, { do: string; why: string }> = {
   'peel-rings': { do: 'Peel ring by ring, tail fan last', why: 'keeps the tail whole' },
   'vein-draw': { do: 'Draw the vein', why: 'grit and gut' },
   'salt-ice-rinse': { do: 'One rinse in iced salt water, dry', why: 'fresh water makes it limp' },
-  scald: { do: 'Scald or cook through', why: 'kinds that are not eaten raw' },
-  ice: { do: 'Into ice at once', why: 'stops the cooking, and the clock' },
+  scald: { do: 'Cook through, its core read', why: safety('scald') },
+  ice: { do: 'Into ice at once', why: safety('ice') },
   'pick-legs': { do: 'Legs and claws first', why: 'the sweetest and the most work' },
   'pick-body': { do: 'Then the body', why: 'feel for every wall of shell' },
   'shell-look': { do: 'Look again for shell', why: 'twice, in good light' }

@@ -4,6 +4,8 @@ import type { School } from '../core/bench/cure/programme.ts';
 import { lookWords } from './age.ts';
 import { SCHOOL_WORDS } from './cure.ts';
 import { formatDuration } from '../core/measure/format.ts';
+import { safety } from './safety.ts';
+import type { UnitPreferences } from '../core/measure/units.ts';
 
 /** Every sentence the product says about a finding, by code. */
 
@@ -27,7 +29,13 @@ export const STATE_WORDS: Record<WindowState, string> = {
 type Seen = Reason['seen'];
 const text = (seen: Seen, key: string) => String(seen[key] ?? '');
 const hours = (seen: Seen, key: string) => formatDuration(Number(seen[key] ?? 0));
-const degrees = (value: unknown) => `${Number(value).toFixed(1).replace('-', '\u2212')}\u00a0°C`;
+/** A temperature in the house's scale: of a limit, as the rule prints it there. */
+type Degrees = (celsius: unknown, fahrenheit?: unknown) => string;
+const figure = (value: number, unit: string) => `${value.toFixed(1).replace('-', '\u2212')}\u00a0°${unit}`;
+const DEGREES: Record<UnitPreferences['temperature'], Degrees> = {
+  C: (celsius) => figure(Number(celsius), 'C'),
+  F: (celsius, fahrenheit) => figure(Number(fahrenheit ?? (Number(celsius) * 9) / 5 + 32), 'F')
+};
 
 const basis = (seen: Seen): string => {
   const caught = `from its catch, ${text(seen, 'caughtOn').replace('T', ' ')}`;
@@ -86,7 +94,7 @@ const CONFLICT_WORDS: Record<string, string> = {
 };
 const conflictWords = (conflicts: string) => listed(conflicts, CONFLICT_WORDS);
 
-const SENTENCES: Record<string, (seen: Seen) => string> = {
+const SENTENCES: Record<string, (seen: Seen, degrees: Degrees) => string> = {
   'source.named': (seen) => `Bought from a named supplier: ${text(seen, 'supplier')}.`,
   'source.unknown': () => 'Not cleared: nobody has said whether it comes from a commercial source.',
   'source.not-commercial': () => 'Caught outside the trade. It may not be served to guests.',
@@ -118,7 +126,7 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
     `Through the licensed channel (${text(seen, 'issuer')}, ${text(seen, 'reference')}) to a licensed house (${text(seen, 'licence')}). No preparation advice is given here.`,
   'parasites.roe-not-rinsed': () =>
     'Not cleared: eggs are exempt only once out of the skein and rinsed, and nobody has said so.',
-  'parasites.kudoa': (seen) =>
+  'parasites.kudoa': (seen, degrees) =>
     `Not cleared: farmed flounder may carry Kudoa; ${text(seen, 'holdHours')} h at ${degrees(seen.holdCelsius)} or colder, or the farm’s check.`,
   'parasites.kudoa-cleared': (seen) => `Checked for Kudoa, or frozen for it, by ${text(seen, 'issuer')}.`,
   'decision.cooked-only': (seen) => `Taken in for cooking only: ${text(seen, 'reason')}.`,
@@ -148,20 +156,21 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
   'shellfish.tag-incomplete': (seen) => `Not cleared: its tag does not say ${tagWords(text(seen, 'lacks'))}.`,
   'parasites.group-not-covered': (seen) =>
     `The freezing rule of this profile does not name this kind (${text(seen, 'group')}).`,
-  'parasites.group-exempt': (seen) => `This kind (${text(seen, 'group')}) is exempt from parasite freezing.`,
-  'parasites.species-exempt': (seen) => `${text(seen, 'species')} is on the list of exempt tunas.`,
-  'parasites.farm-exempt': (seen) => `Farmed on feed without parasites, by a statement from ${text(seen, 'issuer')}.`,
-  'parasites.supplier-froze': (seen) =>
+  'parasites.group-exempt': (seen) => `This kind: ${text(seen, 'group')}. ${safety('exempt')}`,
+  'parasites.species-exempt': (seen) => `${text(seen, 'species')} is on the list of tunas. ${safety('exempt')}`,
+  'parasites.farm-exempt': (seen) =>
+    `Farmed on feed without parasites, by a statement from ${text(seen, 'issuer')}. ${safety('exempt')}`,
+  'parasites.supplier-froze': (seen, degrees) =>
     `Frozen by the supplier (${text(seen, 'issuer')}) for ${text(seen, 'holdHours')} h or more at or below ${degrees(seen.holdCelsius)}.`,
-  'parasites.frozen-here': (seen) =>
+  'parasites.frozen-here': (seen, degrees) =>
     `Frozen here for ${text(seen, 'holdHours')} h at or below ${degrees(seen.holdCelsius)}, counted by the ${text(seen, 'clock')} clock, readings taken ${seen.accuracy === 'strict' ? 'strictly (accuracy added)' : 'plainly'}.`,
-  'parasites.hold-running': (seen) =>
+  'parasites.hold-running': (seen, degrees) =>
     `In the freezer: ${hours(seen, 'heldSeconds')} proven of ${text(seen, 'holdHours')} h at or below ${degrees(seen.holdCelsius)} by the ${text(seen, 'clock')} clock${Number(seen.excursions) > 0 ? `; started anew after ${text(seen, 'excursions')} warm reading` : ''}${Number(seen.gaps) > 0 ? '; started anew after a gap in the readings' : ''}.`,
-  'parasites.core-on-its-way': (seen) =>
+  'parasites.core-on-its-way': (seen, degrees) =>
     `In the freezer; no reading proves the core yet. Counted from the slow end of the forecast, ${text(seen, 'holdHours')} h at or below ${degrees(seen.holdCelsius)}.`,
-  'parasites.solid-before': (seen) =>
+  'parasites.solid-before': (seen, degrees) =>
     `Not cleared: it was solid before air of ${degrees(seen.solidCelsius)} came, and this cycle asks that it freezes solid in that air. Hold it by another cycle.`,
-  'parasites.freezer-too-warm': (seen) =>
+  'parasites.freezer-too-warm': (seen, degrees) =>
     `Not cleared: this freezer's air is too warm for the core ever to reach ${degrees(seen.holdCelsius)}, and no core reading proves it.`,
   'parasites.no-farm-paper': () =>
     'Not cleared: no paper says how the farm raised and fed it, and there is no freezing record.',
@@ -174,14 +183,14 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
   'parasites.fluke-not-cleared': (seen) =>
     `Not cleared: flukes of ${seen.water === 'unknown' ? 'unknown' : text(seen, 'water')} water are not killed by these cycles.`,
   'temperature.not-taken': () => 'Not cleared: no core temperature was taken at the door.',
-  'temperature.arrived-warm': (seen) =>
-    `Not cleared: it came in at ${text(seen, 'typed')}; the limit is ${degrees(seen.limitC)} (${text(seen, 'limitF')} °F).`,
-  'temperature.arrived-cold': (seen) =>
-    `Came in at ${text(seen, 'typed')}; the limit is ${degrees(seen.limitC)} (${text(seen, 'limitF')} °F).`,
+  'temperature.arrived-warm': (seen, degrees) =>
+    `Not cleared: it came in at ${degrees(seen.celsius)}; the limit is ${degrees(seen.limitC, seen.limitF)}.`,
+  'temperature.arrived-cold': (seen, degrees) =>
+    `Came in at ${degrees(seen.celsius)}; the limit is ${degrees(seen.limitC, seen.limitF)}.`,
   'temperature.air-not-taken': () => 'Not cleared: nobody read the air round it when it came alive.',
-  'temperature.arrived-alive': (seen) =>
-    `Came alive, in air of ${text(seen, 'typed')}. The rule asks that they live and that the cold does not harm them.`,
-  'temperature.warmer-than-ice': (seen) =>
+  'temperature.arrived-alive': (seen, degrees) =>
+    `Came alive, in air of ${degrees(seen.celsius)}. The rule asks that they live and that the cold does not harm them.`,
+  'temperature.warmer-than-ice': (seen, degrees) =>
     `Last read at ${degrees(seen.celsius)}: warmer than ${degrees(seen.limitC)}. Cool it down.`,
   'clock.within': (seen) =>
     `Time in the warm: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} spent. Cold gives none of it back.`,
@@ -191,34 +200,35 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
     `The last word on it was warm${seen.readBy === null ? '' : ', and nobody has read it since'}: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} spent if it still is. Cool it and read its core.`,
   'clock.running': (seen) =>
     `Its time in the warm is running: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} spent${cause(seen)}. Put it in the cold and read its core.`,
-  'clock.spent': (seen) =>
-    `Its time in the warm is used up: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')}${seen.hot === true ? ', the shorter one, as some of it was above 21.1 °C' : ''}${cause(seen)}.`,
+  'clock.spent': (seen, degrees) =>
+    `Its time in the warm is used up: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')}${seen.hot === true ? `, the shorter one, as some of it was above ${degrees(21.1, 70)}` : ''}${cause(seen)}.`,
   'clock.pan-read-by': () => 'For the pan the same holds, twice as long.',
   'clock.pan': (seen) =>
     `For the pan the same time counts twice over: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} spent.`,
-  'pack.not-asked': () => 'Nobody said how it was packed. Without air, it must stay at or below 3.3 °C.',
+  'pack.not-asked': (_, degrees) =>
+    `Nobody said how it was packed. Without air, it must stay at or below ${degrees(3.3, 38)}.`,
   'pack.indicator': () => 'Packed without air, with its time-temperature indicator.',
-  'pack.cold': (seen) =>
+  'pack.cold': (seen, degrees) =>
     `Packed without air and no indicator: cleared while every reading is at or below ${degrees(seen.limitC)}.`,
-  'pack.no-indicator': (seen) =>
+  'pack.no-indicator': (seen, degrees) =>
     `Not cleared: packed without air, no time-temperature indicator, and ${seen.celsius === null ? 'no core read' : `read at ${degrees(seen.celsius)}`}. Botulinum may grow above ${degrees(seen.limitC)}.`,
   'thaw.running': (seen) => `Thawing in ${text(seen, 'place')}: nobody has said that it is through.`,
-  'thaw.closed-pack': () =>
-    'Not cleared: thawed in the cold in its closed pack without oxygen, where botulinum may grow from 3.3 °C.',
-  'thaw.water-warm': (seen) =>
-    `Thawed in water of ${text(seen, 'typed')}; the limit is ${degrees(seen.limitC)}. Not for the raw routes any more.`,
-  'thaw.ended-warm': (seen) =>
+  'thaw.closed-pack': (_, degrees) =>
+    `Not cleared: thawed in the cold in its closed pack without oxygen, where botulinum may grow from ${degrees(3.3, 38)}.`,
+  'thaw.water-warm': (seen, degrees) =>
+    `Thawed in water of ${degrees(seen.celsius)}; the limit is ${degrees(seen.limitC)}. Not for the raw routes any more.`,
+  'thaw.ended-warm': (seen, degrees) =>
     `Came out of the water thaw at ${degrees(seen.celsius)}; ready-to-eat fish never goes above ${degrees(seen.limitC)}.`,
   'thaw.core-not-read': () => 'Not cleared: nobody read its core after the water thaw.',
   'histamine.no-chill-record': () =>
     'Not cleared: a histamine fish, and no paper on its chilling. The first buyer needs the boat’s record, others the supplier’s letter with the warmest temperature on the way. Neither freezing nor cooking undoes histamine.',
-  'histamine.within-budget': (seen) =>
-    `Warm time spent: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} above ${degrees(seen.aboveC)}.`,
-  'histamine.read-by': (seen) =>
+  'histamine.within-budget': (seen, degrees) =>
+    `Warm time spent: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} above ${degrees(seen.aboveC)}, ${safety('budget')}.`,
+  'histamine.read-by': (seen, degrees) =>
     `Warm time spent: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} above ${degrees(seen.aboveC)}. Unread, the rest runs out.`,
-  'histamine.budget-running': (seen) =>
+  'histamine.budget-running': (seen, degrees) =>
     `It lies in warm air: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} above ${degrees(seen.aboveC)} are spent, and the rest runs out while nothing says that it is cold.`,
-  'histamine.budget-spent': (seen) =>
+  'histamine.budget-spent': (seen, degrees) =>
     `Its warm hours are used up: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} above ${degrees(seen.aboveC)}.`,
   'time-control.tray': (seen) =>
     `On ${text(seen, 'label')} under time control: ${text(seen, 'hours')} h from the cold, then discarded.`,
@@ -226,12 +236,12 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
     `On ${text(seen, 'label')}: read above the ceiling of the ${text(seen, 'hours')} h clock. Bin it.`,
   'time-control.unread': (seen) =>
     `On ${text(seen, 'label')} on the ${text(seen, 'hours')} h clock: nobody read its warmest part, so it ends after ${text(seen, 'unreadHours')} h.`,
-  'time-control.started-warm': (seen) =>
-    `On ${text(seen, 'label')}: it went out at ${text(seen, 'typed')}. Time control starts from the cold. Bin it.`,
+  'time-control.started-warm': (seen, degrees) =>
+    `On ${text(seen, 'label')}: it went out at ${degrees(seen.celsius)}. Time control starts from the cold. Bin it.`,
   'date-mark.day': (seen) =>
     `Date mark: ${text(seen, 'days')} days, the day it was opened being day 1${Number(seen.frozenDays) > 0 ? `; ${text(seen, 'frozenDays')} frozen days not counted` : ''}.`,
   'date-mark.paused': () => 'Frozen: days do not count towards the date mark.',
-  'freshness.raw-share': (seen) => {
+  'freshness.raw-share': (seen, degrees) => {
     const from = basis(seen);
     return seen.alive === true
       ? `Alive, it keeps about ${text(seen, 'iceDays')} days on ice ${from}, held at an assumed ${degrees(seen.celsius)}; ${text(seen, 'spentDays')} spent.`
@@ -241,20 +251,20 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
   'freshness.paused': () => 'Frozen: the freshness clock stands still.',
   'freshness.no-catch-date': () => 'Not cleared: the day of catch or harvest is not known.',
   'handling.in-acid': () => 'It has been in acid: no longer a raw piece, nor a cured one.',
-  'acid.still-raw': () => 'Acid turns it white and kills no worms: it needs the same clearance as a raw piece.',
+  'acid.still-raw': () => safety('acid'),
   'acid.spent-liquid': (seen) =>
     `The liquid its fish lay in: it carries that fish’s verdict, and is used within ${text(seen, 'hours')} h.`,
   'handling.cured': () => 'It has been in a cure: no longer a raw piece.',
   'handling.cure-running': (seen) =>
     `In a ${SCHOOL_WORDS[seen.method as School]?.noun ?? 'cure'} for ${text(seen, 'hours')} h; opens when somebody takes it out.`,
-  'cure.still-raw': () => 'Salt kills no worms: a cured piece needs the same parasite clearance as a raw one.',
-  'cure.closed-pack': (seen) =>
-    `In a pack without air: botulinum may grow from 3.3 °C where the water-phase salt is under ${text(seen, 'needed')} % (least here, by the low forecast, ${text(seen, 'wps')} %). Opened within ${text(seen, 'limit')} h, or not served. Whether that relief covers fish that was never frozen is for your authority.`,
+  'cure.still-raw': () => safety('salt'),
+  'cure.closed-pack': (seen, degrees) =>
+    `In a pack without air: botulinum may grow from ${degrees(3.3, 38)} where the water-phase salt is under ${text(seen, 'needed')} % (least here, by the low forecast, ${text(seen, 'wps')} %). Opened within ${text(seen, 'limit')} h, or not served. Whether that relief covers fish that was never frozen is for your authority.`,
   'cure.closed-pack-late': (seen) =>
     `In a pack without air for ${text(seen, 'hours')} h, with ${text(seen, 'wps')} % water-phase salt at the least by the low forecast for its end; ${text(seen, 'needed')} % by then, or an approved plan, was needed after ${text(seen, 'limit')} h.`,
   'cure.closed-pack-salted': (seen) =>
     `In a pack without air, ${text(seen, 'wps')} % water-phase salt at the least by the low forecast (${text(seen, 'needed')} % wanted). That is a forecast, not a laboratory: the plan asks for one.`,
-  'cure.listeria': (seen) =>
+  'cure.listeria': (seen, degrees) =>
     seen.grows === true
       ? `Were Listeria in it, ten times as many after about ${text(seen, 'days')} d at ${degrees(seen.celsius)} and water activity ${text(seen, 'waterActivity')}. An estimate, never a permission.`
       : `By this estimate Listeria would not grow at water activity ${text(seen, 'waterActivity')} and ${degrees(seen.celsius)}. It does not die either.`,
@@ -268,9 +278,9 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
   'ageing.not-prepared': (seen) =>
     `Hung without being ${text(seen, 'left')}: the rack does not stand for its days on ice.`,
   'ageing.within-maximum': (seen) => `Off the rack within the house’s ${text(seen, 'days')} days.`,
-  'ageing.histamine-days': (seen) =>
+  'ageing.histamine-days': (seen, degrees) =>
     `A histamine kind hangs ${text(seen, 'days')} days at most, at or below ${degrees(seen.limitC)}, without a test on file.`,
-  'ageing.listeria': (seen) =>
+  'ageing.listeria': (seen, degrees) =>
     Number(seen.tenfoldDays) > 0
       ? `Were Listeria on it, ten times as many after about ${text(seen, 'tenfoldDays')} days at ${degrees(seen.celsius)}; this house hangs up to ${text(seen, 'days')}. An estimate, never a permission.`
       : `By this estimate Listeria would not grow at ${degrees(seen.celsius)}. It does not die either.`,
@@ -279,7 +289,7 @@ const SENTENCES: Record<string, (seen: Seen) => string> = {
   'ageing.after': (seen) => `What came off the rack is used within ${text(seen, 'after')} days, as this house has it.`,
   'ageing.rules-looser': (seen) =>
     `Owned: this house ages more loosely than what ships (${text(seen, 'fields')}): “${text(seen, 'reason')}”.`,
-  'ageing.cabinet-warm': (seen) =>
+  'ageing.cabinet-warm': (seen, degrees) =>
     `${text(seen, 'place')} stood above ${degrees(seen.limitC)} for more than ${text(seen, 'hours')} h in all while it hung there.`,
   'ageing.cabinet-unread': (seen) =>
     `Not cleared: nobody read ${text(seen, 'place') || 'its cabinet'} for ${text(seen, 'hours')} h while it hung there.`,
@@ -327,8 +337,11 @@ const CHANGES: Record<string, string> = {
 };
 
 /** The sentence of a reason. An unknown code is said as a code, never swallowed. */
-export function sentence(reason: Pick<Reason, 'code' | 'seen'>): string {
-  return SENTENCES[reason.code]?.(reason.seen) ?? reason.code;
+export function sentence(
+  reason: Pick<Reason, 'code' | 'seen'>,
+  units: Pick<UnitPreferences, 'temperature'> = { temperature: 'C' }
+): string {
+  return SENTENCES[reason.code]?.(reason.seen, DEGREES[units.temperature]) ?? reason.code;
 }
 
 /** What would change a reason; null where nothing would. */

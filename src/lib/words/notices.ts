@@ -3,6 +3,7 @@ const NOTICES: Record<string, string> = {
   'us-fc':
     '* Served raw, cured or lightly seared. Eating raw or undercooked fish or shellfish may increase your risk of foodborne illness, especially if you have certain medical conditions. (Consumer advisory: FDA Food Code 3-603.11.)',
   eu: 'Served raw, cured or lightly seared. If you are expecting, very young, elderly or unwell, ask us for a cooked dish. Ask us about allergens.',
+  uk: 'Served raw, cured or lightly seared. If you are expecting, very young, elderly or unwell, ask us for a cooked dish. Ask us about allergens.',
   jp: 'Served raw. If you are expecting, very young, elderly or unwell, ask us for a cooked dish. Ask us about allergens.'
 };
 
@@ -26,7 +27,31 @@ const ALLERGENS: Record<string, string> = {
   'salmon-roe': 'salmon roe',
   mackerel: 'mackerel',
   squid: 'squid',
-  abalone: 'abalone'
+  abalone: 'abalone',
+  urchin: 'sea urchin',
+  'tree-nut': 'tree nuts',
+  peanut: 'peanut',
+  celery: 'celery',
+  lupin: 'lupin',
+  gluten: 'cereals with gluten',
+  rye: 'rye (gluten)',
+  barley: 'barley (gluten)',
+  oats: 'oats (gluten)',
+  walnut: 'walnut',
+  buckwheat: 'buckwheat',
+  almond: 'almond',
+  cashew: 'cashew',
+  macadamia: 'macadamia',
+  orange: 'orange',
+  kiwi: 'kiwi',
+  peach: 'peach',
+  apple: 'apple',
+  banana: 'banana',
+  yam: 'yam',
+  beef: 'beef',
+  pork: 'pork',
+  chicken: 'chicken',
+  gelatin: 'gelatin'
 };
 
 export const allergenWord = (allergen: string): string => ALLERGENS[allergen] ?? allergen;

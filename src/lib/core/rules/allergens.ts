@@ -13,25 +13,96 @@ interface AllergenList extends Cited {
   readonly advised: readonly string[];
 }
 
-/** Lists of allergens by shipped profile. A house's copy follows its base. */
+/** Cereals with gluten, each by its own name as recipes write them. */
+const GLUTEN = ['gluten', 'wheat', 'rye', 'barley', 'oats'];
+/** Annex II of the EU's regulation, all fourteen; the cereals by their names. */
+const FOURTEEN = [
+  ...GLUTEN,
+  'crustacean',
+  'egg',
+  'fish',
+  'peanut',
+  'soy',
+  'milk',
+  'tree-nut',
+  'celery',
+  'mustard',
+  'sesame',
+  'sulphites',
+  'lupin',
+  'mollusc'
+];
+/** Nuts by their names, which are tree nuts to a list that names no single one. */
+const NUTS = ['walnut', 'almond', 'cashew', 'macadamia'];
+
+/** Lists of allergens by shipped profile, whole. A house's copy follows its base. What no list names is told all the same. */
 const LISTS: Readonly<Record<string, AllergenList>> = {
   'us-fc': {
-    required: ['fish', 'crustacean', 'egg', 'wheat', 'soy', 'sesame', 'milk'],
-    advised: ['mollusc', 'mustard', 'sulphites'],
+    required: ['milk', 'egg', 'fish', 'crustacean', 'tree-nut', ...NUTS, 'peanut', 'wheat', 'soy', 'sesame'],
+    advised: [
+      'mollusc',
+      'urchin',
+      'mustard',
+      'sulphites',
+      'celery',
+      'lupin',
+      'gluten',
+      'rye',
+      'barley',
+      'oats',
+      'buckwheat'
+    ],
     rule: '3-602.11, 1-201.10',
-    citation: 'FDA Food Code 2022 1-201.10 (major food allergens) and 3-602.11'
+    citation: 'FDA Food Code 2022 1-201.10 (major food allergens, nine) and 3-602.11'
   },
   eu: {
-    required: ['fish', 'crustacean', 'mollusc', 'egg', 'wheat', 'soy', 'sesame', 'milk', 'mustard', 'sulphites'],
-    advised: [],
+    required: [...FOURTEEN, ...NUTS],
+    advised: ['urchin', 'buckwheat'],
     rule: 'Reg. 1169/2011 Annex II',
-    citation: 'Reg. (EU) 1169/2011 Art. 44 and Annex II'
+    citation: 'Reg. (EU) 1169/2011 Art. 44 and Annex II (fourteen)'
+  },
+  uk: {
+    required: [...FOURTEEN, ...NUTS],
+    advised: ['urchin', 'buckwheat'],
+    rule: 'assimilated Reg. 1169/2011 Annex II',
+    citation: 'Assimilated Reg. (EU) 1169/2011 Art. 44 and Annex II (fourteen); Food Information Regulations 2014'
   },
   jp: {
-    required: ['prawn', 'crab', 'egg', 'wheat', 'milk'],
-    advised: ['salmon', 'mackerel', 'salmon-roe', 'squid', 'abalone', 'soy', 'sesame', 'fish', 'mollusc', 'crustacean'],
+    required: ['prawn', 'crab', 'walnut', 'wheat', 'buckwheat', 'egg', 'milk', 'peanut'],
+    advised: [
+      // The twenty that are recommended.
+      ...[
+        'almond',
+        'abalone',
+        'squid',
+        'salmon-roe',
+        'orange',
+        'cashew',
+        'kiwi',
+        'beef',
+        'sesame',
+        'salmon',
+        'mackerel'
+      ],
+      ...['soy', 'chicken', 'banana', 'pork', 'macadamia', 'peach', 'yam', 'apple', 'gelatin'],
+      // Told by this product all the same.
+      ...[
+        'fish',
+        'mollusc',
+        'crustacean',
+        'urchin',
+        'tree-nut',
+        'gluten',
+        'rye',
+        'barley',
+        'oats',
+        'mustard',
+        'sulphites'
+      ],
+      ...['celery', 'lupin']
+    ],
     rule: 'Food Labeling Standards',
-    citation: 'Food Labeling Standards, specified ingredients and those treated alike',
+    citation: 'Food Labeling Standards (Japan): eight required, twenty recommended; cashew is to be required (check)',
     check: true
   }
 };
@@ -45,7 +116,7 @@ const FAMILY: Readonly<Record<Species['group'], string>> = {
   scallop: 'mollusc',
   cephalopod: 'mollusc',
   crustacean: 'crustacean',
-  urchin: 'mollusc'
+  urchin: 'urchin'
 };
 
 /** Narrower names that some lists use for a kind. */
@@ -63,8 +134,8 @@ function narrow(species: Species): string[] {
 }
 
 /**
- * Allergens of a species as a profile wants them declared. Every one of its kind stands on the list; urchin is no mollusc, yet
- * is told with them (the house's caution). What a cure put on it comes with `allergensAdded`; what is added at the pass is declared with the dish.
+ * Allergens of a species as a profile wants them declared. Every one of its kind stands on the list; urchin is no mollusc and on
+ * no list, and is told by its own name all the same. What a cure put on it comes with `allergensAdded`; what is added at the pass is declared with the dish.
  *
  * @throws never: a profile without a list of its own follows the strictest here
  */

@@ -40,9 +40,15 @@ export function spansOut(chain: readonly PieceState[]): Span[] {
   return spans;
 }
 
-/** Time out and stays that are not cold, in order, overlaps once. */
-function together(spans: readonly Span[], elsewhere: readonly Interval[]): readonly Span[] {
-  if (elsewhere.length === 0) return spans;
+/**
+ * Time out and stays that are not cold, in order, overlaps once. Where one begins inside another that one ends there: a probe that was
+ * read in the first speaks for nothing of the second. A core that was read when a cut one ended is kept as a reading.
+ */
+function together(
+  spans: readonly Span[],
+  elsewhere: readonly Interval[]
+): { readonly spans: readonly Span[]; readonly cores: readonly Reading[] } {
+  if (elsewhere.length === 0) return { spans, cores: [] };
   const told = elsewhere.map(({ from, to }) => ({
     from,
     to: to === Infinity ? null : to,
@@ -53,13 +59,23 @@ function together(spans: readonly Span[], elsewhere: readonly Interval[]): reado
     backSeq: null
   }));
   const out: Span[] = [];
+  const cores: Reading[] = [];
   for (const span of [...spans, ...told].sort((a, b) => a.from - b.from)) {
     const last = out.at(-1);
-    if (!last || (last.to !== null && last.to < span.from)) out.push(span);
-    else if (last.to !== null && (span.to === null || span.to > last.to))
-      out[out.length - 1] = { ...span, from: last.from };
+    if (!last || (last.to !== null && last.to < span.from)) {
+      out.push(span);
+      continue;
+    }
+    const isInside = last.to === null || (span.to !== null && span.to <= last.to);
+    // Whichever ends first was read when it ended: the other goes on, but what was read was read.
+    for (const { to, core, by, backSeq, seq } of isInside ? [span] : [last]) {
+      if (core && to !== null)
+        cores.push({ seq: backSeq ?? seq, by, at: to, celsius: core.si, unit: core.unit, typed: core.typed });
+    }
+    out[out.length - 1] = { ...last, to: span.from, core: null, backSeq: null };
+    out.push(isInside ? { ...last, from: span.from } : span);
   }
-  return out;
+  return { spans: out, cores };
 }
 
 /** Seconds a piece and its ancestors were out of the cold by a moment. */
@@ -71,18 +87,19 @@ export const secondsOut = (chain: readonly PieceState[], at: number): number =>
  * line to a neighbouring reading adds or takes any of it. Before and after it the last real reading stands, and nothing
  * colder than what is assumed in the cold.
  *
- * @param readings real ones, in order of time
+ * @param real readings, in order of time
  * @param door core at the door, °C; null where it was not taken
  * @param elsewhere stays in places that are not cold, told like time out
  */
 export function withTimeOut(
   chain: readonly PieceState[],
-  readings: readonly Reading[],
+  real: readonly Reading[],
   door: number | null,
   elsewhere: readonly Interval[] = []
 ): Reading[] {
-  const spans = together(spansOut(chain), elsewhere);
-  if (spans.length === 0) return [...readings];
+  const { spans, cores } = together(spansOut(chain), elsewhere);
+  if (spans.length === 0) return [...real];
+  const readings = cores.length === 0 ? real : [...real, ...cores].sort((a, b) => a.at - b.at || a.celsius - b.celsius);
   const out: Reading[] = [];
   let next = 0;
   let last = door ?? ASSUMED_HOLDING_CELSIUS;

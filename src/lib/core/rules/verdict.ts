@@ -256,6 +256,21 @@ function together(inputs: readonly JudgeInput[]): readonly Reason[] {
 }
 
 /**
+ * Findings without what raises a false hope: of routes that are shut for ever nothing is said to change it, and no later opening or
+ * closing is told. What shuts them stands, and what is missing stays in sight.
+ */
+function withoutHope(reasons: readonly Reason[], windows: readonly RouteWindow[]): readonly Reason[] {
+  if (windows.every(({ never }) => !never)) return reasons;
+  const shut = new Set(windows.filter(({ never }) => never).map(({ route }) => route));
+  return reasons.flatMap((each): Reason[] => {
+    const { kind } = each.effect;
+    if (kind === 'never') return each.wouldChange === null ? [each] : [{ ...each, wouldChange: null }];
+    if (!each.routes.every((route) => shut.has(route))) return [each];
+    return kind === 'pass' || kind === 'missing' ? [{ ...each, wouldChange: null }] : [];
+  });
+}
+
+/**
  * Judges folded state. Pure: the same input gives the same answer. A batch has a strand for each way back to a lot, and is
  * only as good as its worst: all that is found along any of them counts.
  *
@@ -266,15 +281,15 @@ export function judge(input: JudgeInput | readonly JudgeInput[]): Verdict {
   const [first] = inputs;
   if (!first) throw new EmberError('record.not-found', { field: 'piece' });
   const { chain, house, at, knownAt } = first;
-  const reasons = together(inputs);
+  const found = together(inputs);
+  const windows = combineAll(found);
+  const reasons = withoutHope(found, windows);
   return {
     piece: chain.at(-1)!.id,
     at,
     knownAt,
     pins: pinsFor(profileById(first.profile ?? house.profile, house.profiles), house),
-    windows: combineAll(reasons).map((window) =>
-      Object.assign(window, { state: stateAt(window, at, house.warnMinutes * 60) })
-    ),
+    windows: windows.map((window) => Object.assign(window, { state: stateAt(window, at, house.warnMinutes * 60) })),
     reasons
   };
 }

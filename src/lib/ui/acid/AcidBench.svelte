@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { safety } from '$lib/words/safety.ts';
   import { SET_POINTS, type AcidBand, type AcidResult, type AcidSettings } from '$lib/core/bench/acid/plan.ts';
   import { LOOK_WORDS } from '$lib/words/acid.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
@@ -136,7 +137,7 @@
           : 'Forecast with published ranges: none of this species was cut open here yet.'}
       </p>
       <p class="still" data-still-raw>
-        White is a look. Acid kills no worms and no germs: this piece opens and closes as a raw one does.
+        {safety('acid')}
       </p>
     {:else if !one?.trouble}<p class="soft">Computing …</p>{/if}
   </section>

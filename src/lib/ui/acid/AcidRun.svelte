@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { safety } from '$lib/words/safety.ts';
   import { lookAt, type AcidBand, type AcidResult, type AcidSettings } from '$lib/core/bench/acid/plan.ts';
   import { acidNow, type AcidRun } from '$lib/core/record/state.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
@@ -124,7 +125,7 @@
       </p>
     {/each}
     <p class="still">
-      White is a look. Acid kills no worms and no germs: this piece opens and closes as a raw one does.
+      {safety('acid')}
     </p>
   </section>
   <div class="side">

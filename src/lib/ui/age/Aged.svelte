@@ -134,7 +134,7 @@
     <ul class="reasons">
       {#each ageing as each, index (index)}
         <li class:against={each.effect.kind === 'closes' || each.effect.kind === 'missing'}>
-          {sentence(each)}{each.effect.kind === 'closes' ? ` (${dayAndTime(each.effect.at, zone)})` : ''}
+          {sentence(each, units)}{each.effect.kind === 'closes' ? ` (${dayAndTime(each.effect.at, zone)})` : ''}
         </li>
       {/each}
     </ul>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { page } from '$app/state';
   import { programmeSeconds, startBy } from '$lib/core/bench/cure/changes.ts';
   import { guardsOf } from '$lib/core/bench/cure/guards.ts';
   import { thinEnd } from '$lib/core/bench/cure/plan.ts';
@@ -88,7 +89,10 @@
     { name: 'Weight after', of: ({ result }) => formatMass(result.end.gramsAfter, units) },
     { name: 'Water-phase salt, least', of: ({ result, band }) => withBand(result.end.leastWps, band?.leastWps) },
     { name: 'Water activity', of: ({ result }) => result.meanWaterActivity.toFixed(3) },
-    { name: 'Risk', of: ({ notes }) => notes.map(({ code, seen }) => sentence({ code, seen })).join(' ') }
+    {
+      name: 'Risk',
+      of: ({ notes }) => notes.map(({ code, seen }) => sentence({ code, seen }, page.data.house.units)).join(' ')
+    }
   ]);
   const withBand = (value: number, band: { low: number; high: number } | undefined) =>
     band ? `${percent(value)} (${percent(band.low)} to ${percent(band.high)})` : percent(value);

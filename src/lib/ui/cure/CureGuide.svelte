@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { page } from '$app/state';
   import { guardsOf } from '$lib/core/bench/cure/guards.ts';
   import type { School } from '$lib/core/bench/cure/programme.ts';
   import { SCHOOL_WORDS } from '$lib/words/cure.ts';
@@ -14,7 +15,7 @@
   const said = $derived(
     guards
       ? guardsOf(guards).flatMap(({ code, seen }) =>
-          code === 'cure.open' ? [] : [{ code, text: sentence({ code, seen }) }]
+          code === 'cure.open' ? [] : [{ code, text: sentence({ code, seen }, page.data.house.units) }]
         )
       : []
   );

@@ -92,9 +92,9 @@
       From here its time out of the cold runs, taken as {formatTemperature(OUT_OF_COLD_CELSIUS, units)} until a probe says
       better.
       {#if view.warm}<b
-          >It has {formatDuration(view.warm.left)} left in the warm: a board of {formatDuration(view.warm.usual)} leaves {formatDuration(
-            view.warm.after
-          )} for the tray.</b
+          >It has {formatDuration(view.warm.left)} left in the warm for its whole life: a board of {formatDuration(
+            view.warm.usual
+          )} leaves {formatDuration(view.warm.after)} for the tray.</b
         > Cold cores read before and after a short board spend nothing.{/if}
     </p>
   </OperationForm>

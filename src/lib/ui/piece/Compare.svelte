@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { page } from '$app/state';
   import type { CompareView } from '$lib/server/piece-view.ts';
   import { ROUTES } from '$lib/core/rules/window.ts';
   import { ROUTE_WORDS, sentence } from '$lib/words/findings.ts';
@@ -62,7 +63,8 @@
       <ul>
         {#each own(profile.id) as reason, index (index)}
           <li>
-            {sentence(reason)} <span class="soft">{reason.rule.citation}{reason.rule.check ? ' · check' : ''}</span>
+            {sentence(reason, page.data.house.units)}
+            <span class="soft">{reason.rule.citation}{reason.rule.check ? ' · check' : ''}</span>
           </li>
         {/each}
       </ul>

@@ -47,7 +47,7 @@ export const arrival: Hazard = (context) => {
     reason(context, 'temperature', 'temperature.arrived-alive', { kind: 'pass' }, live, {
       routes: ALL_ROUTES,
       evidence: [received.seq],
-      seen: { typed: read.typed }
+      seen: { celsius: read.si, typed: read.typed }
     })
   ];
 };

@@ -34,7 +34,12 @@ function underWater(context: JudgeContext, { seq, plan, ended }: ThawRun): Reaso
   const rest = { routes: RAW_ROUTES, evidence: [seq, ...(ended ? [ended.seq] : [])] };
   const startedAt = context.chain.flatMap((piece) => piece.thaws).find((run) => run.seq === seq)!.at;
   if (isTooWarm) {
-    const seen = { typed: medium.typed, limitC: WATER_THAW_LIMIT.c };
+    const seen = {
+      celsius: medium.si,
+      typed: medium.typed,
+      limitC: WATER_THAW_LIMIT.c,
+      limitF: WATER_THAW_LIMIT.f
+    };
     out.push(
       reason(context, 'thawing', 'thaw.water-warm', { kind: 'closes', at: startedAt }, WATER, { ...rest, seen })
     );

@@ -38,6 +38,7 @@ export const timeControl: Hazard = (context) =>
             label,
             hours: control.seconds / 3600,
             startedAt: hold.at,
+            celsius: startCore.si,
             typed: startCore.typed,
             unreadHours: (control.unreadSeconds ?? 0) / 3600
           }

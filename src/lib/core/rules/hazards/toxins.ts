@@ -16,7 +16,7 @@ function forbidden(context: JudgeContext): Reason[] {
   const { species, profile } = context;
   const base = baseOf(context);
   const isForbidden =
-    (base === 'eu' && species.hazards.includes('eu-forbidden')) ||
+    ((base === 'eu' || base === 'uk') && species.hazards.includes('eu-forbidden')) ||
     (base === 'jp' && species.hazards.includes('jp-forbidden'));
   return isForbidden
     ? [

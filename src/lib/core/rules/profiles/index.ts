@@ -3,10 +3,11 @@ import type { RuleProfile } from '../profile.ts';
 import { EU } from './eu.ts';
 import { buildProfile, type HouseProfile } from './house.ts';
 import { JP } from './jp.ts';
+import { UK } from './uk.ts';
 import { US_FC } from './us-fc.ts';
 
 /** Profiles as shipped. */
-export const PROFILES: readonly RuleProfile[] = [US_FC, EU, JP];
+export const PROFILES: readonly RuleProfile[] = [US_FC, EU, UK, JP];
 
 /**
  * @param own the house's copies
