@@ -5,7 +5,7 @@ import { openStore } from '../../src/lib/server/store/store.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { NOON, openTestHouse, scratch, CHAR } from './house.ts';
 
-const KILLS = 30;
+const KILLS = 12;
 const writer = join(import.meta.dirname, 'kill-writer.ts');
 
 /** Lets a process of its own write without pause and kills it in the middle; what it had acknowledged is kept here. */

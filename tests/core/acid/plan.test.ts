@@ -57,7 +57,7 @@ describe('fish in acid', () => {
           expect(taught).to.be.closeTo(1, 0.02);
         }
       ),
-      { numRuns: 12 }
+      { numRuns: 6 }
     );
   });
   it('draws in which the acid runs out are said, not counted among the slow', () => {

@@ -73,7 +73,7 @@ describe('cover cures as a cook knows them', () => {
             expect(gramsAfter).to.be.at.most(1000 + 1e-6);
         }
       ),
-      { numRuns: 60 }
+      { numRuns: 30 }
     );
   });
   it('sugar takes salt back: with sugar a cover leaves no more salt than without', () => {
@@ -131,7 +131,7 @@ describe('mass and water of a cure', () => {
           expect(salt).to.be.within(0, seen.saltGrams + 1e-6);
         }
       ),
-      { numRuns: 40 }
+      { numRuns: 25 }
     );
   });
 });
@@ -182,7 +182,7 @@ describe('water that leaves carries what is dissolved in it', () => {
           }
         }
       ),
-      { numRuns: 60 }
+      { numRuns: 30 }
     );
   });
 });

@@ -55,7 +55,7 @@ describe('a cure of a piece', () => {
           expect(mean(1.15)).to.be.at.least(mean(1) - 1e-9);
         }
       ),
-      { numRuns: 40 }
+      { numRuns: 25 }
     );
   });
   it('a thicker piece is never ahead of a thinner one at the same dose', () => {
