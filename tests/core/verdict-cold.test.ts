@@ -83,6 +83,21 @@ const untilSolid: Golden[] = [
     code: 'parasites.solid-before'
   },
   {
+    name: '(A)(2): frozen at -22 °C, a thaw begun and never read, then the blast',
+    of: {
+      events: [
+        freezeStart(1),
+        ...readEvery(8, 24, 4, -22),
+        freezeEnd(25),
+        event('thaw.started', 26, thawed('none').body as never),
+        event('thaw.ended', 26.2, { core: null, warmSeconds: 0, drip: null, note: '' }),
+        ...blast(27)
+      ]
+    },
+    at: 48,
+    want: 'not-cleared'
+  },
+  {
     name: '(A)(2): frozen at -22 °C, thawed, its core read soft, then the blast',
     of: {
       events: [

@@ -8,8 +8,8 @@ import { atOrBelow, type FreezeCycle } from './profile.ts';
 export type RunContext = Pick<JudgeContext, 'profile' | 'house' | 'logs' | 'at' | 'lot' | 'chain'>;
 
 /**
- * Whether a piece was solid when a run of it began: it came frozen, or lay in a freezer before, and nobody thawed it or read its core
- * soft since. What was typed as its core on the way into the next freezer is no such reading.
+ * Whether a piece was solid when a run of it began: it came frozen, or lay in a freezer before, and nobody read its core soft
+ * since, at the end of a thaw or in the cold: a thaw that was begun is not yet one. What was typed as its core on the way into the next freezer is no such reading.
  */
 export function wentInSolid({ lot, chain }: Pick<RunContext, 'lot' | 'chain'>, run: FreezeRun): boolean {
   let solidSince = lot.received.frozen ? lot.received.at : -Infinity;
@@ -18,10 +18,11 @@ export function wentInSolid({ lot, chain }: Pick<RunContext, 'lot' | 'chain'>, r
       if (seq !== run.seq && at < run.at) solidSince = Math.max(solidSince, Math.min(ended?.at ?? run.at, run.at));
   if (solidSince === -Infinity) return false;
   const isSince = (at: number) => at >= solidSince && at <= run.at;
+  const isSoft = (celsius: number, unit: string) => !atOrBelow({ celsius, unit }, SOLID_CORE);
   return !chain.some(
     ({ thaws, readings }) =>
-      thaws.some(({ at }) => isSince(at)) ||
-      readings.some((reading) => isSince(reading.at) && !atOrBelow(reading, SOLID_CORE))
+      thaws.some(({ ended }) => ended?.core && isSince(ended.at) && isSoft(ended.core.si, ended.core.unit)) ||
+      readings.some(({ at, celsius, unit }) => isSince(at) && isSoft(celsius, unit))
   );
 }
 
