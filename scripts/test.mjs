@@ -1,7 +1,12 @@
 /**
  * Everything a change must pass: format, lint, types, layers, unit tests, browser tests. Closes with a count taken from
  * the runners' own reports; no test at all, or a skipped one, is a failure.
+ *
+ * Two lanes run side by side: the browser tests, which take longest; and the checks that run no code of ours, with the
+ * unit tests after them. The second lane's output is kept and printed whole as each of its steps ends, so that a
+ * failure can be read in one piece.
  */
+import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuilt, ensureChromium, ensureInstalled, root, run, say } from './bootstrap.mjs';
@@ -12,66 +17,76 @@ const started = performance.now();
 const seconds = () => Math.round((performance.now() - started) / 1000);
 const troubles = [];
 
-async function check(name, ...command) {
-  say(`${name} (${seconds()} s)`);
-  if ((await run(command[0], command.slice(1))) !== 0) troubles.push(name);
+/** Runs a command and prints what it said once it has ended. */
+function runKept(command, args, options = {}) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'], ...options });
+    const kept = [];
+    child.stdout.on('data', (chunk) => kept.push(chunk));
+    child.stderr.on('data', (chunk) => kept.push(chunk));
+    const end = (code) => {
+      process.stdout.write(Buffer.concat(kept));
+      resolve(code);
+    };
+    child.on('error', () => end(127));
+    child.on('close', (code, signal) => end(signal ? 1 : (code ?? 1)));
+  });
 }
-await check('format', 'npx', 'prettier', '--check', '--log-level', 'warn', '.');
-await check('types: sync', 'npx', 'svelte-kit', 'sync');
-await check('lint', 'npx', 'eslint', '.', '--max-warnings', '0');
-await check(
-  'types: app',
-  'npx',
-  'svelte-check',
-  '--tsconfig',
-  './tsconfig.json',
-  '--output',
-  'human',
-  '--fail-on-warnings'
-);
-await check('types: tests', 'npx', 'tsc', '-p', 'tests/tsconfig.json');
-await check(
-  'layers',
-  'npx',
-  'depcruise',
-  '--config',
-  '.dependency-cruiser.cjs',
-  '--output-type',
-  'err',
-  'src',
-  'devices'
-);
-await ensureBuilt();
+
+async function check(runner, name, ...command) {
+  const from = seconds();
+  const code = await runner(command[0], command.slice(1));
+  say(`${name}: ${seconds() - from} s`);
+  if (code !== 0) troubles.push(name);
+}
 
 const reports = join(root, 'node_modules', '.cache', 'ember-tide', 'reports');
 mkdirSync(reports, { recursive: true });
 let passed = 0;
 let failed = 0;
+const slowest = [];
 
-async function suite(name) {
-  say(`${name} tests (${seconds()} s)`);
+async function suite(runner, name) {
+  const from = seconds();
   const report = join(reports, `${name}.json`);
   rmSync(report, { force: true });
-  const code = await run(
+  const code = await runner(
     process.execPath,
     ['node_modules/mocha/bin/mocha.js', '--config', `.mocharc.${name}.json`, '--reporter', 'tests/reporter.cjs'],
     { env: { ...process.env, CHROMIUM_PATH: chromium, EMBER_TIDE_REPORT: report } }
   );
+  say(`${name} tests: ${seconds() - from} s`);
   if (!existsSync(report)) {
     troubles.push(`${name}: no report`);
-    failed += 1;
     return;
   }
   const stats = JSON.parse(readFileSync(report, 'utf8'));
   passed += stats.passes;
   failed += stats.failures;
+  slowest.push(...stats.slowest);
   if (stats.tests === 0) troubles.push(`${name}: no test was run`);
   if (stats.pending > 0) troubles.push(`${name}: ${stats.pending} skipped`);
   if (code !== 0 && stats.failures === 0) troubles.push(`${name}: the runner failed`);
 }
-await suite('unit');
-await suite('browser');
 
+async function checks() {
+  await check(runKept, 'format', 'npx', 'prettier', '--check', '--log-level', 'warn', '.');
+  await check(runKept, 'lint', 'npx', 'eslint', '.', '--max-warnings', '0');
+  const appTypes = ['--tsconfig', './tsconfig.json', '--output', 'human', '--fail-on-warnings'];
+  await check(runKept, 'types: app', 'npx', 'svelte-check', ...appTypes);
+  await check(runKept, 'types: tests', 'npx', 'tsc', '-p', 'tests/tsconfig.json');
+  const layers = ['--config', '.dependency-cruiser.cjs', '--output-type', 'err', 'src', 'devices'];
+  await check(runKept, 'layers', 'npx', 'depcruise', ...layers);
+}
+
+await check(run, 'types: sync', 'npx', 'svelte-kit', 'sync');
+await ensureBuilt();
+await Promise.all([suite(run, 'browser'), checks().then(() => suite(runKept, 'unit'))]);
+
+say('the slowest tests:');
+for (const { title, ms } of slowest.sort((a, b) => b.ms - a.ms).slice(0, 10)) {
+  say(`${(ms / 1000).toFixed(1).padStart(6)} s  ${title}`);
+}
 for (const trouble of troubles) say(`FAILED: ${trouble}`);
 // A check that is no test still counts against the change.
 failed += troubles.length;
