@@ -206,17 +206,16 @@ describe('nothing in it yet, and names without end', () => {
       liquid: 'orange 30, water 30, lime 1',
       wanted: 'set',
       place: LONG.slice(0, 58),
-      allergens: LONG.slice(0, 28)
+      also: `${LONG.slice(0, 58)} = ?, Soy sauce`
     });
     const { sauce } = await call('set-sauce', {
       name: LONG.slice(0, 78),
       kind: 'creamy',
       rate: '400 %',
-      lines: `${LONG.slice(0, 58)}; 0.001; each 2000\n${LONG.slice(3, 58)}; 999`,
+      lines: `${LONG.slice(0, 58)} = mustard + may milk; 0.001; each 2000\n${LONG.slice(3, 58)} = ?; 999`,
       portions: '10, 20, 30, 20, 10, 10',
       steps: LONG,
-      goodFor: LONG,
-      allergens: LONG.slice(0, 28)
+      goodFor: LONG
     });
     // Aged in a hurry, in a bag, in a cabinet nobody reads, with weights that cannot be, and stopped; and one still to hang.
     const cabinet = `${LONG.slice(0, 50)} dry`;

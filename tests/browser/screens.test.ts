@@ -40,6 +40,7 @@ describe('every place of the demo house', () => {
     '/inspect/JOH-0313-1',
     '/inspect/UNI-0313-1',
     '/house/species?id=skipjack',
+    '/house/ingredients?id=soy-sauce',
     '/house/rules',
     '/house/sheets',
     '/piece/MIX-0313-1',

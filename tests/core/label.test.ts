@@ -41,6 +41,8 @@ function labelWith(
     madeOn: '2026-03-13',
     origins: ['Graywater Landings, wild, FAO 27, caught 2026-03-12'],
     allergens: ['fish'],
+    mayHold: [],
+    unsaid: [],
     place: 'Drawer 1',
     use: '',
     zone: 'UTC',

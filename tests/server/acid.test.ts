@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { acidPace, liquidParts } from '../../src/lib/server/operations/acid.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
+import { NO_HOUSE_INGREDIENTS, toldOfLines } from '../../src/lib/core/ingredients/kitchen.ts';
 import { pieceView } from '../../src/lib/server/piece-view.ts';
 import type { App } from '../../src/lib/server/app.ts';
 import { sauceBook, scaledSauce } from '../../src/lib/server/sauces.ts';
@@ -35,7 +36,7 @@ describe('fish in acid', () => {
   const app = () => ({ store: house.store, clock: house.clock }) as unknown as App;
 
   it('goes in with its clock, is cut open, put right, and lifted out', () => {
-    const { readySeconds } = house.done('start-acid', { piece, ...DICE, allergens: 'Celery', place: 'Drawer 1' });
+    const { readySeconds } = house.done('start-acid', { piece, ...DICE, also: 'Celery', place: 'Drawer 1' });
     expect(nowView(app()).tasks[0]!.code).to.equal('acid-ready');
     later(Number(readySeconds) / 60);
     const { pace } = house.done('check-acid', { piece, raw: '8 mm', note: 'slower than said' });
@@ -46,7 +47,7 @@ describe('fish in acid', () => {
     const { look } = house.done('end-acid', { piece, massAfter: '1950 g', place: 'Drawer 2' });
     expect(look).to.equal(run().ended!.look);
     expect(house.store.projections.piece(piece).state.grams).to.equal(1950);
-    expect(pieceView(app(), piece).allergens.map(({ allergen }) => allergen)).to.include.members(['fish', 'celery']);
+    expect(pieceView(app(), piece).told.holds.map(({ allergen }) => allergen)).to.include.members(['fish', 'celery']);
     expect(refusal('end-acid', { piece }).code).to.equal('record.not-allowed-now');
   });
   it('what was seen in one run is what the next is forecast with, half of it at first', () => {
@@ -70,7 +71,7 @@ describe('fish in acid', () => {
       piece,
       ...DICE,
       later: 'set',
-      allergens: 'celery'
+      also: 'celery'
     });
     expect(laterSeconds).to.be.greaterThan(Number(readySeconds));
     expect(nowView(app()).tasks.map(({ code }) => code)).to.include.members(['acid-ready', 'acid-later']);
@@ -89,7 +90,7 @@ describe('fish in acid', () => {
     const view = pieceView(app(), part);
     expect(view.verdict.windows.find(({ route }) => route === 'raw')!.state).to.equal('closed');
     expect(view.verdict.windows.find(({ route }) => route === 'acid')!.state).to.equal('open');
-    expect(view.allergens.map(({ allergen }) => allergen)).to.include('celery');
+    expect(view.told.holds.map(({ allergen }) => allergen)).to.include('celery');
     later(60);
     expect(refusal('end-acid', { piece, liquid: '9 kg' }).details.field).to.equal('liquid');
     const { liquid } = house.done('end-acid', { piece, massAfter: '790 g', place: 'Drawer 1', liquid: '900 g' });
@@ -128,11 +129,10 @@ describe('fish in acid', () => {
       sauce: 'roasted-sesame',
       liquid: juice,
       liquidMass: '200 g',
-      with: 'red onion',
-      allergens: 'Mustard',
+      with: 'red onion, Mustard',
       dish: 'char in lime'
     });
-    expect(allergens).to.have.members(['sesame', 'soy', 'wheat', 'mustard']);
+    expect(allergens).to.have.members(['sesame', 'soy', 'wheat', 'fish', 'mustard']);
     const { state } = house.store.projections.piece(piece);
     expect(state.grams).to.equal(2000);
     // A fifth of the fish, as the sauce is written.
@@ -153,12 +153,11 @@ describe('fish in acid', () => {
       kind: 'citrus',
       rate: '20 %',
       lines: 'Lemon juice; 50\nSorrel; 30\nEgg; 20; each 55',
-      portions: '70, 30',
-      allergens: 'Egg'
+      portions: '70, 30'
     });
     expect(written).to.deep.equal({ sauce: 'sorrel-and-lemon', version: 1 });
     expect(
-      refusal('set-sauce', { name: 'Sorrel and lemon', kind: 'citrus', rate: '20 %', lines: 'A; 1' }).details.taken
+      refusal('set-sauce', { name: 'Sorrel and lemon', kind: 'citrus', rate: '20 %', lines: 'Lime; 1' }).details.taken
     ).to.equal(true);
     const id = 'sorrel-and-lemon';
     expect(scaledSauce(house.store, { sauce: id, pieces: [piece], mass: null }).fish).to.equal(2000);
@@ -171,13 +170,12 @@ describe('fish in acid', () => {
       'added-0': '6',
       'added-1': '',
       extra: 'Mustard 3 g',
-      allergens: 'mustard',
       reason: 'sharper'
     });
     expect(next.version).to.equal(2);
     const scaled = scaledSauce(house.store, { sauce: id, pieces: [], mass: { si: 500, unit: 'g', typed: '500 g' } });
     expect(scaled.lines.map(({ grams }) => Math.round(grams * 10) / 10)).to.deep.equal([56, 30, 20, 3]);
-    expect(scaled.body.allergens).to.deep.equal(['egg', 'mustard']);
+    expect(toldOfLines(NO_HOUSE_INGREDIENTS, scaled.body.lines, 0).holds).to.deep.equal(['egg', 'mustard']);
     expect(scaled.changes.map(({ what }) => what)).to.deep.equal(['Lemon juice', 'Mustard']);
     const old = scaledSauce(house.store, {
       sauce: id,

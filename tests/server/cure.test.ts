@@ -9,6 +9,7 @@ import { recipeBook, recipeById } from '../../src/lib/server/cure/recipes.ts';
 import { recentMean, warmthOf } from '../../src/lib/server/cure/settings.ts';
 import { cureRunView, scaledRecipe } from '../../src/lib/server/cure/views.ts';
 import { labelData } from '../../src/lib/server/labels.ts';
+import { NO_HOUSE_INGREDIENTS } from '../../src/lib/core/ingredients/kitchen.ts';
 import { pieceView } from '../../src/lib/server/piece-view.ts';
 import { recipeLineFrom } from '../../src/lib/server/operations/recipes.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
@@ -126,9 +127,9 @@ describe('curing', () => {
     expect(refusal('step-cure', { piece, step: 'off' }).code).to.equal('record.not-allowed-now');
   });
   it('what a cure puts on it is told with whatever is cut from it and served', () => {
-    const view = (id: string) => pieceView(appOf(house), id).allergens.map(({ allergen }) => allergen);
+    const view = (id: string) => pieceView(appOf(house), id).told.holds.map(({ allergen }) => allergen);
     const { piece: before } = house.done('divide-piece', { piece, name: 'Before', form: 'block', mass: '300 g' });
-    house.done('start-cure', { piece, ...PLAN, recipe: 'quick-soy-bath', allergens: 'Mustard, lupin' });
+    house.done('start-cure', { piece, ...PLAN, recipe: 'quick-soy-bath', also: 'Mustard, lupin flour' });
     house.done('end-cure', { piece });
     const { piece: after } = house.done('divide-piece', { piece, name: 'After', form: 'block', mass: '300 g' });
     expect(view(String(after))).to.include.members(['fish', 'soy', 'wheat', 'mustard', 'lupin']);
@@ -273,7 +274,6 @@ describe('curing', () => {
       hours: '48 h',
       rest: '12 h',
       target: '1.2 %',
-      allergens: 'Mustard, ',
       steps: 'Rub\nWait'
     };
     const book = () => recipeBook(house.store.projections.currentHouse());
@@ -287,7 +287,6 @@ describe('curing', () => {
       expect(recipe.history.map(({ recipe: each }) => each.hours)).to.deep.equal([48, 60]);
       expect(recipe.notes[0]).to.deep.include({ version: 1, note: 'less tea' });
       expect(recipe.lines[2]).to.deep.include({ what: 'Tea, smoked', amount: 0.004, role: 'aromatic' });
-      expect(recipe.allergens).to.deep.equal(['mustard']);
       house.done('withdraw-recipe', { id: 'smoky-weighed' });
       expect(book().find(({ id }) => id === 'smoky-weighed')!.withdrawn).to.equal(true);
       house.done('withdraw-recipe', { id: 'smoky-weighed', back: 'on' });
@@ -304,7 +303,7 @@ describe('curing', () => {
       for (const recipe of SHIPPED_RECIPES) {
         const back = recipeLinesText(recipe)
           .split('\n')
-          .map((text, index) => recipeLineFrom(text, index + 1, recipe.basis));
+          .map((text, index) => recipeLineFrom(text, index + 1, recipe.basis, NO_HOUSE_INGREDIENTS));
         recipe.lines.forEach((line, index) => {
           expect(back[index]!.what).to.equal(line.what);
           expect(back[index]!.amount).to.be.closeTo(line.amount, 1e-6);

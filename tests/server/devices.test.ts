@@ -219,6 +219,8 @@ describe('labels', () => {
       use: '',
       origins: [],
       allergens: [],
+      mayHold: [],
+      unsaid: [],
       zone: 'UTC',
       dayEndsHour: 4,
       now: NOON,

@@ -59,6 +59,8 @@ export const ERROR_CODES = [
   'age.looser-without-reason',
   'cure.no-salt',
   'cure.not-running',
+  'ingredient.unknown',
+  'ingredient.in-a-circle',
   'recipe.unknown',
   'recipe.unreadable',
   'note.unreadable',

@@ -1,7 +1,8 @@
 import { speciesIn } from '../core/fish/house-species.ts';
 import type { HouseState, LotState } from '../core/record/state.ts';
-import { allergensAdded, allergensOf, type AllergenDuty } from '../core/rules/allergens.ts';
+import { allergensAdded, allergensOf, namesOf, type AllergenDuty, type ToldOfPiece } from '../core/rules/allergens.ts';
 import { profileById } from '../core/rules/profiles/index.ts';
+import { toldTogether, type Told } from '../core/ingredients/ingredient.ts';
 import { foldStrands } from '../core/rules/verdict.ts';
 import { RAW_ROUTES } from '../core/rules/window.ts';
 import { noticeText } from '../words/notices.ts';
@@ -17,24 +18,40 @@ export function allergensOfLot(lot: LotState, house: HouseState): AllergenDuty[]
 const once = (all: readonly AllergenDuty[]): AllergenDuty[] =>
   all.filter((each, index) => all.findIndex(({ allergen }) => allergen === each.allergen) === index);
 
+/** What an entry keeps of what is told with what it put on fish. */
+export const toldBody = ({ holds, mayHold, unsaid }: Told) => ({
+  allergens: [...holds],
+  mayHold: [...mayHold],
+  unsaid: [...unsaid]
+});
+
 /** What is in a piece: of a batch, the allergens of all its lots; and what its cures, acids and sauces put on it, and on those it was cut from. */
-export function allergensOfPiece(store: Store, id: string, house: HouseState, at = Infinity): AllergenDuty[] {
+export function toldOfPiece(store: Store, id: string, house: HouseState, at = Infinity): ToldOfPiece {
   const strands = store.projections.strands(id);
   const folded = foldStrands(strands, { house, at, knownAt: at });
   const profile = profileById(house.profile, house.profiles);
-  const added = folded.flatMap(({ chain }) =>
-    chain.flatMap(({ cures, acids, dressings }) => [
-      ...[...cures, ...acids].flatMap(({ plan }) => plan.allergens),
-      ...dressings.flatMap((dressing) => dressing.allergens)
-    ])
-  );
-  return once([...folded.flatMap(({ lot }) => allergensOfLot(lot, house)), ...allergensAdded(added, profile)]);
+  const put = folded
+    .flatMap(({ chain }) =>
+      chain.flatMap(({ cures, acids, dressings }) => [...[...cures, ...acids].map(({ plan }) => plan), ...dressings])
+    )
+    .map(({ allergens, mayHold = [], unsaid = [] }) => ({ holds: allergens, mayHold, unsaid }));
+  const told = toldTogether(put);
+  const holds = once([
+    ...folded.flatMap(({ lot }) => allergensOfLot(lot, house)),
+    ...allergensAdded(told.holds, profile)
+  ]);
+  const isIn = new Set(holds.map(({ allergen }) => allergen));
+  return {
+    holds,
+    mayHold: allergensAdded(told.mayHold, profile).filter(({ allergen }) => !isIn.has(allergen)),
+    unsaid: told.unsaid
+  };
 }
 
 /** What is declared with something served: its allergens, and for a raw route the notice on the card. */
 export function declarations(store: Store, piece: string, house: HouseState, route: string) {
   return {
-    allergens: allergensOfPiece(store, piece, house).map(({ allergen }) => allergen),
+    ...toldBody(namesOf(toldOfPiece(store, piece, house))),
     notice: (RAW_ROUTES as readonly string[]).includes(route) ? noticeOf(house) : ''
   };
 }

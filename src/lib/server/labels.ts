@@ -9,7 +9,8 @@ import { stateAt } from '../core/rules/window.ts';
 import { labelWords } from '../words/labels.ts';
 import type { HouseState, LotState } from '../core/record/state.ts';
 import type { App } from './app.ts';
-import { allergensOfPiece } from './declarations.ts';
+import { namesOf } from '../core/rules/allergens.ts';
+import { toldOfPiece } from './declarations.ts';
 import { candidatesOfLot } from './lot-species.ts';
 import { presentOf } from './views.ts';
 
@@ -59,6 +60,7 @@ export function labelData(app: App, pieceId: string): LabelData {
   const now = presentOf(app);
   const { state, lots, windows } = store.projections.piece(pieceId);
   const all = lots.map((id) => store.projections.lot(id));
+  const told = namesOf(toldOfPiece(store, pieceId, house));
   const warn = house.warnMinutes * 60;
   return labelOf({
     code: pieceId,
@@ -80,7 +82,9 @@ export function labelData(app: App, pieceId: string): LabelData {
     use: state.made.use,
     windows: windows.map((window) => ({ ...window, state: stateAt(window, now, warn) })),
     origins: [...new Set(all.map(originOf))],
-    allergens: allergensOfPiece(store, pieceId, house).map(({ allergen }) => allergen),
+    allergens: told.holds,
+    mayHold: told.mayHold,
+    unsaid: told.unsaid,
     zone: house.zone,
     dayEndsHour: house.dayEndsHour,
     now

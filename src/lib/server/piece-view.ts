@@ -14,7 +14,7 @@ import { foldStrands, judge, verdict, type JudgeInput, type Verdict } from '../c
 import { readInstant } from '../core/service/day.ts';
 import { missingWord } from '../words/findings.ts';
 import type { App } from './app.ts';
-import { allergensOfPiece, noticeOf } from './declarations.ts';
+import { noticeOf, toldOfPiece } from './declarations.ts';
 import { candidatesOfLot } from './lot-species.ts';
 import { presentOf } from './views.ts';
 
@@ -132,7 +132,7 @@ export function pieceView(app: App, pieceId: string, at?: number, knownAt?: numb
     verdict: judged,
     ownable: [...new Set(judged.reasons.filter(isOwnable).map(({ code }) => code))],
     clocks: clocksOf(app, pieceId, asked, known, judged.reasons),
-    allergens: allergensOfPiece(store, pieceId, house, asked),
+    told: toldOfPiece(store, pieceId, house, asked),
     notice: noticeOf(house),
     tagKeepDays: rules.shellfishTag.keepDays,
     freeze: run

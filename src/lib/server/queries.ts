@@ -31,6 +31,7 @@ import { learningView } from './cure/learning.ts';
 import { recipeBook, recipeById } from './cure/recipes.ts';
 import { scaledFields, scaledRecipe } from './cure/views.ts';
 import { recipesAsFile } from '../core/bench/cure/recipe.ts';
+import { ingredientRows } from './ingredients.ts';
 import { sauceBook, scaledSauce, scaledSauceFields } from './sauces.ts';
 import { instantReader } from './operations/operation.ts';
 import { compareView, pieceView } from './piece-view.ts';
@@ -313,6 +314,13 @@ export const QUERIES: readonly Query[] = [
     summary: 'The book of sauces and dressings, with every version.',
     input: z.object({}),
     run: (app) => ({ sauces: sauceBook(app.store.projections.currentHouse()) })
+  }),
+  query({
+    name: 'ingredients',
+    path: 'ingredients',
+    summary: 'Ingredients: what each holds and may hold, and what is used instead of those the house is out of.',
+    input: z.object({}),
+    run: (app) => ({ ingredients: ingredientRows(app.store.projections.currentHouse(), app.clock.now()) })
   }),
   query({
     name: 'sauce-scaled',

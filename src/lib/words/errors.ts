@@ -200,6 +200,9 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
     `That is looser than what ships (${seen}). Give a reason: it stands with your name on every verdict it touches.`,
   'cure.not-running': () => 'Its programme has run: nothing is left to pause. Take it out, or give it more time.',
   'recipe.unknown': ({ seen }) => `There is no recipe "${seen}" in this book.`,
+  'ingredient.unknown': ({ seen }) =>
+    `“${seen}” is not on the list of ingredients. Choose one that is; or say behind an equals sign what it holds: “${seen} = sesame + may soy”, “${seen} = nothing”, or “${seen} = ?” where nobody knows.`,
+  'ingredient.in-a-circle': ({ seen }) => `The house is out of ${seen} as well, and uses this one for it.`,
   'recipe.unreadable': ({ seen }) => `This file cannot be read as recipes (${seen}). Nothing was taken.`,
   'species.unknown': ({ seen, candidates }) =>
     `Species "${seen}" is not in the catalogue.${candidates && candidates.length > 0 ? ` Is it ${candidates.join(' or ')}?` : ' Pick one from the list.'}`,

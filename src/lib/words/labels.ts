@@ -3,7 +3,7 @@ import { formatMass } from '../core/measure/format.ts';
 import type { UnitPreferences } from '../core/measure/units.ts';
 import { USE_WORDS } from './cuts.ts';
 import { ROUTE_WORDS } from './findings.ts';
-import { allergenWord } from './notices.ts';
+import { toldWords } from './notices.ts';
 
 export const LABEL_SIZE_WORDS: Record<string, string> = {
   'roll-60x40': 'Roll, 60 x 40 mm',
@@ -34,6 +34,14 @@ export function bindingWords({ raw, cooked }: Pick<LabelData, 'raw' | 'cooked'>,
   return `${raw.state === 'ebbing' ? 'Use soon: ' : ''}${named(raw)} · ${named(cooked)}`;
 }
 
+function allergenLine({ allergens: holds, mayHold, unsaid }: LabelData): string {
+  const said = toldWords({ holds, mayHold, unsaid });
+  const nothing = unsaid.length === 0 ? 'none of its own' : '';
+  return ['Allergens: ' + (said.holds || nothing), said.mayHold, said.ask && said.ask.replace(/^ask/, 'ASK')]
+    .filter((each) => each !== '')
+    .join(' · ');
+}
+
 /** The lines of a label. A mark drawn on paper cannot follow the tide: it says when it was printed for. */
 export function labelWords(label: LabelData, house: { readonly units: UnitPreferences; readonly zone: string }) {
   const time = (at: number) =>
@@ -56,6 +64,6 @@ export function labelWords(label: LabelData, house: { readonly units: UnitPrefer
     mass: `${formatMass(label.grams, house.units)}${label.use ? ` · ${USE_WORDS[label.use] ?? label.use}` : ''}${label.place ? ` · ${label.place}` : ''}`,
     // Two lots and more: the first stands for them on so small a paper, and its page has the rest.
     made: `Made ${label.madeOn}${origin === '' ? '' : ` · ${origin}`}`,
-    allergens: `Allergens: ${label.allergens.map((allergen) => allergenWord(allergen)).join(', ') || 'none of its own'}`
+    allergens: allergenLine(label)
   };
 }

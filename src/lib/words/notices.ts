@@ -1,3 +1,5 @@
+import type { Told } from '../core/ingredients/ingredient.ts';
+
 /** Raw-food notices as shipped, by profile, in our own words. A house may word its own. */
 const NOTICES: Record<string, string> = {
   'us-fc':
@@ -22,7 +24,7 @@ const ALLERGENS: Record<string, string> = {
   mustard: 'mustard',
   sulphites: 'sulphites',
   prawn: 'prawn',
-  crab: 'crab or lobster',
+  crab: 'crab',
   salmon: 'salmon',
   'salmon-roe': 'salmon roe',
   mackerel: 'mackerel',
@@ -54,4 +56,78 @@ const ALLERGENS: Record<string, string> = {
   gelatin: 'gelatin'
 };
 
+/** What is asked after where nobody said what was used. */
+export const UNSAID = { marinade: 'the paste or soy of the marinade', oil: 'the oil' } as const;
+
 export const allergenWord = (allergen: string): string => ALLERGENS[allergen] ?? allergen;
+
+/** What is told, in the order it is said: what is in it, what may be, what has to be asked. */
+export function toldWords({ holds, mayHold, unsaid }: Told): { holds: string; mayHold: string; ask: string } {
+  const words = (names: readonly string[]) => names.map(allergenWord).join(', ');
+  return {
+    holds: words(holds),
+    mayHold: mayHold.length === 0 ? '' : `may contain ${words(mayHold)}`,
+    ask: unsaid.length === 0 ? '' : `ask what it holds: ${unsaid.join(', ')}`
+  };
+}
+
+/** All of it on one line. */
+export function toldLine(told: Told): string {
+  const { holds, mayHold, ask } = toldWords(told);
+  const nothing = told.unsaid.length === 0 ? TOLD_WORDS.none : '';
+  return [holds || nothing, mayHold, ask].filter((each) => each !== '').join(' · ');
+}
+export const TOLD_WORDS = {
+  none: 'no allergen of its own',
+  tell: 'Tell with it:',
+  with: (sauce: string) => `With ${sauce}, tell:`,
+  dishToo: 'And what the dish adds (soy, sesame, flour, egg, the frying oil).'
+} as const;
+export const ALSO_HINT = 'From the list, with commas between; what they hold is told with the fish.';
+
+/** What is said around ingredients while they are typed. */
+export const INGREDIENT_FIELD_WORDS = {
+  add: 'Add from the list',
+  strange: 'is not on the list. Choose a name that is, or say what it holds by its label:',
+  other: 'is the house’s own word: what is told of it is what was said here.',
+  holds: 'It holds …',
+  holdsToo: 'It holds this too …',
+  nothing: 'nothing: its label was read',
+  nobody: 'nobody knows: ask',
+  leftOut: 'nothing',
+  outOf: (text: string, now: string) =>
+    `The house is out of ${text}: ${now} is used instead. Its salt and sour may differ: taste.`
+} as const;
+
+/** The page of ingredients. */
+export const INGREDIENT_PAGE_WORDS = {
+  title: (count: number) => `Ingredients, ${count}`,
+  lead: 'What goes onto fish, and what it makes to be told. A maker’s label goes before what ships here; recipes and sauces add up what their lines hold.',
+  narrow: 'Narrow the list',
+  add: 'Add an ingredient',
+  own: 'the house’s',
+  none: 'None is called that.',
+  holdsNothing: 'no allergen by itself',
+  alsoCalled: 'Also called',
+  outOf: (instead: string) => (instead === '' ? 'out of it: left out' : `out of it: ${instead} instead`),
+  lately: (names: readonly string[]) =>
+    `Used for it within the last seven days: ${names.join(', ')}. What that holds is told as “may contain”, since a batch made with it may still stand.`,
+  back: 'It is back: use it again',
+  swap: 'Out of it: use that instead',
+  instead: 'Instead of it',
+  leaveOut: 'nothing: it is left out',
+  why: 'Why',
+  madeWith: (count: number) => `Made with it: ${count}`,
+  madeWithNothing: 'No recipe or sauce has it.',
+  withdraw: 'Take back what the house wrote of it',
+  more: 'What the house knows besides',
+  keep: 'Keep it',
+  name: 'Name',
+  holds: 'It is made with',
+  mayHold: 'It may contain',
+  nothing: 'Its label was read: it holds none of these',
+  note: 'Note',
+  choose: 'Choose one to see what is made with it, and to say what is used instead.',
+  caution:
+    'What is told here is what an ingredient is usually made of (check its label). Guidance only: your local code and licensed practice decide.'
+} as const;

@@ -1,5 +1,6 @@
 import { bindsMore } from '$lib/core/bench/acid/parameters.ts';
 import { SPENT_LIQUID } from '$lib/core/record/acid-bodies.ts';
+import { toldOfLines } from '$lib/core/ingredients/kitchen.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
@@ -34,7 +35,12 @@ export const load = (({ url }) => {
     subject: view
       ? { grams: view.piece.grams, dark: bindsMore(view.species), ...acidPace(app.store, view.species?.id ?? null) }
       : null,
-    sauces: sauces.map(({ id: sauce, name, rate, allergens }) => ({ id: sauce, name, rate, allergens })),
+    sauces: sauces.map((sauce) => ({
+      id: sauce.id,
+      name: sauce.name,
+      rate: sauce.rate,
+      told: toldOfLines(house.ingredients, sauce.lines, app.clock.now(), sauce.allergens)
+    })),
     sauce: sauces.some((each) => each.id === asked) ? asked : null,
     liquids: app.store.projections
       .livePieces()

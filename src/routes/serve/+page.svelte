@@ -1,6 +1,7 @@
 <script lang="ts">
   import { formatDuration } from '$lib/core/measure/format.ts';
-  import { allergenWord } from '$lib/words/notices.ts';
+  import { namesOf } from '$lib/core/rules/allergens.ts';
+  import { TOLD_WORDS, toldLine } from '$lib/words/notices.ts';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
@@ -116,8 +117,8 @@
             <Field name="susceptible" label="For a guest who is highly susceptible" kind="tick" />
           </OperationForm>
           <p class="told" data-allergens>
-            Tell with it: {view.allergens.map(({ allergen }) => allergenWord(allergen)).join(', ') ||
-              'no allergen of its own'}; and what the dish adds (soy, sesame, flour, egg, the frying oil).
+            {TOLD_WORDS.tell}
+            {toldLine(namesOf(view.told))}. {TOLD_WORDS.dishToo}
           </p>
           <p class="soft">Raw, cured, acid, seared: “{view.notice}”</p>
           <p class="caution">Not raw for guests who are highly susceptible.</p>

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { CUTS, SET_POINTS } from '../bench/acid/plan.ts';
 import { sauceBody } from '../bench/acid/sauce.ts';
-import { pins, typedValue } from './bodies.ts';
+import { ingredientBody } from '../ingredients/ingredient.ts';
+import { pins, toldBesides, typedValue } from './bodies.ts';
 
 /** What can happen to fish in acid, and with its sauces. */
 
@@ -35,6 +36,7 @@ export const acidStarted = z.object({
   salt: finite,
   place: z.string(),
   allergens: z.array(z.string()),
+  ...toldBesides,
   pins
 });
 /** One piece cut open: how wide its raw middle was, and the pace the forecast goes on with. */
@@ -73,6 +75,7 @@ export const pieceDressed = z.object({
   with: z.string(),
   dish: z.string(),
   allergens: z.array(z.string()),
+  ...toldBesides,
   note: z.string()
 });
 
@@ -84,3 +87,14 @@ export const sauceSet = z.object({
   reason: z.string(),
   withdrawn: z.boolean()
 });
+
+/** An ingredient of the house's own, or what the house knows besides of one that ships. */
+export const ingredientSet = z.object({
+  id: z.string(),
+  ingredient: ingredientBody,
+  reason: z.string(),
+  withdrawn: z.boolean()
+});
+/** The house is out of one and uses another instead (nothing: left out), until it is back. */
+export const ingredientSwapped = z.object({ id: z.string(), instead: z.string(), reason: z.string() });
+export const ingredientBack = z.object({ id: z.string() });

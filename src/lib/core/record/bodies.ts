@@ -477,6 +477,11 @@ const cureForecast = z.object({
 });
 /** Whether air can get at it while it cures: a bag with the air pressed out counts as closed. */
 export const CURE_PACKS = ['open', 'closed'] as const;
+/** Told apart from what is in it: what may be, and of what nobody said what it holds. Older entries knew neither. */
+export const toldBesides = {
+  mayHold: z.array(z.string()).optional(),
+  unsaid: z.array(z.string()).optional()
+};
 export const cureStarted = z.object({
   method: z.enum(SCHOOL_IDS),
   grams: finite,
@@ -501,6 +506,7 @@ export const cureStarted = z.object({
   recipe: z.object({ id: z.string(), name: z.string(), version: z.number().int() }).nullable(),
   /** What the cure puts on the fish and has to be told with it. */
   allergens: z.array(z.string()),
+  ...toldBesides,
   /** The service it has to be ready for, ms. */
   readyBy: finite.nullable(),
   pins
@@ -606,6 +612,7 @@ export const served = z.object({
   route: z.string(),
   /** Declared with it, and the notice that stood on the card. */
   allergens: z.array(z.string()),
+  ...toldBesides,
   notice: z.string(),
   pins,
   tablet

@@ -5,6 +5,7 @@ import type { HouseSpeciesBook } from '../fish/house-species.ts';
 import { STRICTNESS, type Decision } from '../inspect/score.ts';
 import type { HouseSheet } from '../inspect/sheets.ts';
 import type { HouseProfile } from '../rules/profiles/house.ts';
+import { NO_HOUSE_INGREDIENTS, type HouseIngredients } from '../ingredients/kitchen.ts';
 import { AGEING_RULES } from '../bench/age/parameters.ts';
 import { effectiveEvents, undone } from './amend.ts';
 import { UNIDENTIFIED } from './bodies.ts';
@@ -607,6 +608,10 @@ export interface CureBooks {
   readonly recipeNotes: readonly (Stamped & BodyOf<'recipe.noted'>)[];
   readonly learnsCures: boolean;
 }
+/** What the house says of its ingredients, and what it uses instead of what it is out of. */
+export interface IngredientBooks {
+  readonly ingredients: HouseIngredients;
+}
 /** Sauces of the house's own, and own versions over those that ship. */
 export interface SauceBooks {
   readonly sauces: Readonly<Record<string, HouseSauce>>;
@@ -645,6 +650,7 @@ export type HouseState = BodyOf<'house.set'> & {
   ColdBooks &
   CureBooks &
   SauceBooks &
+  IngredientBooks &
   AgeBooks;
 
 /** A house before anybody has set anything. Zone UTC on purpose: a wrong guess would move every day mark. */
@@ -679,6 +685,7 @@ export const NEW_HOUSE: HouseState = {
   racks: {},
   services: {},
   sauces: {},
+  ingredients: NO_HOUSE_INGREDIENTS,
   lastSeq: 0
 };
 
@@ -686,6 +693,23 @@ export const NEW_HOUSE: HouseState = {
 function put<Entry extends { id: string }>(book: Readonly<Record<string, Entry>>, own: Entry, withdrawn: boolean) {
   const { [own.id]: _, ...others } = book;
   return withdrawn ? others : { ...others, [own.id]: own };
+}
+
+type IngredientEvent = Extract<RecordEvent, { kind: 'ingredient.set' | 'ingredient.swapped' | 'ingredient.back' }>;
+function withIngredient(book: HouseIngredients, event: IngredientEvent): HouseIngredients {
+  if (event.kind === 'ingredient.set') {
+    const { id, ingredient, withdrawn } = event.body;
+    // One that is withdrawn is still found by what was written with it.
+    return { ...book, own: { ...book.own, [id]: { ...ingredient, id, withdrawn } } };
+  }
+  const { id } = event.body;
+  const ended = book.swaps.map((swap) =>
+    swap.id === id && swap.to === Infinity ? { ...swap, to: event.happened } : swap
+  );
+  if (event.kind === 'ingredient.back') return { ...book, swaps: ended };
+  const { instead, reason } = event.body;
+  const swap = { id, instead, from: event.happened, to: Infinity, by: event.actor, reason };
+  return { ...book, swaps: [...ended, swap] };
 }
 
 /** How the house is set, from its events. */
@@ -745,6 +769,12 @@ export function foldHouse(events: readonly RecordEvent[], options: FoldOptions =
       const { id } = event.body;
       const versions = [...(house.sauces[id]?.versions ?? []), { ...stamp(event), ...event.body }];
       house = { ...house, sauces: { ...house.sauces, [id]: { id, versions } } };
+    } else if (
+      event.kind === 'ingredient.set' ||
+      event.kind === 'ingredient.swapped' ||
+      event.kind === 'ingredient.back'
+    ) {
+      house = { ...house, ingredients: withIngredient(house.ingredients, event) };
     } else if (event.kind === 'ageing.set') {
       house = { ...house, ageing: { ...event.body, by, seq } };
     } else if (event.kind === 'rack.set') {

@@ -1,6 +1,29 @@
 import type { Species } from '../fish/species.ts';
 import type { Cited, RuleProfile } from './profile.ts';
 
+/** What is told of a piece: what is in it, what may be, and the ingredients of which nobody said what they hold. */
+export interface ToldOfPiece {
+  readonly holds: readonly AllergenDuty[];
+  readonly mayHold: readonly AllergenDuty[];
+  readonly unsaid: readonly string[];
+}
+/** The same by names alone. */
+export const namesOf = ({ holds, mayHold, unsaid }: ToldOfPiece) => ({
+  holds: holds.map(({ allergen }) => allergen),
+  mayHold: mayHold.map(({ allergen }) => allergen),
+  unsaid
+});
+
+/** Every name a list here uses, and those told without a list. A recipe's ingredients hold some of these and nothing else. */
+export const ALLERGENS = [
+  ...(['milk', 'egg', 'fish', 'crustacean', 'mollusc', 'urchin', 'soy', 'sesame', 'mustard', 'celery'] as const),
+  ...(['sulphites', 'lupin', 'peanut', 'tree-nut', 'walnut', 'almond', 'cashew', 'macadamia'] as const),
+  ...(['gluten', 'wheat', 'rye', 'barley', 'oats', 'buckwheat'] as const),
+  ...(['prawn', 'crab', 'squid', 'abalone', 'salmon', 'salmon-roe', 'mackerel'] as const),
+  ...(['orange', 'apple', 'kiwi', 'peach', 'banana', 'yam', 'beef', 'pork', 'chicken', 'gelatin'] as const)
+] as const;
+export type Allergen = (typeof ALLERGENS)[number];
+
 /** An allergen that is declared with what is served. */
 export interface AllergenDuty extends Cited {
   readonly allergen: string;
@@ -133,18 +156,13 @@ function narrow(species: Species): string[] {
   ];
 }
 
-/**
- * Allergens of a species as a profile wants them declared. Every one of its kind stands on the list; urchin is no mollusc and on
- * no list, and is told by its own name all the same. What a cure put on it comes with `allergensAdded`; what is added at the pass is declared with the dish.
- *
- * @throws never: a profile without a list of its own follows the strictest here
- */
-export function allergensOf(species: Species, profile: Pick<RuleProfile, 'id' | 'house'>): AllergenDuty[] {
+/** Names as a profile wants them told. One it has on no list is left out; one that is on no list at all is told by its own name. */
+function duties(names: readonly string[], profile: Pick<RuleProfile, 'id' | 'house'>): AllergenDuty[] {
   const list = LISTS[profile.house?.base ?? profile.id] ?? LISTS.eu!;
-  const carried = [...new Set([FAMILY[species.group], ...narrow(species), ...species.allergensAlso])];
   const { rule, citation, check } = list;
-  return carried
-    .filter((allergen) => list.required.includes(allergen) || list.advised.includes(allergen))
+  const isKnown = (name: string) => (ALLERGENS as readonly string[]).includes(name);
+  return [...new Set(names)]
+    .filter((name) => list.required.includes(name) || list.advised.includes(name) || !isKnown(name))
     .map((allergen) => ({
       allergen,
       duty: list.required.includes(allergen) ? 'required' : 'advised',
@@ -155,17 +173,16 @@ export function allergensOf(species: Species, profile: Pick<RuleProfile, 'id' | 
 }
 
 /**
- * Allergens that were put on a piece (a soy marinade, mustard in a cure). One no list of the profile names is told all the same:
- * who wrote it down had a reason.
+ * Allergens of a species as a profile wants them declared. Every one of its kind stands on the list; urchin is no mollusc and on
+ * no list, and is told by its own name all the same. What a cure put on it comes with `allergensAdded`; what is added at the pass is declared with the dish.
+ *
+ * @throws never: a profile without a list of its own follows the strictest here
  */
-export function allergensAdded(names: readonly string[], profile: Pick<RuleProfile, 'id' | 'house'>): AllergenDuty[] {
-  const list = LISTS[profile.house?.base ?? profile.id] ?? LISTS.eu!;
-  const { rule, citation, check } = list;
-  return [...new Set(names)].map((allergen) => ({
-    allergen,
-    duty: list.required.includes(allergen) ? 'required' : 'advised',
-    rule,
-    citation,
-    check
-  }));
-}
+export const allergensOf = (species: Species, profile: Pick<RuleProfile, 'id' | 'house'>): AllergenDuty[] =>
+  duties([FAMILY[species.group], ...narrow(species), ...species.allergensAlso], profile);
+
+/**
+ * Allergens that were put on a piece (a soy marinade, mustard in a cure). What a profile has on no list (orange outside Japan) is
+ * left out; what somebody typed by a name of their own is told all the same: who wrote it down had a reason.
+ */
+export const allergensAdded = duties;

@@ -60,6 +60,9 @@ export interface LabelData {
   /** Where it came from and when it was caught or harvested, a line for each lot. */
   readonly origins: readonly string[];
   readonly allergens: readonly string[];
+  /** Allergens that may be in it, and what was used on it of which nobody said what it holds. */
+  readonly mayHold: readonly string[];
+  readonly unsaid: readonly string[];
   readonly place: string;
   readonly use: string;
   readonly zone: string;

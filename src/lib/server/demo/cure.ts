@@ -141,6 +141,6 @@ export function curesOf({ step, receive, paper, daysAgo, grams, celsius, pieces 
     later: 'set',
     salt: '1.5 %',
     place: 'Drawer 1',
-    allergens: 'celery'
+    also: 'Celery'
   }));
 }

@@ -20,10 +20,12 @@ import { acidNow, type AcidRun, type HouseState, type PieceState } from '../../c
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
 import { speciesOfLot } from '../lot-species.ts';
+import { toldBody } from '../declarations.ts';
+import { toldOfAcid } from '../told.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import { leaving, nextCodes } from './pieces.ts';
-import { list, numeric, optionalNumeric, optionalQuantity, pieceId, quantity, shortText, when } from './fields.ts';
+import { numeric, optionalNumeric, optionalQuantity, pieceId, quantity, shortText, when } from './fields.ts';
 import { handy } from './handy.ts';
 import { operation } from './operation.ts';
 
@@ -117,7 +119,7 @@ export const startAcid = operation({
       .default('')
       .describe('a second, later look of the same run, for guests who want it less raw'),
     place: shortText(60),
-    allergens: list(12),
+    also: shortText(200).describe('other ingredients in the liquid, with commas between'),
     at: when
   }),
   subject: (input) => `piece:${input.piece}`,
@@ -150,7 +152,7 @@ export const startAcid = operation({
           later,
           salt: input.salt?.si ?? 0,
           place: input.place,
-          allergens: input.allergens.map((each) => each.toLowerCase()),
+          ...toldBody(toldOfAcid(house, settings.liquid, input.also, at)),
           pins: pinsFor(profileById(house.profile, house.profiles), house)
         })
       ],

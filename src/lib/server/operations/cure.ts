@@ -10,8 +10,10 @@ import { pinsFor } from '../../core/rules/verdict.ts';
 import { readInstant } from '../../core/service/day.ts';
 import { curePlan, cureSettingsFor, forecastBody, runningSettings, settingsBody, warmthOf } from '../cure/settings.ts';
 import { recipeById } from '../cure/recipes.ts';
+import { toldBody } from '../declarations.ts';
+import { toldOfCure } from '../told.ts';
 import { draft } from '../store/record.ts';
-import { list, neededText, optionalNumeric, optionalQuantity, pieceId, shortText, ticked, when } from './fields.ts';
+import { neededText, optionalNumeric, optionalQuantity, pieceId, shortText, ticked, when } from './fields.ts';
 import { handy } from './handy.ts';
 import { operation } from './operation.ts';
 
@@ -29,7 +31,7 @@ export const startCure = operation({
     turned: ticked.describe('turned and basted; else left closed'),
     pressed: ticked,
     recipe: shortText(60),
-    allergens: list(12).describe('put on the fish by the cure; those of the recipe are told as well'),
+    also: shortText(200).describe('ingredients put on it besides the recipe, with commas between'),
     readyBy: z.string().max(40).optional().describe('the service it has to be ready for'),
     at: when
   }),
@@ -65,7 +67,7 @@ export const startCure = operation({
           turned,
           pressed,
           recipe: recipe ? { id: recipe.id, name: recipe.name, version: recipe.version } : null,
-          allergens: [...new Set([...(recipe?.allergens ?? []), ...input.allergens.map((each) => each.toLowerCase())])],
+          ...toldBody(toldOfCure(house, recipe, settings.method, input.also, at)),
           readyBy: input.readyBy ? readInstant(input.readyBy, house.zone, 'readyBy') : null,
           pins: pins(house)
         })

@@ -13,6 +13,8 @@ import { SCHOOL_IDS } from '../../core/bench/cure/programme.ts';
 import type { HouseState } from '../../core/record/state.ts';
 import { SHIPPED_RECIPES } from '../../core/bench/cure/recipes/index.ts';
 import { recipeBook, recipeById } from '../cure/recipes.ts';
+import type { HouseIngredients } from '../../core/ingredients/kitchen.ts';
+import { readIngredient } from '../../core/ingredients/read.ts';
 import { draft } from '../store/record.ts';
 import {
   bookId,
@@ -36,7 +38,12 @@ const percent = (text: string, field: string): number => {
  * One line of a recipe: "Dark bean paste; paste; 8; salt 12, sugar 10, water 46" or "Fine salt; salt; 2 %; fine". The amount is
  * per cent of the fish's weight, or parts.
  */
-export function recipeLineFrom(text: string, number: number, basis: RecipeBody['basis']): RecipeLine {
+export function recipeLineFrom(
+  text: string,
+  number: number,
+  basis: RecipeBody['basis'],
+  ingredients: HouseIngredients
+): RecipeLine {
   const field = `line ${number}`;
   const [what = '', role = '', amount = '', more = ''] = text.split(';').map((part) => part.trim());
   const known = LINE_ROLES.find((each) => each === role.toLowerCase());
@@ -45,7 +52,7 @@ export function recipeLineFrom(text: string, number: number, basis: RecipeBody['
   }
   const value = percent(amount, 'lines');
   const line: RecipeLine = {
-    what: what.slice(0, 60),
+    ...readIngredient(what, ingredients, 'lines'),
     role: known,
     amount: basis === 'fish' ? value / 100 : value,
     saltKind: '',
@@ -107,7 +114,6 @@ export const setRecipe = operation({
       .transform((value): 1 | 2 => (value >= 2 ? 2 : 1)),
     steps: z.string().max(4000).default(''),
     goodFor: shortText(120),
-    allergens: shortText(200).describe('with commas between'),
     note: shortText(500),
     reason: shortText(200).describe('what is different in this version')
   }),
@@ -122,7 +128,7 @@ export const setRecipe = operation({
       school: input.school,
       basis: input.basis,
       rate: input.rate?.si ?? 1,
-      lines: lines(input.lines).map((line, index) => recipeLineFrom(line, index + 1, input.basis)),
+      lines: lines(input.lines).map((line, index) => recipeLineFrom(line, index + 1, input.basis, house.ingredients)),
       hours: input.hours.si / 3600,
       restHours: (input.rest?.si ?? 0) / 3600,
       target: input.target.si,
@@ -134,10 +140,8 @@ export const setRecipe = operation({
       forFaces: input.faces,
       steps: lines(input.steps),
       goodFor: input.goodFor,
-      allergens: input.allergens
-        .split(',')
-        .map((each) => each.trim().toLowerCase())
-        .filter((each) => each !== ''),
+      // Typed before ingredients were a list: told on, whatever the lines now say.
+      allergens: input.id === '' ? [] : recipeById(house, input.id).allergens,
       note: input.note
     });
     const version = nextVersion(house, id);

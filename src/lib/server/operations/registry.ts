@@ -11,6 +11,7 @@ import { importRecipes, noteRecipe, setLearning, setRecipe, withdrawRecipe } fro
 import { amendEntry, signDay, storeReadings } from './ledger.ts';
 import type { Operation } from './operation.ts';
 import { attachEvidence, closeTag } from './evidence.ts';
+import { ingredientIsBack, setIngredient, useInstead, withdrawIngredient } from './ingredients.ts';
 import { setNotice, setProfile, setSheet, setSpecies } from './book.ts';
 import { identifyLot, inspectLot, ownException, withdrawException } from './inspect.ts';
 import { importNote } from './note.ts';
@@ -73,6 +74,10 @@ export const OPERATIONS: readonly Operation[] = [
   liftAcid,
   endAcid,
   dressPiece,
+  setIngredient,
+  withdrawIngredient,
+  useInstead,
+  ingredientIsBack,
   setSauce,
   correctSauceOperation,
   withdrawSauce,

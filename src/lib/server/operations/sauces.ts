@@ -4,10 +4,13 @@ import { correctSauce, SAUCE_KINDS, sauceBody, type SauceBody, type SauceLine } 
 import { SPENT_LIQUID } from '../../core/record/acid-bodies.ts';
 import type { HouseState } from '../../core/record/state.ts';
 import { foldStrands, judge } from '../../core/rules/verdict.ts';
-import { declarations } from '../declarations.ts';
+import { declarations, toldBody } from '../declarations.ts';
 import { sauceBook, sauceById } from '../sauces.ts';
+import { readIngredient, readIngredients } from '../../core/ingredients/read.ts';
+import { toldOfLines, type HouseIngredients } from '../../core/ingredients/kitchen.ts';
+import { toldTogether } from '../../core/ingredients/ingredient.ts';
 import { draft } from '../store/record.ts';
-import { bookId, list, neededText, optionalQuantity, pieceId, quantity, shortText, ticked, when } from './fields.ts';
+import { bookId, neededText, optionalQuantity, pieceId, quantity, shortText, ticked, when } from './fields.ts';
 import { handy } from './handy.ts';
 import { operation } from './operation.ts';
 
@@ -18,12 +21,16 @@ const figure = (text: string, field: string): number => {
 };
 
 /** One line of a sauce: "Lime juice; 60", or "Egg yolk; 18; each 18" for what comes whole, g. */
-export function sauceLineFrom(text: string): SauceLine {
+export function sauceLineFrom(text: string, ingredients: HouseIngredients): SauceLine {
   const [what = '', parts = '', more = ''] = text.split(';').map((each) => each.trim());
   if (what === '') throw new EmberError('form.value-unknown', { field: 'lines', seen: text.slice(0, 60) });
   const each = /^each\s+(.+)$/i.exec(more);
   if (more !== '' && !each) throw new EmberError('form.value-unknown', { field: 'lines', seen: more });
-  return { what: what.slice(0, 60), parts: figure(parts, 'lines'), each: each ? figure(each[1]!, 'lines') : 0 };
+  return {
+    ...readIngredient(what, ingredients, 'lines'),
+    parts: figure(parts, 'lines'),
+    each: each ? figure(each[1]!, 'lines') : 0
+  };
 }
 /** "60, 25, 15" per cent as shares that make one. */
 function portionsFrom(text: string): number[] {
@@ -58,11 +65,16 @@ export const setSauce = operation({
     name: neededText(80),
     kind: z.enum(SAUCE_KINDS),
     rate: quantity('concentration', { min: 0.005, max: 5 }).describe('the whole of it, of the fish'),
-    lines: z.string().min(1).max(4000).describe('one a line: what; parts; each 18 (g, for what comes whole)'),
+    lines: z
+      .string()
+      .min(1)
+      .max(4000)
+      .describe(
+        'one a line: an ingredient; parts; each 18 (g, for what comes whole). One that is not on the list says what it holds: Shiso oil = sesame + may soy'
+      ),
     portions: shortText(60).describe('in which it is folded in, per cent with commas between'),
     steps: z.string().max(3000).default(''),
     goodFor: shortText(120),
-    allergens: shortText(200).describe('with commas between'),
     reason: shortText(200).describe('what is different in this version')
   }),
   subject: () => 'house',
@@ -75,14 +87,12 @@ export const setSauce = operation({
       name: input.name,
       kind: input.kind,
       rate: input.rate.si,
-      lines: lines(input.lines).map(sauceLineFrom),
+      lines: lines(input.lines).map((line) => sauceLineFrom(line, house.ingredients)),
       portions: portionsFrom(input.portions),
       steps: lines(input.steps),
       goodFor: input.goodFor,
-      allergens: input.allergens
-        .split(',')
-        .map((each) => each.trim().toLowerCase())
-        .filter((each) => each !== '')
+      // Typed before ingredients were a list: told on, whatever the lines now say.
+      allergens: input.id === '' ? [] : sauceById(house, input.id).allergens
     });
     const version = nextVersion(house, id);
     return {
@@ -102,14 +112,13 @@ export const correctSauceOperation = operation({
     .object({
       id: neededText(60),
       mass: quantity('mass', { min: 1, max: 100_000 }).describe('of fish it was made for'),
-      extra: shortText(200).describe('what is new in it: "Ginger 4 g, Sugar 2"'),
-      allergens: list(14).describe('that came with what is new'),
+      extra: shortText(300).describe('what is new in it: "Ginger 4 g, Shiso oil = sesame 2 g"'),
       reason: shortText(200)
     })
     .catchall(z.union([z.string(), z.number()]))
     .describe('one field "added-<line from 0>" each, g; less than nothing for what was left out'),
   subject: () => 'house',
-  run({ house, now }, { id, mass, extra, allergens, reason, ...rest }) {
+  run({ house, now }, { id, mass, extra, reason, ...rest }) {
     const { history, version: inUse } = sauceById(house, id);
     const { sauce } = history.findLast((each) => each.version === inUse)!;
     const added = sauce.lines.map(() => 0);
@@ -125,15 +134,12 @@ export const correctSauceOperation = operation({
       .map((each) => {
         const match = /^\s*(\S.*?)\s+(\d+(?:\.\d+)?)\s*g?\s*$/.exec(each);
         if (!match) throw new EmberError('form.value-unknown', { field: 'extra', seen: each.trim() });
-        return { what: match[1]!.slice(0, 60), grams: Number(match[2]) };
+        return { ...readIngredient(match[1]!, house.ingredients, 'extra'), grams: Number(match[2]) };
       });
     const next = correctSauce(sauce, mass.si, added, fresh);
-    const all = [...new Set([...next.allergens, ...allergens.map((each) => each.toLowerCase())])];
     const version = nextVersion(house, id);
     return {
-      events: [
-        draft('sauce.set', 'house', now, { id, version, sauce: { ...next, allergens: all }, reason, withdrawn: false })
-      ],
+      events: [draft('sauce.set', 'house', now, { id, version, sauce: next, reason, withdrawn: false })],
       result: { sauce: id, version }
     };
   }
@@ -171,8 +177,7 @@ export const dressPiece = operation({
     sauceMass: optionalQuantity('mass', { min: 0.5, max: 20_000 }),
     liquid: z.union([z.literal(''), pieceId]).default(''),
     liquidMass: optionalQuantity('mass', { min: 0.5, max: 20_000 }),
-    with: shortText(200).describe('garnish and what else goes on it'),
-    allergens: list(14).describe('of what else goes on it'),
+    with: shortText(200).describe('garnish and what else goes on it: ingredients with commas between'),
     dish: shortText(80),
     note: shortText(200),
     at: when
@@ -233,7 +238,11 @@ export const dressPiece = operation({
       );
     }
     const liquidGrams = liquid ? (input.liquidMass?.si ?? liquid.grams) : 0;
-    const allergens = [...(sauce?.allergens ?? []), ...input.allergens.map((each) => each.toLowerCase())];
+    const garnish = readIngredients(input.with, house.ingredients, 'with');
+    const told = toldTogether([
+      toldOfLines(house.ingredients, sauce?.lines ?? [], at, sauce?.allergens),
+      toldOfLines(house.ingredients, garnish, at)
+    ]);
     return {
       events: [
         draft('piece.dressed', `piece:${input.piece}`, at, {
@@ -243,12 +252,12 @@ export const dressPiece = operation({
           liquidGrams,
           with: input.with,
           dish: input.dish,
-          allergens: [...new Set(allergens)],
+          ...toldBody(told),
           note: input.note
         }),
         ...used
       ],
-      result: { piece: input.piece, allergens: [...new Set(allergens)] }
+      result: { piece: input.piece, allergens: told.holds, mayHold: told.mayHold, unsaid: told.unsaid }
     };
   }
 });

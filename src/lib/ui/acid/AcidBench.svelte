@@ -6,6 +6,9 @@
   import type { PieceView } from '$lib/server/piece-view.ts';
   import { openAcidWorker } from '$lib/workers/acid.ts';
   import { onMount, untrack } from 'svelte';
+  import { ALSO_HINT } from '$lib/words/notices.ts';
+  import IngredientsField from '../controls/IngredientsField.svelte';
+  import { page } from '$app/state';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import { Simulation } from '../simulation.svelte.ts';
@@ -101,8 +104,16 @@
         <datalist id="acid-places"
           >{#each places as place (place.id)}<option value={place.name}></option>{/each}</datalist
         >
-        <Field name="allergens" label="Allergens in it" optional placeholder="celery, soy" />
       </div>
+      <IngredientsField
+        name="also"
+        label="Else in the liquid"
+        optional
+        ingredients={page.data.house.ingredients}
+        at={page.data.now}
+        placeholder="Red onion, Celery"
+        hint={ALSO_HINT}
+      />
     </OperationForm>
   </section>
   <section class="sheet" data-simulated={result ? 'yes' : 'no'}>

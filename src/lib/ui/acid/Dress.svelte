@@ -1,7 +1,11 @@
 <script lang="ts">
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PieceView } from '$lib/server/piece-view.ts';
-  import { allergenWord } from '$lib/words/notices.ts';
+  import { page } from '$app/state';
+  import { toldTogether, type Told } from '$lib/core/ingredients/ingredient.ts';
+  import { namesOf } from '$lib/core/rules/allergens.ts';
+  import { ALSO_HINT, TOLD_WORDS, toldLine } from '$lib/words/notices.ts';
+  import IngredientsField from '../controls/IngredientsField.svelte';
   import { untrack } from 'svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
@@ -18,7 +22,7 @@
     zone
   }: {
     view: PieceView;
-    sauces: readonly { id: string; name: string; rate: number; allergens: readonly string[] }[];
+    sauces: readonly { id: string; name: string; rate: number; told: Told }[];
     liquids: readonly { id: string; name: string; grams: number }[];
     /** A sauce that was brought along. */
     wanted: string | null;
@@ -81,15 +85,21 @@
           hint="Empty means all."
         />
       {/if}
-      <Field name="with" label="And" optional placeholder="red onion, coriander, crisp maize" />
-      <Field name="allergens" label="Allergens in that" optional placeholder="celery, mustard" />
       <Field name="dish" label="Dish" optional />
     </div>
+    <IngredientsField
+      name="with"
+      label="And"
+      optional
+      ingredients={page.data.house.ingredients}
+      at={page.data.now}
+      placeholder="Red onion, Coriander"
+      hint={ALSO_HINT}
+    />
     {#if chosen}
       <p data-sauce-allergens>
-        Tell with it: {[...new Set([...view.allergens.map(({ allergen }) => allergen), ...chosen.allergens])]
-          .map(allergenWord)
-          .join(', ')}.
+        {TOLD_WORDS.with(chosen.name)}
+        {toldLine(toldTogether([namesOf(view.told), chosen.told]))}
       </p>
     {/if}
   </OperationForm>

@@ -2,6 +2,8 @@
   import { SAUCE_KINDS, type SauceBody } from '$lib/core/bench/acid/sauce.ts';
   import { SAUCE_KIND_WORDS } from '$lib/words/acid.ts';
   import { untrack } from 'svelte';
+  import { page } from '$app/state';
+  import IngredientsField from '../controls/IngredientsField.svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import { portionsText, sauceLinesText } from './sauce-text.ts';
@@ -33,21 +35,17 @@
       hint="Per cent, tasting between."
     />
     <Field name="goodFor" label="Good for" optional value={start?.goodFor ?? ''} />
-    <Field
-      name="allergens"
-      label="Allergens"
-      optional
-      value={start?.allergens.join(', ') ?? ''}
-      hint="with commas between"
-    />
   </div>
-  <Field
+  <IngredientsField
     name="lines"
     label="Lines"
-    kind="long"
+    lines
+    ingredients={page.data.house.ingredients}
+    at={page.data.now}
     value={start ? sauceLinesText(start.lines) : ''}
+    before={start?.allergens ?? []}
     placeholder={EXAMPLE}
-    hint="One a line: what; parts by weight; each 18 (g) for what comes whole."
+    hint="One a line: an ingredient; parts by weight; each 18 (g) for what comes whole."
   />
   <Field name="steps" label="Steps" kind="long" optional value={start?.steps.join('\n') ?? ''} hint="One a line." />
   {#if id}<Field name="reason" label="What is different in this version" optional />{/if}

@@ -1,3 +1,4 @@
+import { ingredientText } from '../../core/ingredients/read.ts';
 import type { SauceBody, SauceLine } from '../../core/bench/acid/sauce.ts';
 
 const figure = (value: number) => String(Number(value.toFixed(4)));
@@ -5,7 +6,9 @@ const figure = (value: number) => String(Number(value.toFixed(4)));
 /** Lines of a sauce as they are typed: "Egg yolk; 18; each 18". */
 export const sauceLinesText = (lines: readonly SauceLine[]): string =>
   lines
-    .map(({ what, parts, each }) => [what, figure(parts), ...(each > 0 ? [`each ${figure(each)}`] : [])].join('; '))
+    .map((line) =>
+      [ingredientText(line), figure(line.parts), ...(line.each > 0 ? [`each ${figure(line.each)}`] : [])].join('; ')
+    )
     .join('\n');
 
 /**

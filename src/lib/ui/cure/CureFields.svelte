@@ -3,6 +3,9 @@
   import { SCHOOL_IDS, type School } from '$lib/core/bench/cure/programme.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { CANNOT_TELL, DOSING_WORDS, PACK_WORDS, SCHOOL_WORDS } from '$lib/words/cure.ts';
+  import { page } from '$app/state';
+  import { ALSO_HINT } from '$lib/words/notices.ts';
+  import IngredientsField from '../controls/IngredientsField.svelte';
   import Field from '../controls/Field.svelte';
   import { formatLength, formatMass, formatTemperature } from '../format.ts';
   import { lengthUnits, temperatureUnits } from '../units.ts';
@@ -248,13 +251,15 @@
     <datalist id="cure-places"
       >{#each places as place (place.id)}<option value={place.name}></option>{/each}</datalist
     >
-    <Field
-      name="allergens"
-      label="Allergens in it"
+    <IngredientsField
+      name="also"
+      label="Laid on besides"
       optional
-      bind:value={draft.allergens}
-      placeholder="soy, mustard"
-      hint={draft.allergens === '' ? '' : 'told with whatever it is served as'}
+      ingredients={page.data.house.ingredients}
+      at={page.data.now}
+      bind:value={draft.also}
+      placeholder="Soy sauce, Ginger"
+      hint={ALSO_HINT}
     />
   {/if}
 </div>

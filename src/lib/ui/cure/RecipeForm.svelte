@@ -3,6 +3,8 @@
   import { SCHOOL_IDS, type School } from '$lib/core/bench/cure/programme.ts';
   import { SCHOOL_WORDS } from '$lib/words/cure.ts';
   import { untrack } from 'svelte';
+  import { page } from '$app/state';
+  import IngredientsField from '../controls/IngredientsField.svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import { recipeLinesText } from './recipe-text.ts';
@@ -48,13 +50,16 @@
       />
     {/if}
   </div>
-  <Field
+  <IngredientsField
     name="lines"
     label="Lines"
-    kind="long"
+    lines
+    ingredients={page.data.house.ingredients}
+    at={page.data.now}
     value={start ? recipeLinesText(start) : ''}
+    before={start?.allergens ?? []}
     placeholder={EXAMPLE}
-    hint="One a line: what; salt, sugar, water, paste, sour, spirit or aromatic; how much; then the kind of salt (fine, coarse, flake), or what a paste holds: salt 12, sugar 10, water 46 (%)."
+    hint="One a line: an ingredient; salt, sugar, water, paste, sour, spirit or aromatic; how much; then the kind of salt (fine, coarse, flake), or what a paste holds: salt 12, sugar 10, water 46 (%)."
   />
   <div class="row">
     <Field name="hours" label="Time in it" kind="quantity" units={['h', 'min']} value={plain(start?.hours)} />
@@ -93,13 +98,6 @@
       <Field name="presaltMinutes" label="for, minutes" kind="number" optional value={plain(start?.presaltMinutes)} />
     {/if}
     <Field name="goodFor" label="Good for" optional value={start?.goodFor ?? ''} />
-    <Field
-      name="allergens"
-      label="Allergens"
-      optional
-      value={start?.allergens.join(', ') ?? ''}
-      hint="with commas between"
-    />
   </div>
   <Field name="steps" label="Steps" kind="long" optional value={start?.steps.join('\n') ?? ''} hint="One a line." />
   {#if id}<Field name="reason" label="What is different in this version" optional />{/if}

@@ -84,7 +84,8 @@ export class CureDraft {
   recipe = $state('');
   /** The size the hours of its recipe are for; null where none was taken, or it does not say. */
   madeFor = $state.raw<{ readonly mm: number; readonly faces: 1 | 2 } | null>(null);
-  allergens = $state('');
+  /** Ingredients laid on besides its recipe. */
+  also = $state('');
 
   constructor(units: UnitPreferences, thicknessMm: number, celsius: number) {
     [this.thickness, this.thicknessUnit] = startWith('length', thicknessMm, units);
@@ -100,7 +101,7 @@ export class CureDraft {
     this.dosing = method === 'weighed' ? 'weight' : 'face';
     this.recipe = '';
     this.madeFor = null;
-    this.allergens = '';
+    this.also = '';
   }
 
   /** Sets what a recipe says, and remembers whose it is. */
@@ -124,7 +125,6 @@ export class CureDraft {
     });
     this.madeFor = recipe.forMm === null ? null : { mm: recipe.forMm, faces: recipe.forFaces };
     this.recipe = id;
-    this.allergens = recipe.allergens.join(', ');
   }
 
   /** A second plan begins as the first. */

@@ -1,3 +1,4 @@
+import { ingredientText } from '../../core/ingredients/read.ts';
 import type { RecipeBody, RecipeLine } from '../../core/bench/cure/recipe.ts';
 
 const figure = (value: number) => String(Number(value.toFixed(4)));
@@ -9,7 +10,7 @@ export function recipeLineText(line: RecipeLine, basis: RecipeBody['basis']): st
     line[what] > 0 ? [`${what} ${figure(line[what] * 100)}`] : []
   );
   const more = [line.saltKind, ...parts].filter((each) => each !== '').join(', ');
-  return [line.what, line.role, amount, more].filter((each) => each !== '').join('; ');
+  return [ingredientText(line), line.role, amount, more].filter((each) => each !== '').join('; ');
 }
 export const recipeLinesText = ({ lines, basis }: Pick<RecipeBody, 'lines' | 'basis'>): string =>
   lines.map((line) => recipeLineText(line, basis)).join('\n');

@@ -1,3 +1,4 @@
+import { toldOfLines } from '$lib/core/ingredients/kitchen.ts';
 import { theApp } from '$lib/server/app.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { sauceBook } from '$lib/server/sauces.ts';
@@ -5,17 +6,21 @@ import type { PageServerLoad } from './$types';
 
 export const actions = actionsFor('/acid/sauces');
 
-export const load = (() => ({
-  sauces: sauceBook(theApp().store.projections.currentHouse()).map(
-    ({ id, name, kind, goodFor, version, shipped, withdrawn, history, allergens }) => ({
-      id,
-      name,
-      kind,
-      goodFor,
-      version,
-      own: !shipped || history.length > 1,
-      withdrawn,
-      allergens
-    })
-  )
-})) satisfies PageServerLoad;
+export const load = (() => {
+  const { store, clock } = theApp();
+  const house = store.projections.currentHouse();
+  return {
+    sauces: sauceBook(house).map(
+      ({ id, name, kind, goodFor, version, shipped, withdrawn, history, lines, allergens }) => ({
+        id,
+        name,
+        kind,
+        goodFor,
+        version,
+        own: !shipped || history.length > 1,
+        withdrawn,
+        told: toldOfLines(house.ingredients, lines, clock.now(), allergens)
+      })
+    )
+  };
+}) satisfies PageServerLoad;

@@ -3,7 +3,7 @@
   import AcidTabs from '$lib/ui/acid/AcidTabs.svelte';
   import SauceForm from '$lib/ui/acid/SauceForm.svelte';
   import { SAUCE_KIND_WORDS } from '$lib/words/acid.ts';
-  import { allergenWord } from '$lib/words/notices.ts';
+  import { toldLine } from '$lib/words/notices.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
@@ -30,8 +30,7 @@
                     ? ' · the house’s'
                     : ''}
                 </span>
-                {#if sauce.allergens.length > 0}<span class="told">{sauce.allergens.map(allergenWord).join(', ')}</span
-                  >{/if}
+                <span class="told">{toldLine(sauce.told)}</span>
               </a>
             </li>
           {/each}
@@ -55,8 +54,10 @@
   <SauceForm />
 </details>
 <p class="caution">
-  Ratios are starting points, to be tasted. A substitution can change the allergens: say so when it does. Guidance only:
-  your local code and licensed practice decide.
+  Ratios are starting points, to be tasted. What a line holds is added up from the <a
+    class="link"
+    href="/house/ingredients">list of ingredients</a
+  >; a maker’s label goes before it. Guidance only: your local code and licensed practice decide.
 </p>
 
 <style>

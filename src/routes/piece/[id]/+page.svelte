@@ -11,7 +11,8 @@
   import Papers from '$lib/ui/piece/Papers.svelte';
   import Hands from '$lib/ui/piece/Hands.svelte';
   import { missingWord } from '$lib/words/findings.ts';
-  import { allergenWord } from '$lib/words/notices.ts';
+  import { namesOf } from '$lib/core/rules/allergens.ts';
+  import { allergenWord, toldWords } from '$lib/words/notices.ts';
   import { kindWords } from '$lib/words/tasks.ts';
   import type { PageProps } from './$types';
 
@@ -22,6 +23,7 @@
   const zone = $derived(data.house.zone);
   const now = $derived(data.asked.at ? view.verdict.at : houseNow());
   const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name])));
+  const told = $derived(toldWords(namesOf(view.told)));
   const holdsBack = $derived(view.verdict.reasons.filter(({ effect }) => effect.kind === 'missing'));
 </script>
 
@@ -148,11 +150,13 @@
     <section class="sheet">
       <h2>Told with it when served</h2>
       <p>
-        Allergens: {view.allergens
+        Allergens: {view.told.holds
           .map(({ allergen, duty }) => `${allergenWord(allergen)}${duty === 'advised' ? ' (advised)' : ''}`)
-          .join(', ') || 'none of its own'}.
-        <span class="soft">{view.allergens[0]?.citation ?? ''}{view.allergens[0]?.check ? ' · check' : ''}</span>
+          .join(', ') || (told.ask ? '' : 'none of its own')}.
+        <span class="soft">{view.told.holds[0]?.citation ?? ''}{view.told.holds[0]?.check ? ' · check' : ''}</span>
       </p>
+      {#if told.mayHold}<p data-may-hold>{told.mayHold}.</p>{/if}
+      {#if told.ask}<p data-ask><b>{told.ask}.</b></p>{/if}
       <p class="soft">Raw: “{view.notice}”</p>
     </section>
     <section class="sheet">

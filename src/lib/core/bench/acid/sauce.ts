@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { EmberError, inRange } from '../../errors.ts';
+import { ingredientLink, type LinkedLine } from '../../ingredients/ingredient.ts';
 
 export const SAUCE_KINDS = ['citrus', 'vinegar', 'chilli-water', 'soy', 'sesame', 'creamy'] as const;
 export type SauceKind = (typeof SAUCE_KINDS)[number];
@@ -9,7 +10,8 @@ export const sauceLine = z.object({
   /** Parts by weight. */
   parts: z.number().min(0).max(1000),
   /** g of one, where it comes whole (an egg yolk, a clove); 0 where it is poured or weighed. */
-  each: z.number().min(0).max(2000).default(0)
+  each: z.number().min(0).max(2000).default(0),
+  ...ingredientLink
 });
 export type SauceLine = z.infer<typeof sauceLine>;
 
@@ -24,6 +26,7 @@ export const sauceBody = z.object({
   portions: z.array(z.number().min(0.02).max(1)).min(1).max(6),
   steps: z.array(z.string().trim().min(1).max(240)).max(12).default([]),
   goodFor: z.string().max(120).default(''),
+  /** Typed into it before ingredients were a list of their own; told still. Nothing is written here any more. */
   allergens: z.array(z.string().max(30)).max(14).default([]),
   note: z.string().max(500).default('')
 });
@@ -105,7 +108,7 @@ export function correctSauce(
   sauce: SauceBody,
   grams: number,
   added: readonly number[],
-  extra: readonly { readonly what: string; readonly grams: number }[] = []
+  extra: readonly (LinkedLine & { readonly grams: number })[] = []
 ): SauceBody {
   const fish = inRange(grams, FISH);
   if (added.every((each) => each === 0) && extra.length === 0)
@@ -117,9 +120,9 @@ export function correctSauce(
     inRange(more, { field: line.what, unit: 'g', min: -line.parts * perPart, max: 20 * sauce.rate * fish });
     return { ...line, parts: tidy(line.parts + more / perPart) };
   });
-  const fresh = extra.map((each) => ({
-    what: each.what,
-    parts: tidy(inRange(each.grams, { field: each.what, unit: 'g', min: 0.01, max: 20 * sauce.rate * fish }) / perPart),
+  const fresh = extra.map(({ grams: more, ...link }) => ({
+    ...link,
+    parts: tidy(inRange(more, { field: link.what, unit: 'g', min: 0.01, max: 20 * sauce.rate * fish }) / perPart),
     each: 0
   }));
   const all = [...lines, ...fresh].filter(({ parts }) => parts > 0);

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { EmberError, inRange } from '../../errors.ts';
+import { ingredientLink } from '../../ingredients/ingredient.ts';
 import { SALT_KINDS, type SaltKind } from './brine.ts';
 import { WATER_LOSS, WATER_SHARE } from './parameters.ts';
 import { CURE_DEFAULTS, SCHOOL_IDS, weighedSalt, type CureSettings } from './programme.ts';
@@ -15,7 +16,8 @@ export const recipeLine = z.object({
   /** Of its own weight; where a role does not say it. */
   salt: share.default(0),
   sugar: share.default(0),
-  water: share.default(0)
+  water: share.default(0),
+  ...ingredientLink
 });
 export type RecipeLine = z.infer<typeof recipeLine>;
 
@@ -41,6 +43,7 @@ export const recipeBody = z.object({
   forFaces: z.union([z.literal(1), z.literal(2)]).default(2),
   steps: z.array(z.string().trim().min(1).max(240)).max(20).default([]),
   goodFor: z.string().max(120).default(''),
+  /** Typed into it before ingredients were a list of their own; told still. Nothing is written here any more. */
   allergens: z.array(z.string().max(30)).max(12).default([]),
   note: z.string().max(500).default('')
 });

@@ -3,12 +3,13 @@
   import { page } from '$app/state';
   import AcidTabs from '$lib/ui/acid/AcidTabs.svelte';
   import SauceForm from '$lib/ui/acid/SauceForm.svelte';
+  import Swapped from '$lib/ui/controls/Swapped.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import PieceTicks from '$lib/ui/controls/PieceTicks.svelte';
   import { dayAndTime, formatMass } from '$lib/ui/format.ts';
   import { SAUCE_KIND_WORDS } from '$lib/words/acid.ts';
-  import { allergenWord } from '$lib/words/notices.ts';
+  import { TOLD_WORDS, toldLine } from '$lib/words/notices.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
@@ -103,16 +104,20 @@
         {/if}
         {#if isCurrent}
           <div class="row">
-            <Field name="extra" label="New in it" optional placeholder="Ginger 4 g, Sugar 2 g" />
-            <Field name="allergens" label="Allergens that came with it" optional />
+            <Field
+              name="extra"
+              label="New in it"
+              optional
+              placeholder="Ginger 4 g, Sugar 2 g"
+              hint="From the list; else say what it holds: Shiso oil = sesame 2 g."
+            />
             <Field name="reason" label="Why" optional placeholder="too sharp for turbot" />
           </div>
         {:else}<p class="soft">An earlier version: what is added by taste is written to the newest.</p>{/if}
       </OperationForm>
     {/key}
-    {#if body.allergens.length > 0}
-      <p class="told" data-told>Tell with it: {body.allergens.map(allergenWord).join(', ')}, and the fish.</p>
-    {/if}
+    <Swapped swaps={data.swaps} />
+    <p class="told" data-told>{TOLD_WORDS.tell} {toldLine(data.told)}; and the fish.</p>
     {#if scaled.changes.length > 0}
       <p class="soft" data-changes>
         Against the version before, for a kilogram of fish: {scaled.changes

@@ -10,6 +10,8 @@
   import RecipeForm from '$lib/ui/cure/RecipeForm.svelte';
   import { dayAndTime, formatDuration, formatLength, formatMass } from '$lib/ui/format.ts';
   import { SCHOOL_WORDS } from '$lib/words/cure.ts';
+  import Swapped from '$lib/ui/controls/Swapped.svelte';
+  import { toldLine } from '$lib/words/notices.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
@@ -124,11 +126,12 @@
         <dt>Middle</dt>
         <dd>{(body.target * 100).toFixed(1)} % salt</dd>
       </div>
-      {#if body.allergens.length > 0}<div>
-          <dt>Allergens</dt>
-          <dd>{body.allergens.join(', ')}, fish</dd>
-        </div>{/if}
+      <div>
+        <dt>Allergens</dt>
+        <dd data-told>{toldLine(data.told)}; and the fish</dd>
+      </div>
     </dl>
+    <Swapped swaps={data.swaps} />
     {#if body.steps.length > 0}
       <ol>
         {#each body.steps as step (step)}<li>{step}</li>{/each}

@@ -1,8 +1,9 @@
+import { linkTo } from '../../../ingredients/kitchen.ts';
 import { shipped } from '../../shipped.ts';
 import type { Sauce, SauceBody } from '../sauce.ts';
 
 /** Sauces and dressings of the house's own making. Ratios are starting points to be tasted (check). */
-const line = (what: string, parts: number, each = 0) => ({ what, parts, each });
+const line = (what: string, parts: number, each = 0) => ({ what, parts, each, ...linkTo(what) });
 const PLAIN = { note: '', steps: [] as string[], allergens: [] as string[] };
 /** Most is folded in at once, the rest by taste. */
 const BY_TASTE = [0.6, 0.25, 0.15];
@@ -29,8 +30,7 @@ const SHIPPED: readonly SauceBody[] = [
       'Season and taste it before fish meets it.',
       'Joined at service: onion and herb go on last.'
     ],
-    goodFor: 'dice of turbot, gurnard, halibut',
-    allergens: ['celery']
+    goodFor: 'dice of turbot, gurnard, halibut'
   },
   {
     ...PLAIN,
@@ -105,8 +105,7 @@ const SHIPPED: readonly SauceBody[] = [
     ],
     portions: [0.5, 0.3, 0.2],
     steps: ['Char halves on the cut side till black, press while warm, strain.'],
-    goodFor: 'seared bonito',
-    allergens: ['sulphites']
+    goodFor: 'seared bonito'
   },
   {
     ...PLAIN,
@@ -158,8 +157,7 @@ const SHIPPED: readonly SauceBody[] = [
     ],
     portions: [1],
     steps: ['Boil the wines, let kelp and flakes stand in it a night in the cold, strain.'],
-    goodFor: 'brushed over toppings, dressed dice',
-    allergens: ['soy', 'wheat', 'fish']
+    goodFor: 'brushed over toppings, dressed dice'
   },
   {
     ...PLAIN,
@@ -174,8 +172,7 @@ const SHIPPED: readonly SauceBody[] = [
     ],
     portions: [0.5, 0.25, 0.25],
     steps: ['It mellows for a day; taste again then.'],
-    goodFor: 'translucent slices of turbot',
-    allergens: ['soy', 'wheat']
+    goodFor: 'translucent slices of turbot'
   },
   {
     ...PLAIN,
@@ -187,13 +184,12 @@ const SHIPPED: readonly SauceBody[] = [
       line('Soy sauce', 18),
       line('Rice vinegar', 12),
       line('Sugar', 7),
-      line('Cold stock or water', 22),
+      line('Stock of kelp and dried bonito, or water', 22),
       line('Roasted sesame oil', 3)
     ],
     portions: [0.5, 0.25, 0.25],
     steps: ['Grind warm, loosen with stock by the spoon: it thickens as it stands.'],
-    goodFor: 'dressed dice on rice',
-    allergens: ['sesame', 'soy', 'wheat']
+    goodFor: 'dressed dice on rice'
   },
   {
     ...PLAIN,
@@ -210,8 +206,7 @@ const SHIPPED: readonly SauceBody[] = [
     ],
     portions: BY_TASTE,
     steps: ['Folded in portion by portion: dice drink it and go dark if it comes all at once.'],
-    goodFor: 'cubes of bonito or tuna kin',
-    allergens: ['sesame', 'soy', 'wheat']
+    goodFor: 'cubes of bonito or tuna kin'
   },
   {
     ...PLAIN,
@@ -231,8 +226,7 @@ const SHIPPED: readonly SauceBody[] = [
       'Pasteurised yolk where it is served raw.',
       'Oil in a thread; water where it grows too thick. Discard with the day.'
     ],
-    goodFor: 'chopped spoon meat, trim',
-    allergens: ['egg', 'mustard']
+    goodFor: 'chopped spoon meat, trim'
   },
   {
     ...PLAIN,
@@ -248,8 +242,7 @@ const SHIPPED: readonly SauceBody[] = [
     ],
     portions: [0.6, 0.2, 0.2],
     steps: ['Horseradish last: it fades within hours.'],
-    goodFor: 'cured char, dressed roe',
-    allergens: ['milk']
+    goodFor: 'cured char, dressed roe'
   }
 ];
 

@@ -1,3 +1,4 @@
+import { linkTo } from '../../../ingredients/kitchen.ts';
 import type { RecipeLine } from '../recipe.ts';
 
 /** One line of a shipped recipe. */
@@ -6,7 +7,7 @@ export const line = (
   role: RecipeLine['role'],
   amount: number,
   more: Partial<Pick<RecipeLine, 'saltKind' | 'salt' | 'sugar' | 'water'>> = {}
-): RecipeLine => ({ what, role, amount, saltKind: '', salt: 0, sugar: 0, water: 0, ...more });
+): RecipeLine => ({ what, role, amount, saltKind: '', salt: 0, sugar: 0, water: 0, ...linkTo(what), ...more });
 
 /** What most recipes do without. */
 export const PLAIN = {

@@ -3,7 +3,6 @@ import { FINE, line, PLAIN } from './line.ts';
 
 /** Brines, soaks and marinades of the house's own making. Ratios are starting points to be tasted (check). */
 
-const SOY_BASED = ['soy', 'wheat'];
 /** Typical make-up by weight: soy sauce 16 % salt, light bean paste 6 %, dark 12 %, sweet rice wine 45 % sugar (check the label). */
 const SOY = { salt: 0.16, sugar: 0.04, water: 0.7 };
 const LIGHT_PASTE = { salt: 0.06, sugar: 0.2, water: 0.43 };
@@ -50,7 +49,8 @@ export const WET_RECIPES: readonly RecipeBody[] = [
       line('Cold water', 'water', 86),
       line('Fine salt', 'salt', 9, FINE),
       line('White sugar', 'sugar', 5),
-      line('Bay, star anise', 'aromatic', 0.4)
+      line('Bay leaf', 'aromatic', 0.2),
+      line('Star anise', 'aromatic', 0.2)
     ],
     hours: 5,
     restHours: 12,
@@ -104,7 +104,7 @@ export const WET_RECIPES: readonly RecipeBody[] = [
       line('Light bean paste', 'paste', 10, LIGHT_PASTE),
       line('Sweet rice wine', 'spirit', 2.5, SWEET_WINE),
       line('Rice wine', 'spirit', 1, RICE_WINE),
-      line('Yuzu or lemon zest', 'aromatic', 0.2)
+      line('Lemon zest, or of yuzu', 'aromatic', 0.2)
     ],
     hours: 48,
     restHours: 0,
@@ -117,8 +117,7 @@ export const WET_RECIPES: readonly RecipeBody[] = [
       'Every face in contact; a cloth between keeps it clean.',
       'Wipe, never rinse.'
     ],
-    goodFor: 'sablefish, turbot; to be grilled or seared',
-    allergens: ['soy']
+    goodFor: 'sablefish, turbot; to be grilled or seared'
   },
   {
     ...PLAIN,
@@ -139,8 +138,7 @@ export const WET_RECIPES: readonly RecipeBody[] = [
     target: 0.009,
     forMm: 22,
     steps: ['Half the time of a light paste: it is twice as salty.', 'Wipe off all of it before heat; it burns.'],
-    goodFor: 'bonito, mackerel',
-    allergens: ['soy']
+    goodFor: 'bonito, mackerel'
   },
   {
     ...PLAIN,
@@ -162,7 +160,6 @@ export const WET_RECIPES: readonly RecipeBody[] = [
       'Blocks whole, or slices for a quarter of the time.',
       'Drain and blot; the bath is not used twice for raw fish.'
     ],
-    goodFor: 'blocks of bonito or tuna kin',
-    allergens: SOY_BASED
+    goodFor: 'blocks of bonito or tuna kin'
   }
 ];

@@ -1,0 +1,36 @@
+import { toldOfLines } from '$lib/core/ingredients/kitchen.ts';
+import { theApp } from '$lib/server/app.ts';
+import { recipeBook } from '$lib/server/cure/recipes.ts';
+import { actionsFor } from '$lib/server/forms.ts';
+import { ingredientRows } from '$lib/server/ingredients.ts';
+import { sauceBook } from '$lib/server/sauces.ts';
+import type { PageServerLoad } from './$types';
+
+export const actions = actionsFor('/house/ingredients');
+
+export const load = (({ url }) => {
+  const { store, clock } = theApp();
+  const house = store.projections.currentHouse();
+  const now = clock.now();
+  const rows = ingredientRows(house, now);
+  const books = [
+    ...recipeBook(house).map((each) => ({ ...each, path: `/cure/recipes/${each.id}` })),
+    ...sauceBook(house).map((each) => ({ ...each, path: `/acid/sauces/${each.id}` }))
+  ].filter(({ withdrawn }) => !withdrawn);
+  const chosen = rows.find(({ id }) => id === url.searchParams.get('id')) ?? null;
+  return {
+    rows,
+    chosen,
+    adding: url.searchParams.has('add'),
+    /** What is made with the one chosen. */
+    madeWith: chosen
+      ? books
+          .filter(({ lines }) => lines.some(({ ingredient }) => ingredient === chosen.id))
+          .map(({ name, path, lines, allergens }) => ({
+            name,
+            path,
+            told: toldOfLines(house.ingredients, lines, now, allergens)
+          }))
+      : []
+  };
+}) satisfies PageServerLoad;

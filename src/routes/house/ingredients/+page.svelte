@@ -1,0 +1,223 @@
+<script lang="ts">
+  import { ALLERGENS } from '$lib/core/rules/allergens.ts';
+  import Field from '$lib/ui/controls/Field.svelte';
+  import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import { dayAndTime } from '$lib/ui/format.ts';
+  import { allergenWord, INGREDIENT_PAGE_WORDS as SAY, toldLine, toldWords } from '$lib/words/notices.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+  let filter = $state('');
+  const chosen = $derived(data.chosen);
+  const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name ?? 'forgotten'])));
+  const shown = $derived(
+    data.rows.filter(({ name, alsoCalled }) =>
+      [name, ...alsoCalled].some((each) => each.toLowerCase().includes(filter.trim().toLowerCase()))
+    )
+  );
+  const heldLine = (row: { holds: readonly string[]; mayHold: readonly string[] }) => {
+    const { holds, mayHold } = toldWords({ ...row, unsaid: [] });
+    return [holds, mayHold].filter((each) => each !== '').join(' · ') || SAY.holdsNothing;
+  };
+</script>
+
+<svelte:head><title>Ingredients · Ember Tide</title></svelte:head>
+<p><a class="link" href="/house">House</a></p>
+<h1>{SAY.title(data.rows.length)}</h1>
+<p class="soft">{SAY.lead}</p>
+<div class="two">
+  <section class="sheet">
+    <div class="title">
+      <input aria-label={SAY.narrow} placeholder={SAY.narrow} bind:value={filter} />
+      <a class="link" href="/house/ingredients?add">{SAY.add}</a>
+    </div>
+    <ul data-ingredients={data.rows.length}>
+      {#each shown as row (row.id)}
+        <li>
+          <a class="row" class:on={row.id === chosen?.id} href="?id={row.id}" data-sveltekit-noscroll>
+            <b>{row.name}</b>
+            {#if row.instead}<span class="out" data-out={row.id}>{SAY.outOf(row.instead.name)}</span>{/if}
+            <span class="soft">{heldLine(row)}{row.own ? ` · ${SAY.own}` : ''}</span>
+          </a>
+        </li>
+      {:else}<li class="soft">{SAY.none}</li>{/each}
+    </ul>
+  </section>
+  <div class="side">
+    {#if chosen}
+      <section class="sheet" data-ingredient={chosen.id}>
+        <h2>{chosen.name}</h2>
+        <p class="told">{heldLine(chosen)}</p>
+        {#if chosen.lately.length > 0}<p>{SAY.lately(chosen.lately)}</p>{/if}
+        {#if chosen.note}<p class="soft">{chosen.note}</p>{/if}
+        {#if chosen.alsoCalled.length > 0}<p class="soft">{SAY.alsoCalled} {chosen.alsoCalled.join(', ')}</p>{/if}
+        {#if chosen.instead}
+          <p data-out>
+            <b>{SAY.outOf(chosen.instead.name)}</b>
+            <span class="soft"
+              >{names[chosen.instead.by] ?? chosen.instead.by}, {dayAndTime(
+                chosen.instead.since,
+                data.house.zone
+              )}{chosen.instead.reason ? `: ${chosen.instead.reason}` : ''}</span
+            >
+          </p>
+          <OperationForm operation="ingredient-back" subject={chosen.id} submit={SAY.back}>
+            <input type="hidden" name="id" value={chosen.id} />
+          </OperationForm>
+        {:else}
+          <OperationForm operation="use-instead" subject={chosen.id} submit={SAY.swap} tone="ember">
+            <input type="hidden" name="id" value={chosen.id} />
+            <Field
+              name="instead"
+              label={SAY.instead}
+              kind="choice"
+              options={[
+                { value: '', name: SAY.leaveOut },
+                ...data.rows.filter(({ id }) => id !== chosen.id).map(({ id, name }) => ({ value: id, name }))
+              ]}
+            />
+            <Field name="reason" label={SAY.why} optional />
+          </OperationForm>
+        {/if}
+        <h3>{SAY.madeWith(data.madeWith.length)}</h3>
+        <ul>
+          {#each data.madeWith as made (made.path)}
+            <li>
+              <a class="row" href={made.path}><b>{made.name}</b><span class="soft">{toldLine(made.told)}</span></a>
+            </li>
+          {:else}<li class="soft">{SAY.madeWithNothing}</li>{/each}
+        </ul>
+        {#if chosen.own}
+          <OperationForm operation="withdraw-ingredient" subject={chosen.id} submit={SAY.withdraw} tone="quiet">
+            <input type="hidden" name="id" value={chosen.id} />
+          </OperationForm>
+        {/if}
+      </section>
+    {/if}
+    {#if chosen || data.adding}
+      {#key chosen?.id}
+        <details class="sheet" open={data.adding}>
+          <summary>{chosen ? SAY.more : SAY.add}</summary>
+          <OperationForm operation="set-ingredient" subject={chosen?.id ?? ''} submit={SAY.keep}>
+            <input type="hidden" name="id" value={chosen?.id ?? ''} />
+            <Field name="name" label={SAY.name} value={chosen?.name ?? ''} />
+            <Field name="alsoCalled" label={SAY.alsoCalled} optional value={chosen?.alsoCalled.join(', ') ?? ''} />
+            {#each [{ name: 'holds', label: SAY.holds }, { name: 'mayHold', label: SAY.mayHold }] as const as { name, label } (name)}
+              <fieldset>
+                <legend>{label}</legend>
+                <div class="ticks">
+                  {#each ALLERGENS as allergen (allergen)}
+                    <label>
+                      <input
+                        type="checkbox"
+                        {name}
+                        value={allergen}
+                        checked={(chosen?.[name] as readonly string[] | undefined)?.includes(allergen)}
+                      />
+                      {allergenWord(allergen)}
+                    </label>
+                  {/each}
+                </div>
+              </fieldset>
+            {/each}
+            <Field name="nothing" label={SAY.nothing} kind="tick" />
+            <Field name="note" label={SAY.note} optional value={chosen?.note ?? ''} />
+            <Field name="reason" label={SAY.why} optional />
+          </OperationForm>
+        </details>
+      {/key}
+    {:else}
+      <section class="sheet"><p class="soft">{SAY.choose}</p></section>
+    {/if}
+  </div>
+</div>
+<p class="caution">{SAY.caution}</p>
+
+<style>
+  .two {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1.1fr);
+    gap: 1.1rem;
+    align-items: start;
+    margin: 0.7rem 0;
+  }
+  .side {
+    display: grid;
+    gap: 0.8rem;
+    min-width: 0;
+  }
+  .title {
+    display: flex;
+    gap: 0.8rem;
+    align-items: center;
+    flex-wrap: wrap;
+    margin-bottom: 0.5rem;
+  }
+  .title input {
+    flex: 1;
+    min-width: 8rem;
+    min-height: 48px;
+    padding: 0 0.7rem;
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+    background-color: var(--surface);
+    color: var(--ink);
+  }
+  h3 {
+    font-weight: 600;
+    margin-top: 1rem;
+  }
+  .row {
+    display: grid;
+    min-height: 56px;
+    padding: 0.4rem 0.3rem;
+    border-top: 1px solid var(--line);
+    align-content: center;
+    overflow-wrap: anywhere;
+  }
+  .row.on {
+    background: var(--sunk);
+  }
+  .out {
+    color: var(--ember);
+    font-weight: 600;
+  }
+  .told {
+    font-weight: 600;
+  }
+  fieldset {
+    border: 0;
+    padding: 0;
+  }
+  legend {
+    font-weight: 600;
+  }
+  .ticks {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  }
+  .ticks label {
+    display: flex;
+    gap: 0.5rem;
+    align-items: center;
+    min-height: 48px;
+  }
+  .ticks input {
+    width: 24px;
+    height: 24px;
+    border-color: var(--strong-line);
+    background-color: var(--surface);
+  }
+  .ticks input:checked {
+    background-color: #1f5f7d;
+  }
+  @media (max-width: 1000px) {
+    .two {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    /* What was chosen stands above the long list, not a screen below it. */
+    .side {
+      order: -1;
+    }
+  }
+</style>
