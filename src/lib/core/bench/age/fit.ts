@@ -286,13 +286,22 @@ export function fitDrying(weights: readonly WeighIn[], prior: DryingPrior, inter
   const covariance = Matrix.add(inverted, inverted.transpose()).mul(0.5);
   const root = new CholeskyDecomposition(covariance).lowerTriangularMatrix;
   // Near its best point what is left open looks normal; farther out it is weighed by what it really says of the weights.
-  const points = NORMALS.map((normal) =>
-    best.map((value, axis) => value + WIDER * normal.reduce((sum, each, k) => sum + root.get(axis, k) * each, 0))
-  );
+  const [[down], [down2, across], [down3, across3, last]] = root.to2DArray() as [number[], number[], number[]];
+  const points = NORMALS.map(([p, q, r]) => [
+    best[0]! + WIDER * down! * p,
+    best[1]! + WIDER * (down2! * p + across! * q),
+    best[2]! + WIDER * (down3! * p + across3! * q + last! * r)
+  ]);
   const told = points.map((point, index) => {
-    const miss = scattered(point);
-    const off = places.reduce((sum, place) => sum + miss(place) ** 2, 0);
-    return (NORMALS[index]!.reduce((sum, each) => sum + each * each, 0) - off) / 2;
+    const drawn = at(point);
+    let off = point[0]! ** 2 + point[1]! ** 2 + point[2]! ** 2;
+    for (let place = 0; place < later.length; place++) {
+      const { day, grams } = later[place]!;
+      const miss = (grams - drawn.startGrams * (1 - lossOf(drawn, day))) / (sigmas[place]! * scatter);
+      off += miss * miss;
+    }
+    const [p, q, r] = NORMALS[index]!;
+    return (p * p + q * q + r * r - off) / 2;
   });
   const draws = resampled(told).map((index) => at(points[index]!));
   const { startGrams, ...drying } = at(best);

@@ -126,6 +126,8 @@ export function simulate(
     return { depth, water: FLESH_DENSITY * depth * waterShare, face: share / (FLESH_DENSITY * depth) };
   });
   const flesh = slabs.map(({ depth }) => FLESH_DENSITY * depth);
+  /** 1/m²: how much of its way water goes in a stretch of diffusion. */
+  const perTau = slabs.map(({ depth }) => 1 / (WATER_LOSS.shareOfDiffusionTime * depth ** 2));
   const faces = slabs.map(({ face }) => face);
   const solids = flesh.map((each) => each * (1 - waterShare - startSalt));
   // Salted flesh that swells has a diffusivity of its own, whatever it was before.
@@ -182,12 +184,12 @@ export function simulate(
       const to = Math.min(time + step, stageTo, next);
       const spread = speed * clock(time, to);
       for (let zone = 0; zone < drawn.length && !isClosed; zone++) {
-        const tau = WATER_LOSS.shareOfDiffusionTime * slabs[zone]!.depth ** 2;
         // A dry cure draws as a deep one does until it has drawn what its dose can.
         const towards = isDry ? deep[zone]! : goal[zone]!;
         const near = towards * WATER_LOSS.fastShare;
-        quick[zone] = quick[zone]! + (near - quick[zone]!) * -Math.expm1((-spread * WATER_LOSS.fastTimes) / tau);
-        slow[zone] = slow[zone]! + (towards - near - slow[zone]!) * -Math.expm1(-spread / tau);
+        const gone = -spread * perTau[zone]!;
+        quick[zone] = quick[zone]! + (near - quick[zone]!) * -Math.expm1(gone * WATER_LOSS.fastTimes);
+        slow[zone] = slow[zone]! + (towards - near - slow[zone]!) * -Math.expm1(gone);
         const before = drawn[zone]!;
         drawn[zone] = quick[zone]! + slow[zone]!;
         if (isDry) {

@@ -212,17 +212,6 @@ export function soluteIn(
     for (let zone = 0; zone < count; zone++) mass[zone] = rest[zone]! + gain[zone]! * strengths[zone]!;
     for (let at = count; at < mass.length; at++) mass[at] = right[at]! + upper[at]! * mass[at - count]!;
   }
-  /** Solute that leaves a reservoir in this step at that strength; kg, or kg/m² of its one zone. */
-  function flowInto({ zones: its, weight, share }: Reservoir, strength: number): number {
-    let flow = 0;
-    for (const zone of its) {
-      const first = rest[zone]! + gain[zone]! * share * strength;
-      const out = carry[zone]! * n;
-      flow += weight[zone]! * (gate[zone]! * (share * strength * cell[zone]! - first) - out * first);
-    }
-    return flow;
-  }
-
   function step(spread: number, drawn: ArrayLike<number>, deep: ArrayLike<number> = drawn): void {
     const isOpen = reservoirs.length > 0;
     isCarrying = false;
@@ -244,21 +233,20 @@ export function soluteIn(
       for (const zone of its) given += weight[zone]! * (before[zone]! - cell[zone]! * n);
       const off = reservoir.drains * Math.max(0, given);
       const water = Math.max(0, reservoir.water + given - off);
-      let strength = saturation;
-      let flow = flowInto(reservoir, strength);
-      // Where nothing undissolved would be left, the strength itself is the unknown: W c = S - flow(c) - off c.
-      if (reservoir.solute - flow - off * saturation < saturation * water) {
-        let answer = water + off;
-        let own = reservoir.solute;
-        for (const zone of its) {
-          const out = carry[zone]! * n;
-          const { share } = reservoir;
-          answer += weight[zone]! * share * (gate[zone]! * (cell[zone]! - gain[zone]!) - out * gain[zone]!);
-          own += weight[zone]! * (gate[zone]! + out) * rest[zone]!;
-        }
-        strength = own / answer;
-        flow = flowInto(reservoir, strength);
+      // What leaves a reservoir in this step is a straight line of its strength; kg, or kg/m² of its one zone.
+      let perStrength = 0;
+      let back = 0;
+      for (const zone of its) {
+        const out = carry[zone]! * n;
+        perStrength += weight[zone]! * (gate[zone]! * (cell[zone]! - gain[zone]!) - out * gain[zone]!);
+        back += weight[zone]! * (gate[zone]! + out) * rest[zone]!;
       }
+      perStrength *= reservoir.share;
+      let strength = saturation;
+      // Where nothing undissolved would be left, the strength itself is the unknown: W c = S - flow(c) - off c.
+      if (reservoir.solute - (perStrength * strength - back) - off * saturation < saturation * water)
+        strength = (reservoir.solute + back) / (water + off + perStrength);
+      const flow = perStrength * strength - back;
       for (const zone of its) {
         const inFlesh = strength * reservoir.share;
         const first = rest[zone]! + gain[zone]! * inFlesh;
