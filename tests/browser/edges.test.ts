@@ -309,7 +309,7 @@ describe('nothing in it yet, and names without end', () => {
     const watched = await watch(browser);
     const { page } = watched;
     await visit(page, `${house.url}/receive?species=lake-or-brackish-bass&source=wild&water=brackish&core=34+F`);
-    await page.waitForSelector('[data-code="parasites.fluke-not-cleared"]');
+    await page.waitForSelector('[data-code="parasites.fluke-not-cleared"]', { state: 'attached' });
     const { pieces } = (await (await fetch(`${house.url}/api/v1/now`)).json()) as { pieces: { id: string }[] };
     await visit(page, `${house.url}/piece/${pieces[0]!.id}`);
     expect(await page.textContent('.two')).to.contain('parasites other than trematodes');

@@ -10,6 +10,7 @@ import { profileById, profilesOf } from '../core/rules/profiles/index.ts';
 import { secondsOut } from '../core/rules/out-of-cold.ts';
 import { soonestClock, soonestWarm, warmBudget } from '../core/rules/piece-clock.ts';
 import { spentBy } from '../core/rules/hazards/clock.ts';
+import { wantedRoute } from '../core/rules/headline.ts';
 import { foldStrands, judge, verdict, type JudgeInput, type Verdict } from '../core/rules/verdict.ts';
 import { readInstant } from '../core/service/day.ts';
 import { missingWord } from '../words/findings.ts';
@@ -130,6 +131,13 @@ export function pieceView(app: App, pieceId: string, at?: number, knownAt?: numb
     onBoard: openBoard(found.state) !== null,
     lotVersion: store.record.versionOf(`lot:${found.lot.id}`),
     verdict: judged,
+    /** The route it is most likely wanted for. */
+    wanted: wantedRoute({
+      use: found.state.made.use,
+      inCure: found.state.cures.at(-1)?.ended === null,
+      inAcid: found.state.acids.at(-1)?.ended === null,
+      cured: found.state.cures.length > 0
+    }),
     ownable: [...new Set(judged.reasons.filter(isOwnable).map(({ code }) => code))],
     clocks: clocksOf(app, pieceId, asked, known, judged.reasons),
     told: toldOfPiece(store, pieceId, house, asked),

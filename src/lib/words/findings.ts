@@ -23,7 +23,7 @@ export const STATE_WORDS: Record<WindowState, string> = {
   open: 'Open until',
   ebbing: 'Ebbing',
   closed: 'Closed',
-  never: 'Never raw'
+  never: 'Never'
 };
 
 type Seen = Reason['seen'];

@@ -2,6 +2,7 @@ import { error } from '@sveltejs/kit';
 import { EmberError } from '$lib/core/errors.ts';
 import { readInstant } from '$lib/core/service/day.ts';
 import { profilesOf } from '$lib/core/rules/profiles/index.ts';
+import { ROUTES } from '$lib/core/rules/window.ts';
 import { theApp } from '$lib/server/app.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { compareView, pieceView } from '$lib/server/piece-view.ts';
@@ -25,7 +26,8 @@ export const load = (({ params, url }) => {
       asked: {
         at: url.searchParams.get('at') ?? '',
         knownAt: url.searchParams.get('knownAt') ?? '',
-        profile: asked ?? profile
+        profile: asked ?? profile,
+        want: ROUTES.find((route) => route === url.searchParams.get('want')) ?? null
       },
       places: Object.values(places).map(({ name }) => name),
       profiles: profilesOf(own).map(({ id, name }) => ({ id, name }))

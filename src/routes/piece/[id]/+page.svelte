@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { page } from '$app/state';
+  import type { Route } from '$lib/core/rules/window.ts';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
@@ -10,7 +12,9 @@
   import Exceptions from '$lib/ui/piece/Exceptions.svelte';
   import Papers from '$lib/ui/piece/Papers.svelte';
   import Hands from '$lib/ui/piece/Hands.svelte';
-  import { missingWord } from '$lib/words/findings.ts';
+  import Headline from '$lib/ui/piece/Headline.svelte';
+  import { holdsBack } from '$lib/core/rules/headline.ts';
+  import { HEADLINE_WORDS } from '$lib/words/headline.ts';
   import { namesOf } from '$lib/core/rules/allergens.ts';
   import { allergenWord, toldWords } from '$lib/words/notices.ts';
   import { kindWords } from '$lib/words/tasks.ts';
@@ -24,7 +28,13 @@
   const now = $derived(data.asked.at ? view.verdict.at : houseNow());
   const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name])));
   const told = $derived(toldWords(namesOf(view.told)));
-  const holdsBack = $derived(view.verdict.reasons.filter(({ effect }) => effect.kind === 'missing'));
+  const route = $derived(data.asked.want ?? view.wanted);
+  function wantAs(each: Route): string {
+    const asked = new URLSearchParams(page.url.searchParams);
+    asked.set('want', each);
+    return `?${asked}`;
+  }
+  const wantsPaper = $derived(holdsBack(view.verdict).length > 0);
 </script>
 
 <svelte:head><title>{piece.made.name} · Ember Tide</title></svelte:head>
@@ -62,6 +72,7 @@
   <p class="figure">{formatMass(piece.grams, data.house.units)} <small>here now</small></p>
 </div>
 
+<Headline verdict={view.verdict} {route} {now} {zone} warnSeconds={data.house.warnMinutes * 60} />
 {#if lot.purpose !== 'sale'}
   <p class="trouble notice">
     Taken in for {lot.purpose === 'training' ? 'staff training' : 'the own table'}. It goes on no service.
@@ -102,14 +113,24 @@
     <h2>Its windows{data.asked.at ? ` at ${dayAndTime(view.verdict.at, zone)}` : ''}</h2>
     <div class="windows">
       {#each view.verdict.windows as window (window.route)}
-        <WindowLine {window} {now} warnSeconds={data.house.warnMinutes * 60} {zone} size={34} />
+        <a
+          class="want"
+          class:on={window.route === route}
+          href={wantAs(window.route)}
+          aria-current={window.route === route}
+          data-sveltekit-noscroll
+        >
+          <WindowLine {window} {now} warnSeconds={data.house.warnMinutes * 60} {zone} size={34} />
+        </a>
       {/each}
     </div>
     {#if piece.cures.length === 0 && view.verdict.windows.some(({ route, state }) => route === 'raw' && state === 'open')}
       <p class="soft small">Cured, acid and seared open with raw: they are raw routes for parasites.</p>
     {/if}
-    <h2 class="why">Why</h2>
-    <Reasons reasons={view.verdict.reasons} {zone} {names} />
+    <details class="why" data-why>
+      <summary>{HEADLINE_WORDS.inFull(view.verdict.reasons.length)}</summary>
+      <Reasons reasons={view.verdict.reasons} {zone} {names} />
+    </details>
     <form method="GET" class="ask no-print">
       <label>At <input type="datetime-local" name="at" value={data.asked.at} /></label>
       <label>As known at <input type="datetime-local" name="knownAt" value={data.asked.knownAt} /></label>
@@ -128,9 +149,6 @@
   </section>
 
   <div class="side">
-    {#if holdsBack.length > 0}
-      <p class="trouble">Holds it back: {holdsBack.map(({ code }) => missingWord(code)).join(', ')}.</p>
-    {/if}
     {#if !piece.gone}
       <nav class="benches no-print" aria-label="Benches for this piece">
         <a href="/break?piece={piece.id}">Break down</a>
@@ -143,7 +161,7 @@
         <a href="/labels?piece={piece.id}">Label</a>
       </nav>
     {/if}
-    <Papers {view} house={data.house} wanted={holdsBack.length > 0} />
+    <Papers {view} house={data.house} wanted={wantsPaper} />
     <Clocks units={data.house.units} clocks={view.clocks} {now} {zone} />
     {#if !piece.gone}<Hands {view} units={data.house.units} places={data.places} />{/if}
     <Exceptions {view} person={data.person?.name ?? null} />
@@ -207,6 +225,18 @@
     gap: 0.45rem;
     margin: 0.6rem 0 0.8rem;
     font-size: 1.25rem;
+  }
+  .want {
+    display: flex;
+    min-height: 48px;
+    align-items: center;
+    padding: 0 0.4rem;
+    border-left: 3px solid transparent;
+    color: inherit;
+  }
+  .want.on {
+    border-left-color: var(--water);
+    background: var(--sunk);
   }
   .why {
     margin: 0.9rem 0 0.3rem;
