@@ -271,7 +271,7 @@ describe('the cure bench', () => {
     await send(page, 'set-recipe', {
       name: 'Tea and rye',
       school: 'weighed',
-      lines: 'Flake salt; salt; 2.4 %; flake\nBrown sugar; sugar; 1 %\nSmoked tea; aromatic; 0.5 %',
+      lines: 'Flake salt; salt; 2.4 %; flake\nBrown sugar; sugar; 1 %\nTea, smoked; aromatic; 0.5 %',
       hours: '40',
       target: '1.1'
     });

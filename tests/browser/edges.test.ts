@@ -176,7 +176,7 @@ describe('nothing in it yet, and names without end', () => {
     const { recipe } = await call('set-recipe', {
       name: LONG.slice(0, 78),
       school: 'weighed',
-      lines: `${LONG.slice(0, 58)}; salt; 2.2 %; flake\nTea; aromatic; 0.001 %`,
+      lines: `${LONG.slice(0, 58)} = ?; salt; 2.2 %; flake\nTea; aromatic; 0.001 %`,
       hours: '48 h',
       target: '1.2 %',
       goodFor: LONG,

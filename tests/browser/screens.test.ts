@@ -34,6 +34,7 @@ describe('every place of the demo house', () => {
     '/piece/ATL-0304-1-A',
     '/piece/ARC-0313-1-A',
     '/piece/EUR-0313-1-A',
+    '/piece/EUR-0313-1-A/roads',
     '/receive?species=turbot',
     '/receive?delivery=DEL-0313-1',
     '/receive/note',
@@ -122,6 +123,23 @@ describe('every place of the demo house', () => {
     await page.waitForSelector('dialog a:has-text("SAR-0313-1-A")');
     await page.keyboard.press('Enter');
     await page.waitForURL('**/piece/SAR-0313-1-A');
+    watched.quiet();
+    await watched.close();
+  });
+
+  it('how a piece may be opened: from its first line to the ways, and the letter to the seller', async () => {
+    const watched = await watch(browser);
+    const { page } = watched;
+    await visit(page, `${house.url}/piece/EUR-0313-1-A`);
+    expect(await page.getAttribute('[data-headline]', 'data-headline')).to.equal('not-cleared');
+    await page.click('text=How do I open it?');
+    await page.waitForURL('**/roads?want=raw');
+    expect(await page.locator('[data-road]').count()).to.be.greaterThan(1);
+    await page.locator('[data-letter] summary').first().click();
+    expect(await page.textContent('[data-letter][open] pre')).to.contain('lot EUR-0313-1');
+    await page.selectOption('[name="want"]', 'cooked');
+    await page.click('main form button');
+    await page.waitForSelector('[data-already]');
     watched.quiet();
     await watched.close();
   });

@@ -32,6 +32,7 @@ import { recipeBook, recipeById } from './cure/recipes.ts';
 import { scaledFields, scaledRecipe } from './cure/views.ts';
 import { recipesAsFile } from '../core/bench/cure/recipe.ts';
 import { ingredientRows } from './ingredients.ts';
+import { roadFields, roadsAsked } from './roads.ts';
 import { sauceBook, scaledSauce, scaledSauceFields } from './sauces.ts';
 import { instantReader } from './operations/operation.ts';
 import { compareView, pieceView } from './piece-view.ts';
@@ -314,6 +315,14 @@ export const QUERIES: readonly Query[] = [
     summary: 'The book of sauces and dressings, with every version.',
     input: z.object({}),
     run: (app) => ({ sauces: sauceBook(app.store.projections.currentHouse()) })
+  }),
+  query({
+    name: 'roads',
+    path: 'roads',
+    summary:
+      'How to open a piece by when it is wanted: the cheapest ways with their dates, and the letter to the seller.',
+    input: roadFields,
+    run: roadsAsked
   }),
   query({
     name: 'ingredients',

@@ -53,5 +53,6 @@ export function headlineWords(
 export const HEADLINE_WORDS = {
   toOpen: (count: number, route: Route | null) =>
     `What would open it${route ? ` ${ROUTE_WORDS[route].toLowerCase()}` : ''}${count === 1 ? '' : ': all of these'}`,
+  roads: 'How do I open it?',
   inFull: (count: number) => `Why, in full: ${count} ${count === 1 ? 'finding' : 'findings'}`
 } as const;

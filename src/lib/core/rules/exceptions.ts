@@ -60,9 +60,11 @@ const scopeOf: ReadonlyMap<string, AuthorityScope> = new Map(
 export const isOwnable = (reason: Pick<Reason, 'code' | 'effect'>): boolean =>
   reason.effect.kind === 'missing' && OWNABLE.has(reason.code);
 
-/** Whether a document of the authority would open it. */
-export const needsAuthority = (reason: Pick<Reason, 'code' | 'effect'>): boolean =>
-  reason.effect.kind !== 'pass' && scopeOf.has(reason.code);
+/** Whether a document of the authority would open it: any, or one that covers so much. */
+export const needsAuthority = (reason: Pick<Reason, 'code' | 'effect'>, scope?: AuthorityScope): boolean => {
+  const its = scopeOf.get(reason.code);
+  return reason.effect.kind !== 'pass' && its !== undefined && (scope === undefined || its === scope);
+};
 
 const day = /^\d{4}-\d{2}-\d{2}$/;
 

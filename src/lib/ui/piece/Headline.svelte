@@ -13,8 +13,17 @@
     route,
     now,
     zone,
-    warnSeconds
-  }: { verdict: PieceView['verdict']; route: Route; now: number; zone: string; warnSeconds: number } = $props();
+    warnSeconds,
+    roads = ''
+  }: {
+    verdict: PieceView['verdict'];
+    route: Route;
+    now: number;
+    zone: string;
+    warnSeconds: number;
+    /** Where the ways to open it are asked for; nothing for no link. */
+    roads?: string;
+  } = $props();
   const head = $derived(headlineOf(verdict, route, now, warnSeconds));
   const words = $derived(headlineWords(head, (at) => moment(at, now, zone), page.data.house.units));
 </script>
@@ -36,6 +45,7 @@
       </ul>
     </div>
   {/if}
+  {#if roads}<a class="roads no-print" href={roads}>{SAY.roads}</a>{/if}
 </section>
 
 <style>
@@ -77,6 +87,18 @@
   .instead {
     font-weight: 600;
     margin-top: 0.25rem;
+  }
+  .roads {
+    display: inline-grid;
+    align-content: center;
+    justify-self: end;
+    align-self: center;
+    min-height: 48px;
+    padding: 0 1rem;
+    font-weight: 600;
+    border: 1px solid var(--water);
+    border-radius: 3px;
+    color: var(--ink);
   }
   .open h2 {
     font-size: 1rem;

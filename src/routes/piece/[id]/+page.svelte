@@ -72,7 +72,14 @@
   <p class="figure">{formatMass(piece.grams, data.house.units)} <small>here now</small></p>
 </div>
 
-<Headline verdict={view.verdict} {route} {now} {zone} warnSeconds={data.house.warnMinutes * 60} />
+<Headline
+  verdict={view.verdict}
+  {route}
+  {now}
+  {zone}
+  warnSeconds={data.house.warnMinutes * 60}
+  roads={piece.gone || data.asked.at ? '' : `/piece/${piece.id}/roads?want=${route}`}
+/>
 {#if lot.purpose !== 'sale'}
   <p class="trouble notice">
     Taken in for {lot.purpose === 'training' ? 'staff training' : 'the own table'}. It goes on no service.

@@ -1,0 +1,79 @@
+import { z } from 'zod';
+import { WATER_SHARE } from '../core/bench/cure/parameters.ts';
+import { speciesIn } from '../core/fish/house-species.ts';
+import { findRoads } from '../core/rules/roads/search.ts';
+import { ROUTES, type Route } from '../core/rules/window.ts';
+import { readInstant } from '../core/service/day.ts';
+import type { HouseState } from '../core/record/state.ts';
+import { requestLetter } from '../words/roads.ts';
+import type { App } from './app.ts';
+import { presentOf } from './views.ts';
+
+export const roadFields = z.object({
+  piece: z.string().max(40),
+  route: z.enum(ROUTES).default('raw').describe('as it is wanted'),
+  by: z.string().max(40).optional().describe('when it is wanted; the next sitting, or tomorrow evening, where left out')
+});
+
+const DAY = 86_400_000;
+
+/** When something is wanted where nobody said: the next sitting of the house, or this time tomorrow. */
+export function nextWanted(house: Pick<HouseState, 'services'>, now: number): number {
+  const next = Object.values(house.services)
+    .map(({ at }) => at)
+    .filter((at) => at > now)
+    .sort((a, b) => a - b)[0];
+  return next ?? now + DAY;
+}
+
+/**
+ * The ways a piece may be open as it is wanted, and the letter each asks of its seller.
+ *
+ * @throws EmberError `record.not-found`, `time.unreadable`
+ */
+export function roadsView(app: App, pieceId: string, route: Route, by: number) {
+  const { store } = app;
+  const now = presentOf(app);
+  const house = store.projections.currentHouse();
+  const { state, lot } = store.projections.piece(pieceId);
+  const strands = store.projections.strands(pieceId);
+  const freezers = Object.values(house.places).flatMap((place) =>
+    (place.kind === 'freezer' || place.kind === 'blast') && place.setPoint
+      ? [
+          {
+            place: place.name,
+            airCelsius: place.setPoint.si,
+            airClass: place.airClass,
+            litres: place.litres,
+            watts: place.watts
+          }
+        ]
+      : []
+  );
+  const water = lot.species.length === 1 ? WATER_SHARE[speciesIn(house.species, lot.species[0]!).fat] : undefined;
+  const roads = findRoads({
+    strands,
+    house,
+    logs: store.projections.logs.book(now, now),
+    now,
+    route,
+    by,
+    freezers,
+    water
+  });
+  const lots = new Map(strands.map(({ lotId }) => [lotId, store.projections.lot(lotId)]));
+  return {
+    piece: { id: state.id, name: state.made.name, grams: state.grams },
+    route,
+    by,
+    now,
+    roads: roads.map((road) => ({ ...road, letter: requestLetter(road, lots, house) }))
+  };
+}
+
+/** The same as a program asks it. */
+export function roadsAsked(app: App, input: z.infer<typeof roadFields>) {
+  const house = app.store.projections.currentHouse();
+  const by = input.by ? readInstant(input.by, house.zone, 'by') : nextWanted(house, presentOf(app));
+  return roadsView(app, input.piece, input.route, by);
+}

@@ -1,0 +1,131 @@
+<script lang="ts">
+  import { ROUTES } from '$lib/core/rules/window.ts';
+  import Headline from '$lib/ui/piece/Headline.svelte';
+  import { dayAndTime, wallInput, moment } from '$lib/ui/format.ts';
+  import { ROAD_WORDS as SAY, roadLine, roadRoutes, stepWords } from '$lib/words/roads.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+  const asked = $derived(data.asked);
+  const zone = $derived(data.house.zone);
+  const say = $derived({ moment: (at: number) => moment(at, asked.now, zone), units: data.house.units });
+  const isOpen = $derived(
+    data.verdict.windows.some(({ route, state }) => route === asked.route && (state === 'open' || state === 'ebbing'))
+  );
+  let copied = $state(-1);
+  async function copy(letter: string, index: number) {
+    await navigator.clipboard.writeText(letter);
+    copied = index;
+  }
+</script>
+
+<svelte:head><title>{SAY.title} {asked.piece.name} · Ember Tide</title></svelte:head>
+<p class="no-print"><a class="link" href="/piece/{asked.piece.id}">{asked.piece.name}, {asked.piece.id}</a></p>
+<h1>{SAY.title}</h1>
+<Headline verdict={data.verdict} route={asked.route} now={asked.now} {zone} warnSeconds={data.house.warnMinutes * 60} />
+<form method="GET" class="ask no-print">
+  <label>
+    {SAY.wanted}
+    <select name="want" value={asked.route}>
+      {#each roadRoutes(ROUTES) as { value, name } (value)}<option {value}>{name}</option>{/each}
+    </select>
+  </label>
+  <label>{SAY.by} <input type="datetime-local" name="by" value={wallInput(asked.by, zone)} /></label>
+  <button>{SAY.ask}</button>
+</form>
+<p class="soft">{SAY.lead}</p>
+{#if isOpen}<p class="note" data-already>{SAY.already}</p>{/if}
+<ol class="roads" data-roads={asked.roads.length}>
+  {#each asked.roads as road, index (index)}
+    <li class="sheet" class:late={road.misses !== null} data-road={road.route} data-misses={road.misses ?? ''}>
+      <div class="line">
+        <h2>{roadLine(road, say)}</h2>
+        <span class="tag"
+          >{road.misses === null ? `${SAY.inTime}: ${dayAndTime(asked.by, zone)}` : SAY.misses[road.misses]}</span
+        >
+      </div>
+      <ul>
+        {#each road.steps as step, at (at)}<li>{stepWords(step, say)}</li>{/each}
+      </ul>
+      {#if road.letter}
+        <details data-letter>
+          <summary>{SAY.letter}</summary>
+          <pre>{road.letter}</pre>
+          <div class="ways no-print">
+            <button type="button" onclick={() => void copy(road.letter, index)}
+              >{copied === index ? SAY.copied : SAY.copy}</button
+            >
+            <button type="button" onclick={() => window.print()}>{SAY.print}</button>
+          </div>
+        </details>
+      {/if}
+    </li>
+  {:else}
+    {#if !isOpen}<li class="sheet">{SAY.none}</li>{/if}
+  {/each}
+</ol>
+<p class="caution">{SAY.caution}</p>
+
+<style>
+  .ask {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.8rem;
+    align-items: end;
+    margin-bottom: 0.6rem;
+  }
+  .ask label {
+    display: grid;
+    font-weight: 600;
+  }
+  .ask select,
+  .ask input,
+  button {
+    min-height: 48px;
+    padding: 0 0.8rem;
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+    background-color: var(--surface);
+    color: var(--ink);
+  }
+  .ask select {
+    padding-right: 2.2rem;
+  }
+  .roads {
+    display: grid;
+    gap: 0.8rem;
+    margin: 0.8rem 0;
+  }
+  .line {
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: space-between;
+    gap: 0.3rem 1rem;
+  }
+  .tag {
+    font-weight: 600;
+    color: var(--water-deep);
+  }
+  .late .tag {
+    color: var(--ember);
+  }
+  .roads ul {
+    list-style: disc;
+    padding-left: 1.3rem;
+    margin: 0.4rem 0;
+  }
+  .roads ul li {
+    padding: 0.15rem 0;
+    overflow-wrap: anywhere;
+  }
+  pre {
+    white-space: pre-wrap;
+    font: inherit;
+    padding: 0.6rem 0;
+    overflow-wrap: anywhere;
+  }
+  .ways {
+    display: flex;
+    gap: 0.6rem;
+  }
+</style>
