@@ -18,6 +18,7 @@ export const load = (({ locals, depends }) => {
     racks: ________,
     services: _________,
     sauces: __________,
+    documents: ___________,
     ...house
   } = store.projections.currentHouse();
   return {

@@ -1,5 +1,18 @@
+import { endingDocuments } from '$lib/core/rules/documents.ts';
 import { theApp } from '$lib/server/app.ts';
 import { nowView } from '$lib/server/views.ts';
 import type { PageServerLoad } from './$types';
 
-export const load = (() => ({ view: nowView(theApp()) })) satisfies PageServerLoad;
+export const load = (() => {
+  const app = theApp();
+  const house = app.store.projections.currentHouse();
+  return {
+    view: nowView(app),
+    ending: endingDocuments(Object.values(house.documents), app.clock.now(), house).map(({ document, state }) => ({
+      id: document.id,
+      number: document.number,
+      expiresOn: document.expiresOn,
+      state
+    }))
+  };
+}) satisfies PageServerLoad;

@@ -4,6 +4,7 @@
   import { formatTemperature, moment, until } from '$lib/ui/format.ts';
   import { excursionTitle } from '$lib/words/cold.ts';
   import type { Task } from '$lib/core/service/hands.ts';
+  import { DOCUMENT_WORDS } from '$lib/words/documents.ts';
   import { taskWords } from '$lib/words/tasks.ts';
   import type { PageProps } from './$types';
 
@@ -28,6 +29,14 @@
 </script>
 
 <h1 class="unseen">Now</h1>
+{#each data.ending as each (each.id)}
+  <p class="trouble" data-document-ending={each.state}>
+    {each.state === 'ended'
+      ? DOCUMENT_WORDS.ended(each.number, each.expiresOn)
+      : DOCUMENT_WORDS.ending(each.number, each.expiresOn)}
+    <a class="link" href="/house/documents">{DOCUMENT_WORDS.title}</a>
+  </p>
+{/each}
 {#if data.view.pieces.length === 0}
   <section class="empty">
     <h2>The boards are clear</h2>

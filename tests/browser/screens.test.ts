@@ -42,6 +42,7 @@ describe('every place of the demo house', () => {
     '/inspect/UNI-0313-1',
     '/house/species?id=skipjack',
     '/house/ingredients?id=soy-sauce',
+    '/house/documents',
     '/house/rules',
     '/house/sheets',
     '/piece/MIX-0313-1',

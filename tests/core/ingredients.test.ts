@@ -14,6 +14,7 @@ import {
   isCircle,
   LIQUID_INGREDIENTS,
   linkTo,
+  rawOfLines,
   NO_HOUSE_INGREDIENTS,
   swapsOfLines,
   toldOfLine,
@@ -25,6 +26,7 @@ import {
 import { ingredientText, readIngredient, readIngredients } from '../../src/lib/core/ingredients/read.ts';
 import { ALLERGENS, allergensAdded } from '../../src/lib/core/rules/allergens.ts';
 import { profileById } from '../../src/lib/core/rules/profiles/index.ts';
+import { disclosure, noticeText } from '../../src/lib/words/notices.ts';
 import { troubleOf } from './measure.test.ts';
 
 const DAY = 86_400_000;
@@ -197,6 +199,7 @@ describe('what the house says of an ingredient', () => {
         alsoCalled: [],
         holds: [],
         mayHold: [],
+        raw: false,
         note: '',
         withdrawn: false,
         ...more
@@ -276,6 +279,23 @@ describe('out of one, and another used instead', () => {
       ),
       { numRuns: 300 }
     );
+  });
+});
+
+describe('what of a dish is raw of an animal', () => {
+  it('is named by its line, also where it is what the house uses instead, or used a day ago', () => {
+    const lines = [line('Egg yolk, pasteurised'), line('Lemon juice'), line('Sesame paste')];
+    expect(rawOfLines(NO_HOUSE_INGREDIENTS, lines, NOW)).to.deep.equal(['Egg yolk, pasteurised']);
+    const house = out(swap('sesame-paste', 'salmon-roe', NOW - DAY, NOW - DAY / 2));
+    expect(rawOfLines(house, lines, NOW)).to.deep.equal(['Egg yolk, pasteurised', 'Sesame paste']);
+  });
+  it('makes the disclosure, with the fish where that is raw; a dish without any has none', () => {
+    expect(disclosure('Char in lime', 'Arctic char', 'acid')).to.equal('Char in lime* (Arctic char: raw, in acid)');
+    expect(disclosure('', 'Turbot', 'seared')).to.equal('Turbot* (seared outside, raw inside)');
+    expect(disclosure('Broth', 'Turbot', 'cooked')).to.equal('');
+    expect(disclosure('Broth', 'Turbot', 'cooked', ['Egg yolk'])).to.equal('Broth* (egg yolk, raw)');
+    for (const profile of ['us-fc', 'eu', 'uk', 'jp']) expect(noticeText(profile)).to.match(/^\* .*[Rr]aw/);
+    expect(noticeText('us-fc')).to.contain('undercooked').and.to.contain('risk of foodborne illness');
   });
 });
 

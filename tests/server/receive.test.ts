@@ -164,7 +164,7 @@ describe('receiving', () => {
       expect(
         house.store.projections.piece(piece).state.served.map(({ allergens, notice }) => [allergens, notice])
       ).to.deep.equal([
-        [['fish'], 'Raw here. Ask us.'],
+        [['fish'], 'Halibut* (raw)\n* Raw here. Ask us.'],
         [['fish'], '']
       ]);
       house.done('set-notice', { text: '', reason: 'back to the shipped one' });

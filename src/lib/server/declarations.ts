@@ -4,8 +4,8 @@ import { allergensAdded, allergensOf, namesOf, type AllergenDuty, type ToldOfPie
 import { profileById } from '../core/rules/profiles/index.ts';
 import { toldTogether, type Told } from '../core/ingredients/ingredient.ts';
 import { foldStrands } from '../core/rules/verdict.ts';
-import { RAW_ROUTES } from '../core/rules/window.ts';
-import { noticeText } from '../words/notices.ts';
+import type { Route } from '../core/rules/window.ts';
+import { disclosure, noticeText } from '../words/notices.ts';
 import type { Store } from './store/store.ts';
 
 /** Allergens of a lot under the house's profile; of an unidentified one, those of every candidate. */
@@ -48,16 +48,40 @@ export function toldOfPiece(store: Store, id: string, house: HouseState, at = In
   };
 }
 
+/** What a card says of a piece: its kind, and what of an animal was put on it raw. */
+export function cardOf(store: Store, piece: string, house: HouseState): { kind: string; raw: readonly string[] } {
+  const folded = foldStrands(store.projections.strands(piece), { house, at: Infinity, knownAt: Infinity });
+  const raw = folded.flatMap(({ chain }) =>
+    chain.flatMap(({ dressings }) => dressings.flatMap((each) => each.raw ?? []))
+  );
+  return {
+    kind: kindsOf(
+      folded.map(({ lot }) => lot),
+      house
+    ),
+    raw: [...new Set(raw)]
+  };
+}
+/** Kinds of fish in a piece by name; what nobody told apart is a fish. */
+function kindsOf(lots: readonly LotState[], house: HouseState): string {
+  const names = lots.map((lot) => (lot.species.length === 1 ? speciesIn(house.species, lot.species[0]!).name : 'fish'));
+  return [...new Set(names)].join(' and ');
+}
+
 /** What is declared with something served: its allergens, and for a raw route the notice on the card. */
-export function declarations(store: Store, piece: string, house: HouseState, route: string) {
+export function declarations(store: Store, piece: string, house: HouseState, route: Route, dish = '') {
+  const { kind, raw } = cardOf(store, piece, house);
+  const said = disclosure(dish, kind, route, raw);
   return {
     ...toldBody(namesOf(toldOfPiece(store, piece, house))),
-    notice: (RAW_ROUTES as readonly string[]).includes(route) ? noticeOf(house) : ''
+    notice: said === '' ? '' : `${said}\n${noticeOf(house)}`
   };
 }
 
 /** The raw-food notice in force: the house's words, or the shipped ones of its profile. */
 export function noticeOf(house: HouseState): string {
   const profile = profileById(house.profile, house.profiles);
-  return house.notice?.text ?? noticeText(profile.house?.base ?? profile.id);
+  const text = house.notice?.text ?? noticeText(profile.house?.base ?? profile.id);
+  // It is the line that the mark of a dish leads to.
+  return text.startsWith('*') ? text : `* ${text}`;
 }

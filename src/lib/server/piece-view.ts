@@ -15,7 +15,7 @@ import { foldStrands, judge, verdict, type JudgeInput, type Verdict } from '../c
 import { readInstant } from '../core/service/day.ts';
 import { missingWord } from '../words/findings.ts';
 import type { App } from './app.ts';
-import { noticeOf, toldOfPiece } from './declarations.ts';
+import { cardOf, noticeOf, toldOfPiece } from './declarations.ts';
 import { candidatesOfLot } from './lot-species.ts';
 import { presentOf } from './views.ts';
 
@@ -142,6 +142,7 @@ export function pieceView(app: App, pieceId: string, at?: number, knownAt?: numb
     clocks: clocksOf(app, pieceId, asked, known, judged.reasons),
     told: toldOfPiece(store, pieceId, house, asked),
     notice: noticeOf(house),
+    card: cardOf(store, pieceId, house),
     tagKeepDays: rules.shellfishTag.keepDays,
     freeze: run
       ? { run, results: judgeRun({ ...runContext(store, house, pieceId, run, asked), profile: rules, logs }, run) }

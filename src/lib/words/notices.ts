@@ -1,13 +1,39 @@
+import type { Route } from '../core/rules/window.ts';
 import type { Told } from '../core/ingredients/ingredient.ts';
 
-/** Raw-food notices as shipped, by profile, in our own words. A house may word its own. */
+/**
+ * Reminders as shipped, by profile, in our own words. The US code wants two things of raw or undercooked food of an animal: a
+ * disclosure (the dish says so, or is marked to a line that does) and a reminder of the risk, marked to the same line
+ * (FDA Food Code 2022 3-603.11(B), (C)). A house may word its own.
+ */
 const NOTICES: Record<string, string> = {
   'us-fc':
-    '* Served raw, cured or lightly seared. Eating raw or undercooked fish or shellfish may increase your risk of foodborne illness, especially if you have certain medical conditions. (Consumer advisory: FDA Food Code 3-603.11.)',
-  eu: 'Served raw, cured or lightly seared. If you are expecting, very young, elderly or unwell, ask us for a cooked dish. Ask us about allergens.',
-  uk: 'Served raw, cured or lightly seared. If you are expecting, very young, elderly or unwell, ask us for a cooked dish. Ask us about allergens.',
-  jp: 'Served raw. If you are expecting, very young, elderly or unwell, ask us for a cooked dish. Ask us about allergens.'
+    '* Raw or undercooked. Eating raw or undercooked fish, shellfish or eggs may increase your risk of foodborne illness, especially if you have certain medical conditions. (Consumer advisory: FDA Food Code 3-603.11.)',
+  eu: '* Served raw, cured or lightly seared. If you are expecting, very young, elderly or unwell, ask us for a cooked dish. Ask us about allergens.',
+  uk: '* Served raw, cured or lightly seared. If you are expecting, very young, elderly or unwell, ask us for a cooked dish. Ask us about allergens.',
+  jp: '* Served raw. If you are expecting, very young, elderly or unwell, ask us for a cooked dish. Ask us about allergens.'
 };
+
+const SERVED_AS: Record<Exclude<Route, 'cooked'>, string> = {
+  raw: 'raw',
+  cured: 'raw, cured',
+  acid: 'raw, in acid',
+  seared: 'seared outside, raw inside'
+};
+
+/**
+ * The disclosure of a dish as it stands on a card: its name, the mark of the reminder, and what in it is raw. Empty for a dish that
+ * it does not concern: cooked through, with nothing raw of an animal on it.
+ *
+ * @param raw what of its sauce and garnish is raw of an animal
+ */
+export function disclosure(dish: string, kind: string, route: Route, raw: readonly string[] = []): string {
+  // A dish that names its fish need not be told it again.
+  const named = dish === '' || dish.toLowerCase().includes(kind.toLowerCase()) ? '' : `${kind}: `;
+  const fish = route === 'cooked' ? [] : [named + SERVED_AS[route]];
+  const all = [...fish, ...raw.map((each) => `${each.toLowerCase()}, raw`)];
+  return all.length === 0 ? '' : `${dish || kind}* (${all.join('; ')})`;
+}
 
 /** The shipped notice of a profile; the fullest one where a profile has none of its own. */
 export const noticeText = (profile: string): string => NOTICES[profile] ?? NOTICES['us-fc']!;
@@ -125,9 +151,16 @@ export const INGREDIENT_PAGE_WORDS = {
   name: 'Name',
   holds: 'It is made with',
   mayHold: 'It may contain',
+  raw: 'Of an animal, and eaten raw (roe, yolk): the notice goes with it',
   nothing: 'Its label was read: it holds none of these',
   note: 'Note',
   choose: 'Choose one to see what is made with it, and to say what is used instead.',
   caution:
     'What is told here is what an ingredient is usually made of (check its label). Guidance only: your local code and licensed practice decide.'
+} as const;
+
+/** What stands on a card with a dish. */
+export const CARD_WORDS = {
+  onCard: 'On the card:',
+  none: 'Nothing raw in it: no mark on the card.'
 } as const;

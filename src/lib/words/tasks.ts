@@ -80,6 +80,7 @@ const KIND_WORDS: Record<string, string> = {
   'acid.ended': 'Out of the acid',
   'piece.dressed': 'Dressed',
   'sauce.set': 'Sauce set',
+  'document.filed': 'Document filed',
   'ingredient.set': 'Ingredient set',
   'ingredient.swapped': 'Used instead',
   'ingredient.back': 'In use again',

@@ -51,6 +51,7 @@
 <h1>House</h1>
 <nav class="books" aria-label="Books of the house">
   <a href="/house/species">Species</a>
+  <a href="/house/documents">Documents</a>
   <a href="/house/ingredients">Ingredients</a>
   <a href="/house/rules">Rule books and notice</a>
   <a href="/house/sheets">Inspection sheets</a>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { formatDuration } from '$lib/core/measure/format.ts';
   import { namesOf } from '$lib/core/rules/allergens.ts';
-  import { TOLD_WORDS, toldLine } from '$lib/words/notices.ts';
+  import { CARD_WORDS, disclosure, TOLD_WORDS, toldLine } from '$lib/words/notices.ts';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
@@ -26,6 +26,11 @@
       .map(({ route }) => route) ?? []
   );
   const hold = $derived(view?.piece.holds.at(-1) ?? null);
+  let route = $state('');
+  let dish = $state('');
+  // A choice shows its first where none was made: the card says the same.
+  const servedAs = $derived(open.find((each) => each === route) ?? open[0]);
+  const onCard = $derived(view && servedAs ? disclosure(dish, view.card.kind, servedAs, view.card.raw) : '');
 </script>
 
 <h1>Serve</h1>
@@ -101,7 +106,7 @@
                 name="route"
                 label="As"
                 kind="choice"
-                value={open[0]}
+                bind:value={route}
                 options={open.map((route) => ({ value: route, name: ROUTE_WORDS[route] }))}
               />
               <Field
@@ -112,7 +117,7 @@
                 optional
                 hint="Empty means all that is left."
               />
-              <Field name="dish" label="Dish" optional />
+              <Field name="dish" label="Dish" optional bind:value={dish} />
             </div>
             <Field name="susceptible" label="For a guest who is highly susceptible" kind="tick" />
           </OperationForm>
@@ -120,7 +125,10 @@
             {TOLD_WORDS.tell}
             {toldLine(namesOf(view.told))}. {TOLD_WORDS.dishToo}
           </p>
-          <p class="soft">Raw, cured, acid, seared: “{view.notice}”</p>
+          {#if onCard}
+            <p data-card><b>{CARD_WORDS.onCard}</b> {onCard}</p>
+            <p class="soft">{view.notice}</p>
+          {:else}<p class="soft" data-card>{CARD_WORDS.none}</p>{/if}
           <p class="caution">Not raw for guests who are highly susceptible.</p>
         {/if}
       </section>

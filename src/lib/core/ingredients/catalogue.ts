@@ -6,8 +6,8 @@ import { ingredientBody, type Ingredient, type IngredientBody } from './ingredie
  * cereals are exempt: Reg. (EU) 1169/2011 Annex II 1(d). Sulphites are told above 10 mg/kg (Annex II 12), which wine and what is
  * made of it commonly pass.
  */
-type Row = Omit<IngredientBody, 'mayHold' | 'note' | 'alsoCalled' | 'holds'> &
-  Partial<Pick<IngredientBody, 'mayHold' | 'note' | 'alsoCalled' | 'holds'>>;
+type Optional = 'mayHold' | 'note' | 'alsoCalled' | 'holds' | 'raw';
+type Row = Omit<IngredientBody, Optional> & Partial<Pick<IngredientBody, Optional>>;
 const plain = (name: string, ...alsoCalled: string[]): Row => ({ name, alsoCalled });
 
 const SALT_SUGAR_WATER: readonly Row[] = [
@@ -141,12 +141,13 @@ const SEA: readonly Row[] = [
   { ...plain('Dried shrimp'), holds: ['crustacean', 'prawn'], mayHold: ['sulphites', 'crab'] },
   {
     ...plain('Salmon roe'),
+    raw: true,
     holds: ['fish', 'salmon-roe'],
     mayHold: ['soy', 'wheat'],
     note: 'read how it was seasoned'
   },
-  { ...plain('Trout roe'), holds: ['fish'], mayHold: ['soy', 'wheat'], note: 'read how it was seasoned' },
-  { ...plain('Flying fish roe', 'Seasoned fish roe'), holds: ['fish', 'soy', 'wheat'] },
+  { ...plain('Trout roe'), raw: true, holds: ['fish'], mayHold: ['soy', 'wheat'], note: 'read how it was seasoned' },
+  { ...plain('Flying fish roe', 'Seasoned fish roe'), raw: true, holds: ['fish', 'soy', 'wheat'] },
   { ...plain('Squid ink'), holds: ['mollusc', 'squid'] },
   { ...plain('Surimi sticks'), holds: ['fish', 'egg', 'wheat'], mayHold: ['crustacean', 'crab', 'soy'] }
 ];
@@ -188,7 +189,7 @@ const FAT_AND_DAIRY: readonly Row[] = [
   { ...plain('Cream', 'Milk', 'Buttermilk'), holds: ['milk'] },
   { ...plain('Soured cream', 'Crème fraîche'), holds: ['milk'] },
   { ...plain('Yoghurt'), holds: ['milk'] },
-  { ...plain('Egg yolk', 'Egg', 'Egg white'), holds: ['egg'] },
+  { ...plain('Egg yolk', 'Egg', 'Egg white'), raw: true, holds: ['egg'] },
   { ...plain('Mayonnaise'), holds: ['egg'], mayHold: ['mustard', 'soy', 'milk'] },
   {
     ...plain('Gelatin'),

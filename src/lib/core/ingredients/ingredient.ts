@@ -12,6 +12,8 @@ export const ingredientBody = z.object({
   holds: z.array(allergenName).max(20).default([]),
   /** By how it is commonly made, or by its label, these can be in it: told apart from what is. */
   mayHold: z.array(allergenName).max(20).default([]),
+  /** Of an animal, and commonly eaten raw: a dish with it is raw in that, however it is cooked. */
+  raw: z.boolean().default(false),
   /** Why, or what to read on its label. */
   note: z.string().max(200).default('')
 });

@@ -49,6 +49,7 @@ function asTheHouseHasIt(
     alsoCalled: [...new Set([...shipped.alsoCalled, ...own.alsoCalled])],
     holds: both.holds as Ingredient['holds'],
     mayHold: both.mayHold as Ingredient['mayHold'],
+    raw: own.raw || shipped.raw,
     note: own.note || shipped.note
   };
 }
@@ -213,4 +214,15 @@ export const swapsOfLines = (
       const now = usedFor(house.swaps, id, at);
       return now === id ? [] : [{ what: line.what, now: ingredientById(house, now)?.name ?? '' }];
     })
+  );
+
+/** What of a sauce or garnish is raw of an animal (egg yolk, roe): names as they are written. */
+export const rawOfLines = (house: HouseIngredients, lines: readonly LinkedLine[], at: number): string[] =>
+  lines.flatMap((line) =>
+    idsOf(house, line).some((id) => {
+      const { now, lately } = usesOf(house, id, at);
+      return [now || id, ...lately].some((each) => ingredientById(house, each)?.raw === true);
+    })
+      ? [line.what]
+      : []
   );

@@ -76,6 +76,8 @@ export const pieceDressed = z.object({
   dish: z.string(),
   allergens: z.array(z.string()),
   ...toldBesides,
+  /** Of it, what is raw of an animal, by name: the notice goes with that as well. */
+  raw: z.array(z.string()).optional(),
   note: z.string()
 });
 

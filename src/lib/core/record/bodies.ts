@@ -4,6 +4,7 @@ import { recipeBody } from '../bench/cure/recipe.ts';
 import { CURE_STEP_CODES } from '../bench/cure/steps.ts';
 import { speciesShape } from '../fish/kinds.ts';
 import { KILLINGS } from '../fish/rigor.ts';
+import { DOCUMENT_KINDS } from '../rules/documents.ts';
 import { SHEET_IDS } from '../inspect/sheets.ts';
 
 /** The shapes of what can happen. A shape is never edited once shipped: a new version is added and the old one upcast. */
@@ -766,6 +767,21 @@ export const kitchenSet = z.object({
     z.object({ id: z.string(), name: z.string(), grams: finite, uses: z.array(z.enum(USES)), share: finite })
   ),
   scaleInterval: finite
+});
+/** A document the house holds of its authority, or one taken off its list. */
+export const documentFiled = z.object({
+  id: z.string(),
+  kind: z.enum(DOCUMENT_KINDS),
+  authority: z.string(),
+  number: z.string(),
+  covers: z.array(z.string()),
+  species: z.array(z.string()),
+  issuedOn: z.string(),
+  expiresOn: z.string(),
+  limits: z.string(),
+  file: z.object({ hash: z.string(), type: z.string(), name: z.string(), bytes: z.number().int() }).nullable(),
+  reason: z.string(),
+  withdrawn: z.boolean()
 });
 export const noticeSet = z.object({ text: z.string(), reason: z.string() });
 

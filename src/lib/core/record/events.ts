@@ -93,6 +93,7 @@ export const EVENT_KINDS = {
   'profile.set': kind(bodies.profileSet, false),
   'sheet.set': kind(bodies.sheetSet, false),
   'notice.set': kind(bodies.noticeSet, false),
+  'document.filed': kind(bodies.documentFiled, false),
   'place.set': second(bodies.placeSet, bodies.placeSetFrom1, false),
   'sensor.set': kind(bodies.sensorSet, false),
   'device.keyed': kind(bodies.deviceKeyed, false),

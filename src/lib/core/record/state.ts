@@ -4,6 +4,7 @@ import { DEFAULT_RAW_SHARE_OF_ICE_DAYS } from '../fish/freshness.ts';
 import type { HouseSpeciesBook } from '../fish/house-species.ts';
 import { STRICTNESS, type Decision } from '../inspect/score.ts';
 import type { HouseSheet } from '../inspect/sheets.ts';
+import type { HouseDocument } from '../rules/documents.ts';
 import type { HouseProfile } from '../rules/profiles/house.ts';
 import { NO_HOUSE_INGREDIENTS, type HouseIngredients } from '../ingredients/kitchen.ts';
 import { AGEING_RULES } from '../bench/age/parameters.ts';
@@ -608,6 +609,10 @@ export interface CureBooks {
   readonly recipeNotes: readonly (Stamped & BodyOf<'recipe.noted'>)[];
   readonly learnsCures: boolean;
 }
+/** What the authority allows the house, by documents on file. */
+export interface DocumentBooks {
+  readonly documents: Readonly<Record<string, HouseDocument>>;
+}
 /** What the house says of its ingredients, and what it uses instead of what it is out of. */
 export interface IngredientBooks {
   readonly ingredients: HouseIngredients;
@@ -651,6 +656,7 @@ export type HouseState = BodyOf<'house.set'> & {
   CureBooks &
   SauceBooks &
   IngredientBooks &
+  DocumentBooks &
   AgeBooks;
 
 /** A house before anybody has set anything. Zone UTC on purpose: a wrong guess would move every day mark. */
@@ -686,6 +692,7 @@ export const NEW_HOUSE: HouseState = {
   services: {},
   sauces: {},
   ingredients: NO_HOUSE_INGREDIENTS,
+  documents: {},
   lastSeq: 0
 };
 
@@ -728,6 +735,10 @@ export function foldHouse(events: readonly RecordEvent[], options: FoldOptions =
       house = { ...house, sheets: { ...house.sheets, [event.body.id]: { ...event.body, by, seq } } };
     } else if (event.kind === 'notice.set') {
       house = { ...house, notice: event.body.text === '' ? null : { ...stamp(event), text: event.body.text } };
+    } else if (event.kind === 'document.filed') {
+      const { reason: _, ...own } = event.body;
+      const document = { ...own, seq, at: event.happened };
+      house = { ...house, documents: { ...house.documents, [own.id]: document } };
     } else if (event.kind === 'place.set') {
       const { withdrawn, ...own } = event.body;
       const before = house.places[own.id];

@@ -1,5 +1,6 @@
 import type { Evidence, LotState, OwnedException } from '../record/state.ts';
 import { businessDay, businessDayEnd, type HouseTime } from '../service/day.ts';
+import type { HouseDocument } from './documents.ts';
 import type { Reason, Route } from './window.ts';
 
 /**
@@ -89,17 +90,31 @@ export function documentLacks(paper: Evidence): string[] {
 export function withDocuments(
   reasons: readonly Reason[],
   lot: LotState,
-  house: HouseTime,
+  house: HouseTime & { readonly documents?: Readonly<Record<string, HouseDocument>> },
   at: number
 ): readonly Reason[] {
-  const documents = lot.evidence.filter((paper) => paper.type === 'authority' && documentLacks(paper).length === 0);
+  const ofLot = lot.evidence
+    .filter((paper) => paper.type === 'authority' && documentLacks(paper).length === 0)
+    .map((paper) => ({ ...paper, limits: '', authority: paper.issuer, number: paper.reference }));
+  // What the house holds counts for a lot of nothing but the species it is for: a fish nobody named is not one of them.
+  const ofHouse = Object.values(house.documents ?? {}).filter(
+    (each) =>
+      !each.withdrawn &&
+      each.file !== null &&
+      (each.species.length === 0 ||
+        (lot.species.length > 0 && lot.species.every((species) => each.species.includes(species))))
+  );
+  const documents = [...ofLot, ...ofHouse];
   if (documents.length === 0) return reasons;
   const today = businessDay(at, house);
   return reasons.map((reason): Reason => {
     if (!needsAuthority(reason)) return reason;
-    const paper = documents.find(
-      ({ covers, issuedOn }) => covers.includes(scopeOf.get(reason.code)!) && issuedOn! <= today
-    );
+    // Of several the one that holds longest.
+    const paper = documents
+      .filter(
+        ({ covers, issuedOn }) => covers.some((scope) => scope === scopeOf.get(reason.code)) && issuedOn! <= today
+      )
+      .sort((a, b) => (a.expiresOn! > b.expiresOn! ? -1 : 1))[0];
     if (!paper) return reason;
     return {
       ...reason,
@@ -107,8 +122,8 @@ export function withDocuments(
       wouldChange: null,
       owned: {
         seq: paper.seq,
-        by: paper.issuer,
-        reason: `No. ${paper.reference}`,
+        by: paper.authority,
+        reason: `No. ${paper.number}${paper.limits === '' ? '' : `: ${paper.limits}`}`,
         at: paper.at
       }
     };

@@ -35,6 +35,7 @@ export const setIngredient = operation({
     alsoCalled: shortText(300).describe('other names recipes call it by, with commas between'),
     holds: list(MOST).describe('allergens it is made with'),
     mayHold: list(MOST).describe('allergens it may contain'),
+    raw: ticked.describe('of an animal, and eaten raw: the notice goes with a dish of it'),
     nothing: ticked.describe('its label was read, and it holds none'),
     note: shortText(200),
     reason: shortText(200)
@@ -63,6 +64,7 @@ export const setIngredient = operation({
       alsoCalled: names.slice(1),
       holds,
       mayHold: mayHold.filter((each) => !holds.includes(each)),
+      raw: input.raw,
       note: input.note
     });
     return {

@@ -11,6 +11,7 @@ import { importRecipes, noteRecipe, setLearning, setRecipe, withdrawRecipe } fro
 import { amendEntry, signDay, storeReadings } from './ledger.ts';
 import type { Operation } from './operation.ts';
 import { attachEvidence, closeTag } from './evidence.ts';
+import { fileDocument, withdrawDocument } from './documents.ts';
 import { ingredientIsBack, setIngredient, useInstead, withdrawIngredient } from './ingredients.ts';
 import { setNotice, setProfile, setSheet, setSpecies } from './book.ts';
 import { identifyLot, inspectLot, ownException, withdrawException } from './inspect.ts';
@@ -74,6 +75,8 @@ export const OPERATIONS: readonly Operation[] = [
   liftAcid,
   endAcid,
   dressPiece,
+  fileDocument,
+  withdrawDocument,
   setIngredient,
   withdrawIngredient,
   useInstead,

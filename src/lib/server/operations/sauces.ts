@@ -7,7 +7,7 @@ import { foldStrands, judge } from '../../core/rules/verdict.ts';
 import { declarations, toldBody } from '../declarations.ts';
 import { sauceBook, sauceById } from '../sauces.ts';
 import { readIngredient, readIngredients } from '../../core/ingredients/read.ts';
-import { toldOfLines, type HouseIngredients } from '../../core/ingredients/kitchen.ts';
+import { rawOfLines, toldOfLines, type HouseIngredients } from '../../core/ingredients/kitchen.ts';
 import { toldTogether } from '../../core/ingredients/ingredient.ts';
 import { draft } from '../store/record.ts';
 import { bookId, neededText, optionalQuantity, pieceId, quantity, shortText, ticked, when } from './fields.ts';
@@ -253,6 +253,7 @@ export const dressPiece = operation({
           with: input.with,
           dish: input.dish,
           ...toldBody(told),
+          raw: rawOfLines(house.ingredients, [...(sauce?.lines ?? []), ...garnish], at),
           note: input.note
         }),
         ...used

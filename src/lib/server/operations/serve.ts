@@ -125,7 +125,7 @@ export const servePiece = operation({
           mass,
           dish: input.dish,
           route: input.route,
-          ...declarations(context.store, input.piece, context.house, input.route),
+          ...declarations(context.store, input.piece, context.house, input.route, input.dish),
           pins: seen.pins
         })
       ],

@@ -120,6 +120,7 @@
                 </div>
               </fieldset>
             {/each}
+            <Field name="raw" label={SAY.raw} kind="tick" value={chosen?.raw ? 'on' : ''} />
             <Field name="nothing" label={SAY.nothing} kind="tick" />
             <Field name="note" label={SAY.note} optional value={chosen?.note ?? ''} />
             <Field name="reason" label={SAY.why} optional />

@@ -1,0 +1,51 @@
+import { addDays, businessDay, type HouseTime } from '../service/day.ts';
+
+export const DOCUMENT_KINDS = ['variance', 'haccp-plan', 'licence', 'approval'] as const;
+export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
+
+/** A document the house holds: what the authority allows it, whatever lot it is about. */
+export interface HouseDocument {
+  readonly id: string;
+  readonly kind: DocumentKind;
+  readonly authority: string;
+  readonly number: string;
+  /** Scopes of the authority's word. */
+  readonly covers: readonly string[];
+  /** Species it is for; empty where it is for all. */
+  readonly species: readonly string[];
+  /** Days; it counts from the first to the last, both in it. */
+  readonly issuedOn: string;
+  readonly expiresOn: string;
+  /** What it allows only so far, in its own words: a person keeps to them, they are shown wherever it opens something. */
+  readonly limits: string;
+  readonly file: { readonly hash: string; readonly type: string; readonly name: string; readonly bytes: number } | null;
+  readonly withdrawn: boolean;
+  /** The entry it stands on. */
+  readonly seq: number;
+  readonly at: number;
+}
+
+/** Warned of so long before it ends, days: renewing takes an authority weeks (check). */
+export const WARN_DAYS = 30;
+
+export type DocumentState = 'in-force' | 'ending' | 'ended' | 'not-yet' | 'no-file' | 'withdrawn';
+/** How a document stands at a moment. Without the document itself it opens nothing. */
+export function documentState(document: HouseDocument, at: number, house: HouseTime): DocumentState {
+  if (document.withdrawn) return 'withdrawn';
+  const today = businessDay(at, house);
+  if (today > document.expiresOn) return 'ended';
+  if (document.file === null) return 'no-file';
+  if (today < document.issuedOn) return 'not-yet';
+  return addDays(today, WARN_DAYS) > document.expiresOn ? 'ending' : 'in-force';
+}
+
+/** Documents that end within the warning, or ended and were not taken off the list; what ends first stands first. */
+export const endingDocuments = (
+  documents: readonly HouseDocument[],
+  at: number,
+  house: HouseTime
+): { readonly document: HouseDocument; readonly state: DocumentState }[] =>
+  documents
+    .map((document) => ({ document, state: documentState(document, at, house) }))
+    .filter(({ state }) => state === 'ending' || state === 'ended')
+    .sort((a, b) => (a.document.expiresOn < b.document.expiresOn ? -1 : 1));

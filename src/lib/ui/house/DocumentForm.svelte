@@ -1,0 +1,85 @@
+<script lang="ts">
+  import { DOCUMENT_KINDS, type HouseDocument } from '$lib/core/rules/documents.ts';
+  import { AUTHORITY_SCOPES } from '$lib/core/rules/exceptions.ts';
+  import { DOCUMENT_KIND_WORDS, DOCUMENT_WORDS as SAY } from '$lib/words/documents.ts';
+  import { scopeWord } from '$lib/words/findings.ts';
+  import Field from '../controls/Field.svelte';
+  import OperationForm from '../controls/OperationForm.svelte';
+
+  /** A document of the authority being filed, or mended. */
+  let { document = null }: { document?: HouseDocument | null } = $props();
+</script>
+
+<OperationForm operation="file-document" subject={document?.id ?? ''} submit={SAY.keep} files>
+  <input type="hidden" name="id" value={document?.id ?? ''} />
+  <div class="row">
+    <Field
+      name="kind"
+      label={SAY.kind}
+      kind="choice"
+      value={document?.kind ?? 'variance'}
+      options={DOCUMENT_KINDS.map((value) => ({ value, name: DOCUMENT_KIND_WORDS[value] }))}
+    />
+    <Field name="authority" label={SAY.authority} value={document?.authority ?? ''} />
+    <Field name="number" label={SAY.number} value={document?.number ?? ''} />
+    <Field name="issuedOn" label={SAY.issued} kind="date" value={document?.issuedOn ?? ''} />
+    <Field name="expiresOn" label={SAY.expires} kind="date" value={document?.expiresOn ?? ''} />
+  </div>
+  <fieldset>
+    <legend>{SAY.covers}</legend>
+    <div class="ticks">
+      {#each AUTHORITY_SCOPES as scope (scope)}
+        <label>
+          <input type="checkbox" name="covers" value={scope} checked={document?.covers.includes(scope)} />
+          {scopeWord(scope)}
+        </label>
+      {/each}
+    </div>
+  </fieldset>
+  <div class="row">
+    <Field
+      name="species"
+      label={SAY.species}
+      optional
+      value={document?.species.join(', ') ?? ''}
+      hint={SAY.speciesHint}
+    />
+    <Field name="limits" label={SAY.limits} optional value={document?.limits ?? ''} hint={SAY.limitsHint} />
+    <Field name="file" label={SAY.file} kind="file" />
+    <Field name="reason" label={SAY.reason} optional />
+  </div>
+</OperationForm>
+
+<style>
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
+    gap: 0.7rem;
+  }
+  fieldset {
+    border: 0;
+    padding: 0;
+  }
+  legend {
+    font-weight: 600;
+  }
+  .ticks {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
+  }
+  .ticks label {
+    display: flex;
+    gap: 0.5rem;
+    align-items: center;
+    min-height: 48px;
+  }
+  .ticks input {
+    width: 24px;
+    height: 24px;
+    border-color: var(--strong-line);
+    background-color: var(--surface);
+  }
+  .ticks input:checked {
+    background-color: #1f5f7d;
+  }
+</style>

@@ -1,0 +1,121 @@
+import { expect } from 'chai';
+import type { App } from '../../src/lib/server/app.ts';
+import { pieceView } from '../../src/lib/server/piece-view.ts';
+import { documentState, endingDocuments, WARN_DAYS } from '../../src/lib/core/rules/documents.ts';
+import { openTestHouse, type TestHouse } from './house.ts';
+
+const DAY = 86_400_000;
+const HALIBUT = {
+  species: 'halibut',
+  form: 'fillet',
+  source: 'wild',
+  commercial: 'yes',
+  supplier: 'Kelda Bay Boats',
+  caughtOn: '2026-03-08',
+  mass: '2 kg',
+  core: '1 C'
+};
+const VARIANCE = {
+  kind: 'variance',
+  authority: 'Harbour Health Office',
+  number: 'V-77',
+  covers: 'parasites',
+  issuedOn: '2026-03-01',
+  expiresOn: '2026-03-11',
+  limits: 'Sides under 3 kg only'
+};
+
+describe('documents of the authority on file', () => {
+  let house: TestHouse;
+  let piece: string;
+  beforeEach(() => {
+    house = openTestHouse();
+    piece = String(house.done('receive-lot', HALIBUT).piece);
+  });
+  afterEach(() => house.close());
+  const app = () => ({ store: house.store, clock: house.clock }) as unknown as App;
+  const view = (id = piece) => pieceView(app(), id).verdict;
+  const raw = (id = piece) => view(id).windows.find(({ route }) => route === 'raw')!.state;
+  const file = () =>
+    house.store.files.put(new TextEncoder().encode('%PDF-1.4'), 'application/pdf', house.clock.now()).hash;
+  const refusal = (name: string, input: object) => {
+    const answer = house.act(name, input);
+    if (answer.ok) throw new Error(`${name} was taken`);
+    return answer;
+  };
+  const state = () => house.store.projections.currentHouse();
+
+  it('opens what it covers for every lot, and says whose word it is and how far; its end closes it', () => {
+    expect(raw()).to.equal('not-cleared');
+    expect(house.done('file-document', { ...VARIANCE, file: file() })).to.deep.include({ opens: true });
+    expect(raw()).to.be.oneOf(['open', 'ebbing']);
+    const owned = view().reasons.find((reason) => reason.owned)!.owned!;
+    expect(owned).to.deep.include({ by: 'Harbour Health Office', reason: 'No. V-77: Sides under 3 kg only' });
+    const closes = view().windows.find(({ route }) => route === 'raw')!.closes!;
+    // The day it ends is in it, to the close of that business day.
+    expect(new Date(closes).toISOString().slice(0, 10)).to.equal('2026-03-12');
+    house.clock.moveTo(closes, true);
+    expect(raw()).to.equal('closed');
+  });
+  it('opens nothing without the document itself, for another species, or for a fish nobody named', () => {
+    expect(house.done('file-document', VARIANCE)).to.deep.include({ opens: false });
+    expect(raw()).to.equal('not-cleared');
+    house.done('file-document', { ...VARIANCE, number: 'V-78', species: 'turbot', file: file() });
+    expect(raw()).to.equal('not-cleared');
+    house.done('file-document', { ...VARIANCE, number: 'V-79', species: 'halibut', file: file() });
+    expect(raw()).to.be.oneOf(['open', 'ebbing']);
+    const nameless = String(house.done('receive-lot', { ...HALIBUT, species: 'unidentified' }).piece);
+    expect(raw(nameless)).to.not.be.oneOf(['open', 'ebbing']);
+  });
+  it('opens nothing it does not cover, and no sort that is never served', () => {
+    house.done('file-document', { ...VARIANCE, covers: 'date-mark', file: file() });
+    expect(raw()).to.equal('not-cleared');
+    house.done('file-document', {
+      ...VARIANCE,
+      number: 'V-80',
+      covers: 'parasites, reef-area, identity',
+      file: file()
+    });
+    const puffer = String(house.done('receive-lot', { ...HALIBUT, species: 'puffer' }).piece);
+    expect(raw(puffer)).to.equal('never');
+  });
+  it('mended, it keeps its file; taken off the list, it opens nothing more', () => {
+    const { document } = house.done('file-document', { ...VARIANCE, file: file() });
+    house.done('file-document', { ...VARIANCE, id: document, expiresOn: '2026-09-01', reason: 'renewed' });
+    expect(state().documents[String(document)]!.expiresOn).to.equal('2026-09-01');
+    expect(raw()).to.be.oneOf(['open', 'ebbing']);
+    house.done('withdraw-document', { id: document, reason: 'given back' });
+    expect(raw()).to.equal('not-cleared');
+    expect(refusal('withdraw-document', { id: document, reason: 'again' }).code).to.equal('record.not-found');
+    house.done('file-document', { ...VARIANCE, file: file() });
+    expect(raw()).to.be.oneOf(['open', 'ebbing']);
+  });
+  it('is refused without a scope, with days that cannot be, or twice', () => {
+    expect(refusal('file-document', { ...VARIANCE, covers: '' }).details.field).to.equal('covers');
+    expect(refusal('file-document', { ...VARIANCE, covers: 'everything' }).details.field).to.equal('covers');
+    expect(refusal('file-document', { ...VARIANCE, species: 'moonfish-x' }).code).to.equal('species.unknown');
+    expect(refusal('file-document', { ...VARIANCE, issuedOn: '2026-05-01', expiresOn: '2026-06-01' }).code).to.equal(
+      'time.in-future'
+    );
+    expect(refusal('file-document', { ...VARIANCE, expiresOn: '2026-02-01' }).code).to.equal('time.out-of-order');
+    expect(refusal('file-document', { ...VARIANCE, file: 'a'.repeat(64) }).details.field).to.equal('file');
+    expect(refusal('file-document', { ...VARIANCE, id: 'nobody' }).code).to.equal('record.not-found');
+    house.done('file-document', VARIANCE);
+    expect(refusal('file-document', VARIANCE).details.taken).to.equal(true);
+  });
+  it('is warned of before it ends, and after, until it is taken off the list', () => {
+    const { document } = house.done('file-document', { ...VARIANCE, expiresOn: '2026-06-01', file: file() });
+    const of = () => state().documents[String(document)]!;
+    const end = Date.UTC(2026, 5, 1, 12);
+    const at = (days: number) => documentState(of(), end + days * DAY, state());
+    expect(at(-WARN_DAYS - 1)).to.equal('in-force');
+    expect(at(-WARN_DAYS + 1)).to.equal('ending');
+    expect(at(0)).to.equal('ending');
+    expect(at(1)).to.equal('ended');
+    expect(documentState(of(), Date.UTC(2026, 1, 1), state())).to.equal('not-yet');
+    const ending = (days: number) => endingDocuments([of()], end + days * DAY, state()).map((each) => each.state);
+    expect([ending(-60), ending(-3), ending(9)]).to.deep.equal([[], ['ending'], ['ended']]);
+    house.done('withdraw-document', { id: document, reason: 'over' });
+    expect(ending(9)).to.deep.equal([]);
+  });
+});
