@@ -292,6 +292,34 @@ describe('receiving and judging', () => {
     await close();
   });
 
+  it('a document of the authority is filed with its paper, opens what it covers, and is warned of on Now before it ends', async () => {
+    const { piece } = await call('receive-lot', { ...WILD, species: 'halibut' });
+    const { page, quiet, close } = await open('/house/documents');
+    await form(page, 'file-document').locator('[name="file"]').setInputFiles(pdf);
+    await page.locator('[name="covers"][value="parasites"]').check();
+    await send(page, 'file-document', {
+      authority: 'Harbour Health Office',
+      number: 'V-77',
+      issuedOn: '2026-03-01',
+      expiresOn: '2026-03-20',
+      limits: 'Sides under 3 kg only'
+    });
+    await page.waitForSelector('[data-document="ending"]:has-text("V-77")');
+    await visit(page, `${house.url}/piece/${piece}`);
+    await until(page, 'raw', 'open');
+    expect(await page.textContent('main')).to.contain('No. V-77: Sides under 3 kg only');
+    await visit(page, house.url);
+    expect(await page.textContent('[data-document-ending]')).to.contain('ends on 2026-03-20');
+    await visit(page, `${house.url}/house/documents`);
+    await page.click('summary:has-text("Take it off the list")');
+    await send(page, 'withdraw-document', { reason: 'given back' });
+    await page.waitForSelector('[data-document="withdrawn"]');
+    await visit(page, `${house.url}/piece/${piece}`);
+    await until(page, 'raw', 'not-cleared');
+    quiet();
+    await close();
+  });
+
   it('a note of forty rows with seven broken takes in none until asked, and keeps the mapping', async () => {
     const before = await lots();
     const { page, quiet, close } = await open('/receive/note');
