@@ -238,9 +238,9 @@ describe('roads, each carried out', () => {
       const now = house.clock.now();
       expect(nextWanted(house.store.projections.currentHouse(), now)).to.equal(now + 24 * HOUR);
       house.done('set-service', { name: 'Wednesday', at: '2026-03-11T18:00' });
-      const asked = roadsAsked(app(), { piece, route: 'raw' });
+      const asked = roadsAsked(app(), { id: piece, route: 'raw' });
       expect(new Date(asked.by).toISOString()).to.equal('2026-03-11T18:00:00.000Z');
-      expect(roadsAsked(app(), { piece, route: 'cooked', by: '2026-03-10T18:00' }).route).to.equal('cooked');
+      expect(roadsAsked(app(), { id: piece, route: 'cooked', by: '2026-03-10T18:00' }).route).to.equal('cooked');
     });
   });
 });

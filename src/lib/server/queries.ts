@@ -318,7 +318,7 @@ export const QUERIES: readonly Query[] = [
   }),
   query({
     name: 'roads',
-    path: 'roads',
+    path: 'pieces/{id}/roads',
     summary:
       'How to open a piece by when it is wanted: the cheapest ways with their dates, and the letter to the seller.',
     input: roadFields,

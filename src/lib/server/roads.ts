@@ -10,7 +10,7 @@ import type { App } from './app.ts';
 import { presentOf } from './views.ts';
 
 export const roadFields = z.object({
-  piece: z.string().max(40),
+  id: z.string().max(40).describe('of the piece'),
   route: z.enum(ROUTES).default('raw').describe('as it is wanted'),
   by: z.string().max(40).optional().describe('when it is wanted; the next sitting, or tomorrow evening, where left out')
 });
@@ -75,5 +75,5 @@ export function roadsView(app: App, pieceId: string, route: Route, by: number) {
 export function roadsAsked(app: App, input: z.infer<typeof roadFields>) {
   const house = app.store.projections.currentHouse();
   const by = input.by ? readInstant(input.by, house.zone, 'by') : nextWanted(house, presentOf(app));
-  return roadsView(app, input.piece, input.route, by);
+  return roadsView(app, input.id, input.route, by);
 }
