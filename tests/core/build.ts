@@ -7,8 +7,9 @@ import {
 } from '../../src/lib/core/record/events.ts';
 import { placeLog, type LogBook } from '../../src/lib/core/log/holding.ts';
 import { between, NO_READINGS, seriesOf, type LogReading } from '../../src/lib/core/log/series.ts';
-import { NO_CUT, UNSAID } from '../../src/lib/core/record/bodies.ts';
+import { NO_CUT } from '../../src/lib/core/record/bodies.ts';
 import { NEW_HOUSE, type HouseState } from '../../src/lib/core/record/state.ts';
+import { NO_PAPER } from '../../src/lib/core/rules/roads/steps.ts';
 import { verdict, type Lineage, type Verdict } from '../../src/lib/core/rules/verdict.ts';
 import type { Route, WindowState } from '../../src/lib/core/rules/window.ts';
 
@@ -95,25 +96,7 @@ export const LOT: LotBody = {
   pins
 };
 export type PaperBody = BodyOf<'evidence.attached'>;
-export const PAPER: PaperBody = {
-  type: 'other',
-  issuer: 'Somebody',
-  reference: '',
-  issuedOn: null,
-  expiresOn: null,
-  formulatedFeed: false,
-  fromEmbryos: false,
-  noHazardVerified: false,
-  areaCleared: false,
-  frozenAt: null,
-  frozenFor: null,
-  solidAt35: false,
-  frozenFrom: null,
-  frozenTo: null,
-  ...UNSAID,
-  file: null,
-  note: ''
-};
+export const PAPER: PaperBody = { ...NO_PAPER, issuer: 'Somebody', reference: '' };
 export const paper = (more: Partial<PaperBody>, hours = 0.1) =>
   event('evidence.attached', hours, { ...PAPER, ...more }, { subject: 'lot:L' });
 

@@ -5,6 +5,8 @@ import { recipeById } from '../../src/lib/server/cure/recipes.ts';
 import { ingredientRows } from '../../src/lib/server/ingredients.ts';
 import { labelData } from '../../src/lib/server/labels.ts';
 import { pieceView } from '../../src/lib/server/piece-view.ts';
+import { sauceById } from '../../src/lib/server/sauces.ts';
+import { toldHere } from '../../src/lib/server/told.ts';
 import { toldOfLines } from '../../src/lib/core/ingredients/kitchen.ts';
 import { labelWords } from '../../src/lib/words/labels.ts';
 import { CHAR, openTestHouse, type TestHouse } from './house.ts';
@@ -94,6 +96,12 @@ describe('ingredients and what is told', () => {
     const row = ingredientRows(state(), house.clock.now())[0]!;
     expect(row).to.deep.include({ id: 'light-bean-paste' });
     expect(row.instead).to.deep.include({ name: 'Barley bean paste', reason: 'none came' });
+  });
+  it('a book tells what the rule book of the house has on its lists: orange in Japan, not in the US', () => {
+    const { lines } = sauceById(state(), 'bitter-orange-and-olive');
+    const under = (profile: string) => toldHere({ ...state(), profile }, { lines, allergens: [] }, house.clock.now());
+    expect(under('us-fc').holds).to.deep.equal([]);
+    expect(under('jp').holds).to.deep.equal(['orange']);
   });
   it('unknown is asked after: a marinade nobody named, an oil nobody named, a powder nobody read', () => {
     house.done('start-cure', { piece, ...BATH });

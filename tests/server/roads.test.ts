@@ -20,7 +20,7 @@ const SIDE = {
 };
 const CASES: Record<
   string,
-  { lot: object; papers?: object[]; ways: string[]; before?: (house: TestHouse, piece: string) => void }
+  { lot: object; papers?: object[]; ways: string[]; route?: Route; before?: (house: TestHouse, piece: string) => void }
 > = {
   'a farmed char without its paper': { lot: CHAR, ways: ['paper', 'freeze'] },
   'a farmed char whose paper says half': {
@@ -50,6 +50,22 @@ const CASES: Record<
     },
     ways: ['paper']
   },
+  'a char that lies in its cure': {
+    lot: CHAR,
+    papers: [{ type: 'feed-statement', issuer: 'Skarnes Tank Farm', formulatedFeed: 'on', raised: 'on' }],
+    route: 'cured',
+    ways: ['take-out'],
+    before: (house, piece) => void house.done('start-cure', { ...WEIGHED, piece, place: 'Drawer 1' })
+  },
+  'a mackerel that thaws': {
+    lot: { ...SIDE, species: 'atlantic-mackerel', source: 'wild', caughtOn: '2026-03-07', frozen: 'on', core: '-20 C' },
+    papers: [
+      { type: 'freezing-statement', issuer: 'Cold store', frozenAt: '-20 C', frozenFor: '168 h' },
+      { type: 'supplier-letter', issuer: 'Cold store', transit: '2 C' }
+    ],
+    ways: ['take-out'],
+    before: (house, piece) => void house.done('start-thaw', { ...THAW, piece })
+  },
   'a halibut that lies in the freezer': {
     lot: { ...SIDE, species: 'halibut', source: 'wild', caughtOn: '2026-03-08' },
     ways: ['hold'],
@@ -59,6 +75,24 @@ const CASES: Record<
       for (const probe of ['air', 'core']) house.done('read-freeze', { piece, reading: '-24 C', probe });
     }
   }
+};
+const WEIGHED = {
+  method: 'weighed',
+  thickness: '28 mm',
+  faces: '2',
+  celsius: '3 C',
+  salt: '2 %',
+  hours: '24 h',
+  target: '1.2 %'
+};
+const THAW = {
+  place: 'Drawer 1',
+  method: 'cold',
+  medium: '3 C',
+  thickness: '28 mm',
+  startCore: '-20 C',
+  shape: 'slab',
+  packing: 'film'
 };
 const FREEZE = { thickness: '28 mm', startCore: '1 C', lie: 'apart', airClass: 'fan' };
 
@@ -102,7 +136,7 @@ describe('roads, each carried out', () => {
     house.done('read-freeze', { piece, reading: `${air} C`, probe: 'core' });
   };
 
-  function carryOut(piece: string, step: RoadStep, road: Road) {
+  function carryOut(piece: string, step: RoadStep) {
     const { store, clock } = house;
     switch (step.kind) {
       case 'paper': {
@@ -150,6 +184,11 @@ describe('roads, each carried out', () => {
         keep(piece, step.until, inFreezer(piece, step.airCelsius));
         break;
       }
+      case 'take-out':
+        keep(piece, step.at, cold(piece));
+        if (step.of === 'cure') house.done('end-cure', { piece });
+        else house.done('end-thaw', { piece, core: '2 C' });
+        break;
       case 'hold':
         keep(piece, step.until, inFreezer(piece, -25));
         break;
@@ -160,22 +199,13 @@ describe('roads, each carried out', () => {
         cold(piece)();
         break;
       default:
-        expect(road.route).to.not.equal('raw');
+        expect(step.kind).to.equal('serve-as');
     }
   }
   const stateOf = (piece: string, route: Route) =>
     pieceView(app(), piece).verdict.windows.find((each) => each.route === route)!.state;
   function thawed(piece: string, road: Road) {
-    house.done('start-thaw', {
-      piece,
-      place: 'Drawer 1',
-      method: 'cold',
-      medium: '3 C',
-      thickness: '28 mm',
-      startCore: '-20 C',
-      shape: 'slab',
-      packing: 'film'
-    });
+    house.done('start-thaw', { ...THAW, piece });
     keep(piece, road.readyAt, cold(piece));
     house.done('end-thaw', { piece, core: '2 C' });
   }
@@ -185,17 +215,17 @@ describe('roads, each carried out', () => {
       open();
       const first = receive(of);
       const by = house.clock.now() + 70 * HOUR;
-      const planned = roadsView(app(), first.piece, 'raw', by);
+      const planned = roadsView(app(), first.piece, of.route ?? 'raw', by);
       house.close();
-      const raw = planned.roads.filter(({ route }) => route === 'raw');
-      const kinds = new Set(raw.flatMap(({ steps }) => steps.map(({ kind }) => kind)));
+      const wanted = planned.roads.filter(({ route }) => route === planned.route);
+      const kinds = new Set(wanted.flatMap(({ steps }) => steps.map(({ kind }) => kind)));
       expect([...kinds]).to.include.members(of.ways);
       for (const road of planned.roads) {
         open();
         const { piece } = receive(of);
         const told = roadLine(road, { moment: String });
         if (road.opensAt > house.clock.now() || road.steps.length > 0)
-          for (const step of road.steps) carryOut(piece, step, road);
+          for (const step of road.steps) carryOut(piece, step);
         to(Math.max(house.clock.now(), road.opensAt));
         expect(stateOf(piece, road.route), told).to.be.oneOf(['open', 'ebbing']);
         if (road.misses === null) {

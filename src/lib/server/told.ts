@@ -5,6 +5,8 @@ import type { LiquidPart } from '../core/bench/acid/liquid.ts';
 import type { RecipeBody } from '../core/bench/cure/recipe.ts';
 import type { School } from '../core/bench/cure/programme.ts';
 import type { HouseState } from '../core/record/state.ts';
+import { allergensAdded } from '../core/rules/allergens.ts';
+import { profileById } from '../core/rules/profiles/index.ts';
 import { UNSAID } from '../words/notices.ts';
 
 const asking = (what: string): LinkedLine => ({ what, ingredient: '', holds: null, mayHold: [] });
@@ -46,4 +48,16 @@ export function toldOfAcid(house: HouseState, liquid: readonly LiquidPart[], als
     return isOil ? [asking(UNSAID.oil)] : [];
   });
   return toldOfLines(house.ingredients, [...lines, ...besides], at);
+}
+
+/** What is told of lines of a recipe or a sauce just now, as the rule book of the house wants it told. */
+export function toldHere(
+  house: HouseState,
+  book: Pick<RecipeBody, 'allergens'> & { readonly lines: readonly LinkedLine[] },
+  at: number
+): Told {
+  const profile = profileById(house.profile, house.profiles);
+  const names = (all: readonly string[]) => allergensAdded(all, profile).map(({ allergen }) => allergen);
+  const told = toldOfLines(house.ingredients, book.lines, at, book.allergens);
+  return { holds: names(told.holds), mayHold: names(told.mayHold), unsaid: told.unsaid };
 }

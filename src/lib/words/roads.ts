@@ -71,6 +71,10 @@ export function stepWords(step: RoadStep, { moment, units }: Say): string {
       );
     case 'hold':
       return `Leave it in ${step.place} and keep its readings; read the core at ${moment(step.until)}. ${thawWords(step.thawHours)}`;
+    case 'take-out':
+      return step.of === 'cure'
+        ? `Take it out of its cure at ${moment(step.at)}, and write it down.`
+        : `End its thaw by ${moment(step.at)}: read its core, and write it down.`;
     case 'read':
       return `Read its core then (${moment(step.at)}), and write it down.`;
     case 'wait':

@@ -1,6 +1,6 @@
 import { bindsMore } from '$lib/core/bench/acid/parameters.ts';
 import { SPENT_LIQUID } from '$lib/core/record/acid-bodies.ts';
-import { toldOfLines } from '$lib/core/ingredients/kitchen.ts';
+import { toldHere } from '$lib/server/told.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
@@ -39,7 +39,7 @@ export const load = (({ url }) => {
       id: sauce.id,
       name: sauce.name,
       rate: sauce.rate,
-      told: toldOfLines(house.ingredients, sauce.lines, app.clock.now(), sauce.allergens)
+      told: toldHere(house, sauce, app.clock.now())
     })),
     sauce: sauces.some((each) => each.id === asked) ? asked : null,
     liquids: app.store.projections

@@ -139,9 +139,9 @@ export function usesOf(house: HouseIngredients, id: string, at: number): { now: 
   const since = at - BATCH_STANDS_DAYS * DAY_MS;
   const turns = house.swaps.flatMap(({ from, to }) => [from, to]).filter((moment) => moment > since && moment <= at);
   const now = usedFor(house.swaps, id, at);
-  // What held just before each change was used up to it.
-  const lately = [since, ...turns.map((moment) => moment - 1)].map((moment) => usedFor(house.swaps, id, moment));
-  return { now, lately: [...new Set(lately)].filter((each) => each !== now && each !== '') };
+  // What held just before each change was used up to it; what was left out then is told all the same.
+  const lately = [since, ...turns.map((moment) => moment - 1)].map((moment) => usedFor(house.swaps, id, moment) || id);
+  return { now, lately: [...new Set(lately)].filter((each) => each !== now) };
 }
 
 /** Whether using one instead of another would lead back to it. */

@@ -5,6 +5,7 @@
   import { scopeWord } from '$lib/words/findings.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
+  import Ticks from '../controls/Ticks.svelte';
 
   /** A document of the authority being filed, or mended. */
   let { document = null }: { document?: HouseDocument | null } = $props();
@@ -25,17 +26,12 @@
     <Field name="issuedOn" label={SAY.issued} kind="date" value={document?.issuedOn ?? ''} />
     <Field name="expiresOn" label={SAY.expires} kind="date" value={document?.expiresOn ?? ''} />
   </div>
-  <fieldset>
-    <legend>{SAY.covers}</legend>
-    <div class="ticks">
-      {#each AUTHORITY_SCOPES as scope (scope)}
-        <label>
-          <input type="checkbox" name="covers" value={scope} checked={document?.covers.includes(scope)} />
-          {scopeWord(scope)}
-        </label>
-      {/each}
-    </div>
-  </fieldset>
+  <Ticks
+    name="covers"
+    legend={SAY.covers}
+    options={AUTHORITY_SCOPES.map((value) => ({ value, name: scopeWord(value) }))}
+    chosen={document?.covers}
+  />
   <div class="row">
     <Field
       name="species"
@@ -55,31 +51,5 @@
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
     gap: 0.7rem;
-  }
-  fieldset {
-    border: 0;
-    padding: 0;
-  }
-  legend {
-    font-weight: 600;
-  }
-  .ticks {
-    display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
-  }
-  .ticks label {
-    display: flex;
-    gap: 0.5rem;
-    align-items: center;
-    min-height: 48px;
-  }
-  .ticks input {
-    width: 24px;
-    height: 24px;
-    border-color: var(--strong-line);
-    background-color: var(--surface);
-  }
-  .ticks input:checked {
-    background-color: #1f5f7d;
   }
 </style>

@@ -1,4 +1,4 @@
-import { toldOfLines } from '$lib/core/ingredients/kitchen.ts';
+import { toldHere } from '$lib/server/told.ts';
 import { theApp } from '$lib/server/app.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { sauceBook } from '$lib/server/sauces.ts';
@@ -10,17 +10,15 @@ export const load = (() => {
   const { store, clock } = theApp();
   const house = store.projections.currentHouse();
   return {
-    sauces: sauceBook(house).map(
-      ({ id, name, kind, goodFor, version, shipped, withdrawn, history, lines, allergens }) => ({
-        id,
-        name,
-        kind,
-        goodFor,
-        version,
-        own: !shipped || history.length > 1,
-        withdrawn,
-        told: toldOfLines(house.ingredients, lines, clock.now(), allergens)
-      })
-    )
+    sauces: sauceBook(house).map(({ id, name, kind, goodFor, version, shipped, withdrawn, history, ...body }) => ({
+      id,
+      name,
+      kind,
+      goodFor,
+      version,
+      own: !shipped || history.length > 1,
+      withdrawn,
+      told: toldHere(house, body, clock.now())
+    }))
   };
 }) satisfies PageServerLoad;

@@ -1,4 +1,4 @@
-import { toldOfLines } from '$lib/core/ingredients/kitchen.ts';
+import { toldHere } from '$lib/server/told.ts';
 import { theApp } from '$lib/server/app.ts';
 import { recipeBook } from '$lib/server/cure/recipes.ts';
 import { actionsFor } from '$lib/server/forms.ts';
@@ -26,11 +26,7 @@ export const load = (({ url }) => {
     madeWith: chosen
       ? books
           .filter(({ lines }) => lines.some(({ ingredient }) => ingredient === chosen.id))
-          .map(({ name, path, lines, allergens }) => ({
-            name,
-            path,
-            told: toldOfLines(house.ingredients, lines, now, allergens)
-          }))
+          .map((book) => ({ name: book.name, path: book.path, told: toldHere(house, book, now) }))
       : []
   };
 }) satisfies PageServerLoad;

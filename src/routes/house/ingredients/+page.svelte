@@ -2,6 +2,7 @@
   import { ALLERGENS } from '$lib/core/rules/allergens.ts';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import Ticks from '$lib/ui/controls/Ticks.svelte';
   import { dayAndTime } from '$lib/ui/format.ts';
   import { allergenWord, INGREDIENT_PAGE_WORDS as SAY, toldLine, toldWords } from '$lib/words/notices.ts';
   import type { PageProps } from './$types';
@@ -15,6 +16,7 @@
       [name, ...alsoCalled].some((each) => each.toLowerCase().includes(filter.trim().toLowerCase()))
     )
   );
+  const allergens = ALLERGENS.map((value) => ({ value, name: allergenWord(value) }));
   const heldLine = (row: { holds: readonly string[]; mayHold: readonly string[] }) => {
     const { holds, mayHold } = toldWords({ ...row, unsaid: [] });
     return [holds, mayHold].filter((each) => each !== '').join(' · ') || SAY.holdsNothing;
@@ -103,22 +105,7 @@
             <Field name="name" label={SAY.name} value={chosen?.name ?? ''} />
             <Field name="alsoCalled" label={SAY.alsoCalled} optional value={chosen?.alsoCalled.join(', ') ?? ''} />
             {#each [{ name: 'holds', label: SAY.holds }, { name: 'mayHold', label: SAY.mayHold }] as const as { name, label } (name)}
-              <fieldset>
-                <legend>{label}</legend>
-                <div class="ticks">
-                  {#each ALLERGENS as allergen (allergen)}
-                    <label>
-                      <input
-                        type="checkbox"
-                        {name}
-                        value={allergen}
-                        checked={(chosen?.[name] as readonly string[] | undefined)?.includes(allergen)}
-                      />
-                      {allergenWord(allergen)}
-                    </label>
-                  {/each}
-                </div>
-              </fieldset>
+              <Ticks {name} legend={label} options={allergens} chosen={chosen?.[name]} />
             {/each}
             <Field name="raw" label={SAY.raw} kind="tick" value={chosen?.raw ? 'on' : ''} />
             <Field name="nothing" label={SAY.nothing} kind="tick" />
@@ -185,32 +172,6 @@
   }
   .told {
     font-weight: 600;
-  }
-  fieldset {
-    border: 0;
-    padding: 0;
-  }
-  legend {
-    font-weight: 600;
-  }
-  .ticks {
-    display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-  }
-  .ticks label {
-    display: flex;
-    gap: 0.5rem;
-    align-items: center;
-    min-height: 48px;
-  }
-  .ticks input {
-    width: 24px;
-    height: 24px;
-    border-color: var(--strong-line);
-    background-color: var(--surface);
-  }
-  .ticks input:checked {
-    background-color: #1f5f7d;
   }
   @media (max-width: 1000px) {
     .two {

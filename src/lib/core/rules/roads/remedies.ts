@@ -5,6 +5,7 @@ import type { FreezeCycle, RuleProfile } from '../profile.ts';
 import { profileById } from '../profiles/index.ts';
 import { foldStrands, type Verdict } from '../verdict.ts';
 import { freezing } from './freezing.ts';
+import { ending } from './running.ts';
 import { paperSaying, type PaperPoint, type PaperType, type RoadsInput, type RoadStep } from './steps.ts';
 import { corrected, COSTS, type Remedy, type Writer } from './trial.ts';
 
@@ -96,6 +97,7 @@ export function remedies(input: RoadsInput, now: Verdict, write: Writer): Remedy
   }
   return [
     ...out,
+    ...ending(input, folded, write),
     ...freezing(
       input,
       profile,

@@ -22,7 +22,7 @@ interface Search extends RoadsInput {
 
 /** Strands with what some remedies would write; where it is not in the freezer it is kept cold and read. */
 function withRemedies(input: Search, chosen: readonly Remedy[], keptUntil: number): Lineage[] {
-  const frozen = chosen.find(({ piece }) => piece !== undefined);
+  const frozen = chosen.find(({ softFrom }) => softFrom !== undefined);
   const readings: RecordEvent[] = [];
   for (let at = (frozen ? frozen.outFrom! : input.now) + READ_EVERY; at <= keptUntil; at += READ_EVERY)
     readings.push(input.write('cold.read', `piece:${input.piece}`, at, { reading: celsius(KEPT_CELSIUS), place: '' }));
@@ -178,7 +178,7 @@ export function findRoads(asked: RoadsInput): Road[] {
   if (!stands.never && stands.state !== 'closed') {
     const before = blocks(now, input.route);
     const useful = remedies(input, now, input.write).filter((each) => {
-      if (each.step.kind === 'hold') return true;
+      if (each.step.kind === 'hold' || each.step.kind === 'take-out') return true;
       const after = blocks(judgedAt(input, [each], each.readyAt), input.route);
       return [...before].some((code) => !after.has(code));
     });

@@ -67,6 +67,8 @@ export type RoadStep =
     }
   /** It lies in a freezer already: kept there and read until its clock has run; then thawed. */
   | { readonly kind: 'hold'; readonly place: string; readonly until: number; readonly thawHours: number | null }
+  /** Out of what it lies in, with its core read. */
+  | { readonly kind: 'take-out'; readonly of: 'cure' | 'thaw'; readonly at: number }
   | { readonly kind: 'read'; readonly at: number }
   | { readonly kind: 'wait'; readonly until: number }
   | { readonly kind: 'serve-as'; readonly route: Route };
@@ -108,7 +110,8 @@ export interface RoadsInput {
   readonly water?: number;
 }
 
-const NO_PAPER: BodyOf<'evidence.attached'> = {
+/** A paper that says nothing. */
+export const NO_PAPER: BodyOf<'evidence.attached'> = {
   type: 'other',
   issuer: '?',
   reference: '?',

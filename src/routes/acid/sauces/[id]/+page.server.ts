@@ -1,5 +1,6 @@
 import { error } from '@sveltejs/kit';
-import { swapsOfLines, toldOfLines } from '$lib/core/ingredients/kitchen.ts';
+import { swapsOfLines } from '$lib/core/ingredients/kitchen.ts';
+import { toldHere } from '$lib/server/told.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
@@ -24,11 +25,11 @@ export const load = (({ params, url }) => {
   const asked = Number(url.searchParams.get('version')) || undefined;
   const version = sauce.history.some((each) => each.version === asked) ? asked : sauce.version;
   const body = sauce.history.findLast((each) => each.version === version)!.sauce;
-  const { ingredients } = app.store.projections.currentHouse();
+  const house = app.store.projections.currentHouse();
   return {
     sauce,
-    told: toldOfLines(ingredients, body.lines, app.clock.now(), body.allergens),
-    swaps: swapsOfLines(ingredients, body.lines, app.clock.now()),
+    told: toldHere(house, body, app.clock.now()),
+    swaps: swapsOfLines(house.ingredients, body.lines, app.clock.now()),
     pieces,
     picked,
     scaled: scaledSauce(app.store, {

@@ -1,6 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { settingsOf } from '$lib/core/bench/cure/recipe.ts';
-import { swapsOfLines, toldOfLines } from '$lib/core/ingredients/kitchen.ts';
+import { swapsOfLines } from '$lib/core/ingredients/kitchen.ts';
+import { toldHere } from '$lib/server/told.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/choices.ts';
 import { recipeBook } from '$lib/server/cure/recipes.ts';
@@ -26,13 +27,13 @@ export const load = (({ params, url }) => {
   const version = Number(url.searchParams.get('version')) || undefined;
   const body =
     recipe.history.findLast((each) => each.version === (version ?? recipe.version)) ?? recipe.history.at(-1)!;
-  const { ingredients } = app.store.projections.currentHouse();
+  const house = app.store.projections.currentHouse();
   return {
     recipe,
     version: body.version,
     body: body.recipe,
-    told: toldOfLines(ingredients, body.recipe.lines, app.clock.now(), body.recipe.allergens),
-    swaps: swapsOfLines(ingredients, body.recipe.lines, app.clock.now()),
+    told: toldHere(house, body.recipe, app.clock.now()),
+    swaps: swapsOfLines(house.ingredients, body.recipe.lines, app.clock.now()),
     sets: settingsOf(body.recipe),
     pieces,
     picked,
