@@ -573,6 +573,14 @@ describe('laws of the cumulative clock', () => {
       runs(600)
     );
   });
+  it('a stay that begins on the board leaves no moment of cold between them', () => {
+    const told = (more: readonly RecordEvent[]) =>
+      ask({ lot: turbot, papers: [fullFeed], events: [...board(minute, 13 * minute), ...kept(150), ...more] }, 150)
+        .windows;
+    const before = told([]);
+    for (const more of [out(2 * minute), moved(2 * minute, 'Somewhere'), out(12 * minute)])
+      told([more]).forEach((window, index) => expect(isWider(before[index]!, window), window.route).to.equal(false));
+  });
   it('a probe read in a place nobody knows says nothing of the board after it', () => {
     const told = (more: readonly RecordEvent[]) =>
       ask({ lot: turbot, papers: [fullFeed], events: [...more, read(1 / 60, 2), ...board(2 / 60, 14 / 60)] }, 5)

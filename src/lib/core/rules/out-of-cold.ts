@@ -118,11 +118,13 @@ export function withTimeOut(
     unit: 'C',
     typed
   });
-  for (const span of spans) {
+  const isTold = ({ from, to }: Span) => to === null || to > from + 2;
+  const told = spans.filter(isTold);
+  let goesOn = false;
+  for (const [index, span] of told.entries()) {
     upTo(span.from);
     const before = Math.max(last, ASSUMED_HOLDING_CELSIUS);
-    if (span.to !== null && span.to <= span.from + 2) continue;
-    out.push(assumed(span, span.from, before, 'before the board'));
+    if (!goesOn) out.push(assumed(span, span.from, before, 'before the board'));
     out.push(assumed(span, span.from + 1, OUT_OF_COLD_CELSIUS, 'out of the cold'));
     if (span.to === null) continue;
     const probed = readings.filter(({ at }) => at > span.from && at < span.to!).at(-1);
@@ -130,10 +132,13 @@ export function withTimeOut(
     // A probe on the way is what is known of it from then on.
     if (!probed) out.push(assumed(span, span.to - 1, OUT_OF_COLD_CELSIUS, 'out of the cold'));
     const back = span.core?.si ?? Math.max(probed?.celsius ?? before, ASSUMED_HOLDING_CELSIUS);
-    out.push({
-      ...assumed(span, span.to, back, span.core?.typed ?? 'back in the cold'),
-      seq: span.backSeq ?? span.seq
-    });
+    // Where the next begins at that moment it did not come back to the cold between them, not for a thousandth of a second.
+    goesOn = told[index + 1]?.from === span.to;
+    if (!goesOn)
+      out.push({
+        ...assumed(span, span.to, back, span.core?.typed ?? 'back in the cold'),
+        seq: span.backSeq ?? span.seq
+      });
     last = back;
   }
   upTo(Infinity);
