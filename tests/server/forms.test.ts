@@ -128,12 +128,12 @@ describe('what the screens are given', () => {
   });
   it('a piece in a freezer or a cure is marked so at every bench', () => {
     const choices = pieceChoices(app);
-    expect(choices.filter(({ inFreezer }) => inFreezer).map(({ species }) => species)).to.have.members([
+    expect(choices.filter((piece) => piece.in.includes('freezer')).map(({ species }) => species)).to.have.members([
       'atlantic-bonito',
       'sardine'
     ]);
-    expect(choices.filter(({ inCure }) => inCure)).to.have.length(1);
-    expect(choices.filter(({ onTray }) => onTray)).to.have.length(1);
+    expect(choices.filter((piece) => piece.in.includes('cure'))).to.have.length(1);
+    expect(choices.filter((piece) => piece.in.includes('tray'))).to.have.length(1);
   });
   it('a piece’s page names its parents, its children and the version to be sent back', () => {
     const child = store.projections.livePieces().find(({ state }) => state.made.name === 'Char loin block')!.state.id;

@@ -1,5 +1,5 @@
 import { stateAt } from '../core/rules/window.ts';
-import { openBoard } from '../core/record/state.ts';
+import { mayBegin, occupantsOf, STEP_IDS } from '../core/record/occupation.ts';
 import type { App } from './app.ts';
 
 /** Pieces to pick from at a bench: everything in the house, its raw window with it. */
@@ -20,12 +20,8 @@ export function pieceChoices(app: App) {
       now,
       warn
     ),
-    inFreezer: state.freezes.at(-1)?.ended === null,
-    inCure: state.cures.at(-1)?.ended === null,
-    inAcid: state.acids.at(-1)?.ended === null,
-    onRack: state.ages.at(-1)?.ended === null,
-    onTray: state.holds.length > 0,
-    onBoard: openBoard(state) !== null,
+    in: occupantsOf(state),
+    may: STEP_IDS.filter((step) => mayBegin(state, step)),
     depth: state.depth
   }));
 }

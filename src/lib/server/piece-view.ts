@@ -2,7 +2,7 @@ import { iceDaysSpent } from '../core/fish/freshness.ts';
 import { rigorGuide, rigorStage } from '../core/fish/rigor.ts';
 import { effectiveEvents, wideningAmendments } from '../core/record/amend.ts';
 import { coverOf, loggedStays, staysOf } from '../core/rules/stays.ts';
-import { openBoard, type LotState, type PieceState } from '../core/record/state.ts';
+import type { LotState, PieceState } from '../core/record/state.ts';
 import { isOwnable } from '../core/rules/exceptions.ts';
 import { judgeRun } from '../core/rules/freezer-run.ts';
 import { runContext } from './operations/freeze.ts';
@@ -10,6 +10,7 @@ import { profileById, profilesOf } from '../core/rules/profiles/index.ts';
 import { secondsOut } from '../core/rules/out-of-cold.ts';
 import { soonestClock, soonestWarm, warmBudget } from '../core/rules/piece-clock.ts';
 import { spentBy } from '../core/rules/hazards/clock.ts';
+import { isIn } from '../core/record/occupation.ts';
 import { wantedRoute } from '../core/rules/headline.ts';
 import { foldStrands, judge, verdict, type JudgeInput, type Verdict } from '../core/rules/verdict.ts';
 import { readInstant } from '../core/service/day.ts';
@@ -128,14 +129,14 @@ export function pieceView(app: App, pieceId: string, at?: number, knownAt?: numb
         )
       )
     ],
-    onBoard: openBoard(found.state) !== null,
+    onBoard: isIn(found.state, 'board'),
     lotVersion: store.record.versionOf(`lot:${found.lot.id}`),
     verdict: judged,
     /** The route it is most likely wanted for. */
     wanted: wantedRoute({
       use: found.state.made.use,
-      inCure: found.state.cures.at(-1)?.ended === null,
-      inAcid: found.state.acids.at(-1)?.ended === null,
+      inCure: isIn(found.state, 'cure'),
+      inAcid: isIn(found.state, 'acid'),
       cured: found.state.cures.length > 0
     }),
     ownable: [...new Set(judged.reasons.filter(isOwnable).map(({ code }) => code))],

@@ -14,11 +14,8 @@ export const actions = actionsFor('/acid');
 export const load = (({ url }) => {
   const app = theApp();
   const pieces = pieceChoices(app)
-    .filter(
-      (piece) =>
-        !piece.inFreezer && !piece.inCure && !piece.onRack && !piece.onTray && !piece.onBoard && piece.form !== 'live'
-    )
-    .sort((a, b) => Number(b.inAcid) - Number(a.inAcid));
+    .filter(({ may, form }) => (may.includes('acid') || may.includes('acid-run')) && form !== 'live')
+    .sort((a, b) => Number(b.in.includes('acid')) - Number(a.in.includes('acid')));
   const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
   const known = pieces.some((piece) => piece.id === id);
   const view = known && id ? pieceView(app, id) : null;

@@ -12,16 +12,7 @@ const HANGABLE = new Set(['whole', 'gutted', 'fillet', 'loin', 'block']);
 export const load = (({ url }) => {
   const app = theApp();
   const rack = rackView(app);
-  const hangable = pieceChoices(app).filter(
-    (piece) =>
-      HANGABLE.has(piece.form) &&
-      !piece.onRack &&
-      !piece.inFreezer &&
-      !piece.inCure &&
-      !piece.inAcid &&
-      !piece.onTray &&
-      !piece.onBoard
-  );
+  const hangable = pieceChoices(app).filter(({ may, form }) => HANGABLE.has(form) && may.includes('hang'));
   const asked = url.searchParams.get('piece');
   const chosen = rack.pieces.find(({ id }) => id === asked) ?? (asked ? null : (rack.pieces[0] ?? null));
   const hang = hangable.find(({ id }) => id === asked) ?? null;

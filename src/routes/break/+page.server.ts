@@ -1,6 +1,6 @@
 import { boardView } from '$lib/server/board-view.ts';
 import { theApp } from '$lib/server/app.ts';
-import { pieceChoices } from '$lib/server/choices.ts';
+import { pieceChoices, type PieceChoice } from '$lib/server/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import type { PageServerLoad } from './$types';
 
@@ -10,10 +10,10 @@ const asked = (text: string | null) => text ?? undefined;
 
 export const load = (({ url }) => {
   const app = theApp();
-  const rank = ({ onBoard, form }: { onBoard: boolean; form: string }) =>
-    onBoard ? 0 : ['whole', 'gutted', 'live', 'shell-on'].includes(form) ? 1 : 2;
+  const rank = ({ may, form }: PieceChoice) =>
+    may.includes('board-work') ? 0 : ['whole', 'gutted', 'live', 'shell-on'].includes(form) ? 1 : 2;
   const pieces = pieceChoices(app)
-    .filter(({ inFreezer, inCure, onTray }) => !inFreezer && !inCure && !onTray)
+    .filter(({ may }) => may.includes('break-down') || may.includes('board-work'))
     .sort((a, b) => rank(a) - rank(b));
   const { searchParams: search } = url;
   const id = search.get('piece') ?? pieces[0]?.id ?? null;

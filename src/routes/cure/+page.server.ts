@@ -17,8 +17,8 @@ export const load = (({ url }) => {
   const { store } = app;
   const house = store.projections.currentHouse();
   const pieces = pieceChoices(app)
-    .filter((piece) => !piece.inFreezer && !piece.onTray && piece.form !== 'live')
-    .sort((a, b) => Number(b.inCure) - Number(a.inCure));
+    .filter(({ may, form }) => (may.includes('cure') || may.includes('cure-run')) && form !== 'live')
+    .sort((a, b) => Number(b.in.includes('cure')) - Number(a.in.includes('cure')));
   const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
   const known = pieces.find((piece) => piece.id === id);
   const view = known && id ? pieceView(app, id) : null;

@@ -10,7 +10,9 @@ export const actions = actionsFor('/freeze');
 
 export const load = (({ url }) => {
   const app = theApp();
-  const pieces = pieceChoices(app).sort((a, b) => Number(b.inFreezer) - Number(a.inFreezer));
+  const pieces = pieceChoices(app)
+    .filter((piece) => piece.may.includes('freeze') || piece.in.includes('freezer'))
+    .sort((a, b) => Number(b.in.includes('freezer')) - Number(a.in.includes('freezer')));
   const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
   const known = pieces.some((piece) => piece.id === id);
   const { profile, profiles, places, sensors } = app.store.projections.currentHouse();

@@ -17,11 +17,7 @@
       name: `${cycle.solidAt ? `solid at ${formatTemperature(cycle.solidAt.c, units)}, then ` : ''}${formatTemperature(cycle.hold.c, units)} for ${formatDuration(cycle.holdSeconds)} (${cycle.rule})`
     }))
   );
-  const free = $derived(
-    data.pieces.filter(
-      ({ id, inFreezer, onTray, onBoard }) => id !== view?.piece.id && !inFreezer && !onTray && !onBoard
-    )
-  );
+  const free = $derived(data.pieces.filter(({ id, may }) => id !== view?.piece.id && may.includes('freeze')));
   const freezers = $derived(data.places.filter(({ kind }) => kind === 'freezer' || kind === 'blast'));
   // The charts do not need every second.
   const now = $derived(Math.floor(houseNow() / 30_000) * 30_000);

@@ -10,7 +10,7 @@ export const actions = actionsFor('/serve');
 
 export const load = (({ url }) => {
   const app = theApp();
-  const pieces = pieceChoices(app).sort((a, b) => Number(b.onTray) - Number(a.onTray));
+  const pieces = pieceChoices(app).sort((a, b) => Number(b.in.includes('tray')) - Number(a.in.includes('tray')));
   const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
   const known = pieces.some((piece) => piece.id === id);
   const { profile, profiles } = app.store.projections.currentHouse();

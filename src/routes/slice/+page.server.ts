@@ -9,7 +9,7 @@ export const actions = actionsFor('/slice');
 export const load = (({ url }) => {
   const app = theApp();
   const pieces = pieceChoices(app).filter(
-    (piece) => !piece.inFreezer && !piece.inCure && ['fillet', 'loin', 'block', 'portion'].includes(piece.form)
+    ({ may, form }) => may.includes('slice') && ['fillet', 'loin', 'block', 'portion'].includes(form)
   );
   const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
   const known = pieces.some((piece) => piece.id === id);

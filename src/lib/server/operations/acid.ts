@@ -124,7 +124,7 @@ export const startAcid = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, { at: text, ...input }) {
-    const { state } = handy(store, input.piece);
+    const { state } = handy(store, input.piece, 'acid');
     const at = instant(text, 'at');
     if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
     if (input.mass && input.mass.si > state.grams + 0.5) {
@@ -186,7 +186,7 @@ export const checkAcid = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, input) {
-    const run = runningAcid(handy(store, input.piece, { acid: 'either' }).state);
+    const run = runningAcid(handy(store, input.piece, 'acid-run').state);
     const at = instant(input.at, 'at');
     if (at < lastOf(run)) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
     const pace = paceFromCheck(settingsNow(run), input.raw.si, (at - run.at) / 1000);
@@ -224,7 +224,7 @@ export const liftAcid = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, { piece, mass, name, place, note, at: text }) {
-    const { state, lot } = handy(store, piece, { acid: 'either' });
+    const { state, lot } = handy(store, piece, 'acid-run');
     const run = runningAcid(state);
     const at = instant(text, 'at');
     if (at < lastOf(run)) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
@@ -287,7 +287,7 @@ export const endAcid = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
-    const { state, lot } = handy(store, input.piece, { acid: 'either' });
+    const { state, lot } = handy(store, input.piece, 'acid-run');
     const run = runningAcid(state);
     const at = instant(input.at, 'at');
     if (at < lastOf(run)) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });

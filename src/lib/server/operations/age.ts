@@ -63,7 +63,7 @@ export const startAge = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
-    const { state } = handy(store, input.piece);
+    const { state } = handy(store, input.piece, 'hang');
     if (state.made.form === 'live' || state.holds.length > 0) {
       throw new EmberError('record.not-allowed-now', {
         field: 'piece',
@@ -125,7 +125,6 @@ function inOrder(run: AgeRun, at: number, text: string | undefined): number {
   if (at < lastOf(run)) throw new EmberError('time.out-of-order', { field: 'at', seen: text ?? 'now' });
   return at;
 }
-const RACKED = { age: 'either' } as const;
 
 export const weighAged = operation({
   name: 'weigh-aged',
@@ -140,7 +139,7 @@ export const weighAged = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, { piece, mass, sure, note, at: text }) {
-    const run = onRack(handy(store, piece, RACKED).state);
+    const run = onRack(handy(store, piece, 'rack-run').state);
     const at = inOrder(run, instant(text, 'at'), text);
     const interval = intervalOf(store);
     const earlier = weightsOf(run);
@@ -186,7 +185,7 @@ export const lookAged = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, { piece, note, at: text, ...answers }) {
-    const run = onRack(handy(store, piece, RACKED).state);
+    const run = onRack(handy(store, piece, 'rack-run').state);
     const at = inOrder(run, instant(text, 'at'), text);
     const { stops, again } = looked(answers);
     return {
@@ -209,7 +208,7 @@ export const moveAged = operation({
   input: z.object({ piece: pieceId, place: neededText(60), spot: shortText(12), at: when }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, { piece, place, spot, at: text }) {
-    const run = onRack(handy(store, piece, RACKED).state);
+    const run = onRack(handy(store, piece, 'rack-run').state);
     const at = instant(text, 'at');
     if (at < run.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text ?? 'now' });
     freeSpot(store, place, spot, piece);
@@ -236,7 +235,7 @@ export const endAge = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, { piece, how, massAfter, sure, place, service, note, at: text }) {
-    const run = onRack(handy(store, piece, RACKED).state);
+    const run = onRack(handy(store, piece, 'rack-run').state);
     const at = inOrder(run, instant(text, 'at'), text);
     if (service !== '' && !house.services[service]) {
       throw new EmberError('form.value-unknown', { field: 'service', seen: service });

@@ -30,7 +30,7 @@ export const combinePieces = operation({
   run(context, input) {
     const { store, house, instant } = context;
     if (input.pieces.length < 2) throw new EmberError('form.incomplete', { field: 'pieces' });
-    const found = input.pieces.map((id) => handy(store, id));
+    const found = input.pieces.map((id) => handy(store, id, 'combine'));
     const at = found.reduce((moment, { state }) => after(state, moment, input.at), instant(input.at, 'at'));
     const lots = [...new Set(found.flatMap((each) => each.lots))];
     refuseCombining(

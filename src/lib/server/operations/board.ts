@@ -69,7 +69,7 @@ export const openBoardOperation = operation({
   subject: (input) => `piece:${input.piece}`,
   run(context, input) {
     const { store, house, instant } = context;
-    const { state, lot } = handy(store, input.piece);
+    const { state, lot } = handy(store, input.piece, 'break-down');
     const at = after(state, instant(input.at, 'at'), input.at);
     if (forLicensedHands(candidatesOfLot(lot, house))) {
       throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'for licensed hands alone' });
@@ -144,7 +144,7 @@ export const takePart = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
-    const { state, lot } = handy(store, input.piece, { board: 'on' });
+    const { state, lot } = handy(store, input.piece, 'board-work');
     const board = openBoard(state)!;
     const at = after(state, instant(input.at, 'at'), input.at);
     const part = partsOfBoard(house, board).find(({ id }) => id === input.part);
@@ -190,7 +190,7 @@ export const weighWaste = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
-    const { state } = handy(store, input.piece, { board: 'on' });
+    const { state } = handy(store, input.piece, 'board-work');
     const board = openBoard(state)!;
     const at = after(state, instant(input.at, 'at'), input.at);
     const part = partOfWaste(partsOfBoard(house, board), input.what);
@@ -223,7 +223,7 @@ export const putBack = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, now }, input) {
-    const { state } = handy(store, input.piece, { board: 'on' });
+    const { state } = handy(store, input.piece, 'board-work');
     const board = openBoard(state)!;
     const events = store.record.eventsOf(`piece:${state.id}`);
     const notNow = (seen: string) => new EmberError('record.not-allowed-now', { field: 'child', seen });
@@ -285,7 +285,7 @@ export const closeBoard = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
-    const { state } = handy(store, input.piece, { board: 'on' });
+    const { state } = handy(store, input.piece, 'board-work');
     const board = openBoard(state)!;
     const at = after(state, instant(input.at, 'at'), input.at);
     const remains = input.remains?.si ?? 0;

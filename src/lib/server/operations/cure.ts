@@ -37,7 +37,7 @@ export const startCure = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, { at: text, ...input }) {
-    const { state } = handy(store, input.piece);
+    const { state } = handy(store, input.piece, 'cure');
     const at = instant(text, 'at');
     if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
     const settings = cureSettingsFor(store, input);
@@ -108,7 +108,7 @@ export const changeCure = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, now, instant }, input) {
-    const { state } = handy(store, input.piece, { cure: 'either' });
+    const { state } = handy(store, input.piece, 'cure-run');
     const run = runningCure(state);
     const at = instant(input.at, 'at');
     const last = run.changes.at(-1)?.at ?? run.at;
@@ -147,7 +147,7 @@ export const stepCure = operation({
   input: z.object({ piece: pieceId, step: neededText(60), note: shortText(200), at: when }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, input) {
-    const { state } = handy(store, input.piece, { cure: 'either' });
+    const { state } = handy(store, input.piece, 'cure-run');
     const run = runningCure(state);
     const at = instant(input.at, 'at');
     if (at < run.at) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });

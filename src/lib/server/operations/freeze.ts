@@ -169,7 +169,7 @@ export const startFreeze = operation({
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, { piece, others, place: named, coreSensor, at: text, ...input }) {
     const ids = [...new Set([piece, ...others])];
-    const found = ids.map((id) => handy(store, id, { cure: 'either' }));
+    const found = ids.map((id) => handy(store, id, 'freeze'));
     const at = instant(text, 'at');
     const late = found.find(({ state }) => at < state.made.at);
     if (late) throw new EmberError('time.out-of-order', { field: 'at', seen: text });

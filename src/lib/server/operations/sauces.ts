@@ -184,7 +184,7 @@ export const dressPiece = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant, now }, input) {
-    const { state } = handy(store, input.piece);
+    const { state } = handy(store, input.piece, 'dress');
     const at = instant(input.at, 'at');
     if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
     if (state.made.form === 'live') {
@@ -192,7 +192,7 @@ export const dressPiece = operation({
     }
     const sauce = input.sauce === '' ? null : sauceById(house, input.sauce);
     if (!sauce && input.liquid === '' && input.with === '') throw new EmberError('form.incomplete', { field: 'sauce' });
-    const liquid = input.liquid === '' ? null : handy(store, input.liquid).state;
+    const liquid = input.liquid === '' ? null : handy(store, input.liquid, 'dress').state;
     const used = [];
     if (liquid) {
       if (liquid.made.part !== SPENT_LIQUID) {

@@ -2,27 +2,22 @@ import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { foldStrands, judge, pinsFor } from '../../core/rules/verdict.ts';
-import { ageingNow, openBoard } from '../../core/record/state.ts';
+import type { Step } from '../../core/record/occupation.ts';
 import { ROUTES } from '../../core/rules/window.ts';
 import { discardTime } from '../../core/service/clocks.ts';
 import { draft } from '../store/record.ts';
 import { TEMPERATURE, neededText, optionalQuantity, pieceId, quantity, shortText, ticked, when } from './fields.ts';
 import { declarations } from '../declarations.ts';
+import { handy } from './handy.ts';
 import { operation, type OperationContext } from './operation.ts';
 
-function here(context: OperationContext, piece: string, toServe = true) {
-  const found = context.store.projections.piece(piece);
-  const { purpose } = found.lot.received;
-  if (toServe && purpose !== 'sale') throw new EmberError('record.not-for-sale', { field: 'piece', seen: purpose });
-  const seen =
-    found.state.gone?.how ??
-    (openBoard(found.state)
-      ? 'on the board'
-      : toServe && ageingNow(found.state)
-        ? 'on the ageing rack: take it off first'
-        : null);
-  if (seen) throw new EmberError('record.not-allowed-now', { field: 'piece', seen });
-  return found;
+/** A piece that goes to guests, or to the bin. */
+function here({ store }: OperationContext, piece: string, step: Step) {
+  const { purpose } = store.projections.piece(piece).lot.received;
+  if (step !== 'discard' && purpose !== 'sale') {
+    throw new EmberError('record.not-for-sale', { field: 'piece', seen: purpose });
+  }
+  return handy(store, piece, step);
 }
 
 export const startHold = operation({
@@ -38,10 +33,7 @@ export const startHold = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run(context, input) {
-    const { state } = here(context, input.piece);
-    if (state.holds.length > 0) {
-      throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'under time control already' });
-    }
+    const { state } = here(context, input.piece, 'put-out');
     const profile = profileById(context.house.profile, context.house.profiles);
     const control = profile.timeControls.find(({ id }) => id === input.control);
     if (!control) throw new EmberError('form.value-unknown', { field: 'control', seen: input.control });
@@ -70,9 +62,8 @@ export const readHold = operation({
   input: z.object({ piece: pieceId, reading: quantity('temperature', TEMPERATURE), at: when }),
   subject: (input) => `piece:${input.piece}`,
   run(context, input) {
-    const { state } = here(context, input.piece);
-    const hold = state.holds.at(-1);
-    if (!hold) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not under time control' });
+    const { state } = here(context, input.piece, 'tray-run');
+    const hold = state.holds.at(-1)!;
     const at = context.instant(input.at, 'at');
     if (at < hold.at) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
     return {
@@ -96,7 +87,7 @@ export const servePiece = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run(context, input) {
-    const found = here(context, input.piece);
+    const found = here(context, input.piece, 'serve');
     const { state } = found;
     const at = context.instant(input.at, 'at');
     const mass = input.mass ?? { si: state.grams, unit: 'g', typed: `${Math.round(state.grams)} g` };
@@ -113,9 +104,6 @@ export const servePiece = operation({
       })
     );
     const window = seen.windows.find(({ route }) => route === input.route)!;
-    const freezer = state.freezes.at(-1);
-    if (freezer && !freezer.ended)
-      throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'in a freezer' });
     if (window.state !== 'open' && window.state !== 'ebbing') {
       throw new EmberError('record.not-allowed-now', { field: 'route', seen: window.state, route: input.route });
     }
@@ -146,7 +134,7 @@ export const discardPiece = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run(context, input) {
-    const { state } = here(context, input.piece, false);
+    const { state } = here(context, input.piece, 'discard');
     if (input.mass && input.mass.si > state.grams + 0.5) {
       throw new EmberError('record.mass-exceeded', {
         field: 'mass',

@@ -80,7 +80,7 @@ export const startThaw = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, now, instant }, { piece, place: named, own, at: text, ...input }) {
-    const { state, lot } = handy(store, piece, { freezer: 'either' });
+    const { state, lot } = handy(store, piece, 'thaw');
     if (!isFrozen(state, lot)) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not frozen' });
     const at = instant(text, 'at');
     if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
@@ -126,7 +126,7 @@ export const endThaw = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, input) {
-    const { state } = handy(store, input.piece, { thaw: 'either' });
+    const { state } = handy(store, input.piece, 'end-thaw');
     const run = state.thaws.at(-1);
     if (!run || run.ended) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not thawing' });
     const at = instant(input.at, 'at');

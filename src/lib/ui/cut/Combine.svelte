@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { Step } from '$lib/core/record/occupation.ts';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import { formatMass } from '$lib/ui/format.ts';
@@ -12,10 +13,10 @@
     pieces,
     units
   }: {
-    pieces: readonly { id: string; name: string; grams: number; raw: WindowState; onBoard: boolean }[];
+    pieces: readonly { id: string; name: string; grams: number; raw: WindowState; may: readonly Step[] }[];
     units: UnitPreferences;
   } = $props();
-  const free = $derived(pieces.filter(({ onBoard }) => !onBoard));
+  const free = $derived(pieces.filter(({ may }) => may.includes('combine')));
   let picked = $state<string[]>([]);
   const sum = $derived(free.filter(({ id }) => picked.includes(id)).reduce((grams, piece) => grams + piece.grams, 0));
 </script>

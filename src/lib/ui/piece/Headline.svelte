@@ -51,7 +51,7 @@
 <style>
   .head {
     display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(min(100%, 300px), 1fr));
+    grid-template-columns: minmax(0, 1.5fr) minmax(0, 1fr) auto;
     gap: 0.6rem 1.4rem;
     align-items: start;
     padding: 0.9rem 1.1rem;
@@ -92,6 +92,7 @@
     display: inline-grid;
     align-content: center;
     justify-self: end;
+    grid-column: -2;
     align-self: center;
     min-height: 48px;
     padding: 0 1rem;
@@ -105,5 +106,13 @@
   }
   .open li {
     padding: 0.15rem 0;
+  }
+  @media (max-width: 1000px) {
+    .head {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .roads {
+      justify-self: start;
+    }
   }
 </style>

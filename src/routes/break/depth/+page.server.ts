@@ -9,7 +9,7 @@ export const actions = actionsFor('/break/depth');
 export const load = (({ url }) => {
   const app = theApp();
   const pieces = pieceChoices(app).filter(
-    ({ form, inFreezer, inCure }) => !inFreezer && !inCure && form !== 'whole' && form !== 'live'
+    ({ form, may }) => may.includes('measure') && form !== 'whole' && form !== 'live'
   );
   const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
   const piece = pieces.find((each) => each.id === id) ?? null;

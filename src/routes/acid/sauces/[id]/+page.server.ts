@@ -18,7 +18,7 @@ export const load = (({ params, url }) => {
   const sauce = sauceBook(app.store.projections.currentHouse()).find(({ id }) => id === params.id);
   if (!sauce) error(404, 'There is no such sauce in this book.');
   const pieces = pieceChoices(app).filter(
-    (piece) => !piece.inFreezer && !piece.inCure && !piece.onRack && piece.form !== 'live' && piece.form !== 'whole'
+    ({ may, form }) => (may.includes('dress') || may.includes('acid-run')) && form !== 'live' && form !== 'whole'
   );
   const known = new Set(pieces.map(({ id }) => id));
   const picked = url.searchParams.getAll('pieces').filter((id) => known.has(id));

@@ -19,9 +19,7 @@ export const load = (({ params, url }) => {
   const app = theApp();
   const recipe = recipeBook(app.store.projections.currentHouse()).find(({ id }) => id === params.id);
   if (!recipe) error(404, 'There is no such recipe in this book.');
-  const pieces = pieceChoices(app).filter(
-    (piece) => !piece.inFreezer && !piece.onTray && !piece.inCure && piece.form !== 'live'
-  );
+  const pieces = pieceChoices(app).filter(({ may, form }) => may.includes('cure') && form !== 'live');
   const known = new Set(pieces.map(({ id }) => id));
   const picked = url.searchParams.getAll('pieces').filter((id) => known.has(id));
   const version = Number(url.searchParams.get('version')) || undefined;

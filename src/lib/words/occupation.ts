@@ -1,0 +1,26 @@
+import type { Hindrance, Occupant } from '../core/record/occupation.ts';
+
+const IN: Record<Occupant, string> = {
+  board: 'on the board',
+  freezer: 'in a freezer',
+  thaw: 'thawing',
+  cure: 'in a cure',
+  acid: 'in acid',
+  rack: 'on the ageing rack: take it off first',
+  tray: 'under time control already'
+};
+const NOT_IN: Record<Occupant, string> = {
+  board: 'not on the board',
+  freezer: 'not in a freezer',
+  thaw: 'not thawing',
+  cure: 'not in a cure',
+  acid: 'not in acid',
+  rack: 'not on the ageing rack',
+  tray: 'not under time control'
+};
+
+/** Why a step may not begin with a piece, as a sentence ends with it. */
+export function hindranceWords(hindrance: Hindrance): string {
+  if (hindrance.kind === 'gone') return hindrance.how;
+  return (hindrance.kind === 'in' ? IN : NOT_IN)[hindrance.occupant];
+}
