@@ -20,7 +20,8 @@ const CHAR = { species: 'arctic-char', source: 'farmed', farmSystem: 'land-based
 describe('the first line of a piece', () => {
   it('open: until when, and what ends it; nothing to do', () => {
     const open = say({ lot: CHAR, papers: [fullFeed] }, 1, 'raw');
-    expect(open.line).to.match(/^Raw: open until h\d+$/);
+    expect(open.line).to.match(/^Raw: open until h\d+; read it by h\d+$/);
+    expect(open.readBy).to.be.lessThan(open.until!);
     expect(open.deciding!.effect.kind).to.be.oneOf(['closes', 'unheard']);
     expect(open.toOpen).to.deep.equal([]);
     expect(open.instead).to.equal('');
@@ -87,6 +88,8 @@ describe('the first line of a piece', () => {
         const window = judged.windows.find((each) => each.route === route)!;
         expect(head.state).to.equal(stateAt(window, at, WARN));
         expect(headlineWords(head, moment).line).to.not.match(/undefined|NaN|Invalid/);
+        // The end it names is the one its window shows.
+        if (head.state === 'open' || head.state === 'ebbing') expect(head.until).to.equal(window.closes);
         if (head.state !== 'open' && head.state !== 'ebbing') expect(head.deciding, head.state).to.not.equal(null);
         if (!head.deciding) return;
         const { effect } = head.deciding;

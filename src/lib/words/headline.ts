@@ -7,14 +7,15 @@ import { ROUTE_WORDS, sentence, wouldChange } from './findings.ts';
 export type Moment = (at: number) => string;
 
 /** A route and its state: "Raw: open until Sat 21:00", "Cooked: never". */
-export function routeState({ route, state, from, thenRead, until }: RouteState, moment: Moment): string {
+export function routeState({ route, state, from, thenRead, until, readBy }: RouteState, moment: Moment): string {
   const name = ROUTE_WORDS[route];
   const end = until === null ? '' : ` until ${moment(until)}`;
+  const read = readBy === null ? '' : `; read it by ${moment(readBy)}`;
   switch (state) {
     case 'open':
-      return `${name}: open${end}`;
+      return `${name}: open${end}${read}`;
     case 'ebbing':
-      return `${name}: use soon,${end || ' it ends'}`;
+      return end === '' ? `${name}: open${read}` : `${name}: use soon,${end}${read}`;
     case 'locked':
       return `${name}: locked until ${moment(from ?? 0)}${thenRead ? ', then a reading' : ''}`;
     case 'closed':

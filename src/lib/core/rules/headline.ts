@@ -9,8 +9,10 @@ export interface RouteState {
   readonly from: number | null;
   /** Where it opens only on a reading taken then. */
   readonly thenRead: boolean;
-  /** When it ends or ended, by what is known or by when it has to be read again; null where nothing ends it. ms */
+  /** When it ends or ended, by what is known; null where nothing ends it. ms */
   readonly until: number | null;
+  /** When it has to be read again so as not to be unheard of before that; null where it need not. ms */
+  readonly readBy: number | null;
 }
 
 /** What a person asks first of a piece: may it be served as I want it, until when, and what decides that. */
@@ -28,8 +30,8 @@ type Judged = { readonly windows: readonly RouteWindow[]; readonly reasons: read
 function stand(window: RouteWindow, at: number, warnSeconds: number): RouteState {
   const state = stateAt(window, at, warnSeconds);
   const isProofOfOpening = window.proofDue !== null && window.proofDue <= (window.opens ?? -Infinity);
-  const readBy = window.proofDue !== null && !isProofOfOpening ? window.proofDue : Infinity;
-  const end = Math.min(window.closes ?? Infinity, readBy);
+  const isUnheardFirst = window.proofDue !== null && !isProofOfOpening && window.proofDue < (window.closes ?? Infinity);
+  const end = window.closes ?? Infinity;
   // One that would close before it opens is closed already, and since no moment in particular.
   const isKnown = Number.isFinite(end) && (state !== 'closed' || end <= at);
   return {
@@ -37,7 +39,8 @@ function stand(window: RouteWindow, at: number, warnSeconds: number): RouteState
     state,
     from: state === 'locked' ? window.opens : null,
     thenRead: state === 'locked' && isProofOfOpening,
-    until: isKnown ? end : null
+    until: isKnown ? end : null,
+    readBy: isUnheardFirst && (state === 'open' || state === 'ebbing') ? window.proofDue : null
   };
 }
 

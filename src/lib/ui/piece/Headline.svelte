@@ -45,7 +45,8 @@
       </ul>
     </div>
   {/if}
-  {#if roads}<a class="roads no-print" href={roads}>{SAY.roads}</a>{/if}
+  {#if roads && head.state !== 'open' && head.state !== 'ebbing'}<a class="roads no-print" href={roads}>{SAY.roads}</a
+    >{/if}
 </section>
 
 <style>
