@@ -102,7 +102,7 @@ export function curesOf({ step, receive, paper, daysAgo, grams, celsius, pieces 
       saltWhere: side.where,
       note: isTail ? 'the thin end was leather' : 'firm, clear through'
     }));
-    step(110 - index, 'p2', 'serve-piece', () => ({
+    step(119 - index, 'p2', 'serve-piece', () => ({
       piece: pieces[key],
       route: 'cured',
       mass: `${Math.round(side.mass * side.after)} g`,
