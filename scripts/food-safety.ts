@@ -30,7 +30,7 @@ export const rulesText = (): string =>
         `## ${profile.name}\n\n${profile.edition}, version ${profile.version}.\n\n${table(profileRows(profile))}`
     ),
     `## Under every rule book\n\n${table(commonRows())}`,
-    `## Who may open what\n\nA name and a reason: ${[...OWNABLE].map(missingWord).join('; ')}.\n\nA document of the authority, with number, dates, scope and file: ${AUTHORITY_SCOPES.map((scope) => scopeWord(scope).toLowerCase()).join('; ')}.\n\nNobody: kinds without their licence, what is never raw, what was binned or sent back, trays whose time was up.`,
+    `## Who may open what\n\nA name and a reason: ${[...OWNABLE].map(missingWord).join('; ')}.\n\nA document of the authority, with number, dates, scope and file: ${AUTHORITY_SCOPES.map((scope) => scopeWord(scope).toLowerCase()).join('; ')}.\n\nA licence of this house, in force, with the paper itself, and a lot through the licensed channel: puffer family.\n\nNobody: kinds without their licence, what is never raw, what was binned or sent back, trays whose time was up.`,
     END
   ].join('\n\n');
 

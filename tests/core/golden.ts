@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import type { HouseState } from '../../src/lib/core/record/state.ts';
+import type { HouseDocument } from '../../src/lib/core/rules/documents.ts';
 import type { Route, WindowState } from '../../src/lib/core/rules/window.ts';
 import { ask, celsius, codes, HOUSE, kept, paper, stateOf, typed, type Case } from './build.ts';
 
@@ -38,6 +39,28 @@ export const authority = (covers: string[], more = {}, hours = 0.1) =>
     hours
   );
 export const cleared = paper({ type: 'area-document', areaCleared: true });
+
+/** A house with its licence for puffer on file. */
+export const licensed = (over: Partial<HouseDocument> = {}): Partial<HouseState> => ({
+  documents: {
+    'puffer-licence': {
+      id: 'puffer-licence',
+      kind: 'licence',
+      authority: 'Harbour Health Office',
+      number: 'PL 7',
+      covers: ['puffer'],
+      species: [],
+      issuedOn: '2026-01-01',
+      expiresOn: '2026-12-31',
+      limits: '',
+      file: { hash: 'a'.repeat(64), type: 'application/pdf', name: 'licence.pdf', bytes: 9 },
+      withdrawn: false,
+      seq: 9001,
+      at: Date.UTC(2026, 0, 2),
+      ...over
+    }
+  }
+});
 
 /** One row of a golden table: what is on record, what is asked, and what the rule says by hand. */
 export interface Golden {

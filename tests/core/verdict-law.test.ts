@@ -19,7 +19,7 @@ import {
   typed,
   type Case
 } from './build.ts';
-import { authority, chilled, cleared, fullFeed, runGolden, statement, tag, type Golden } from './golden.ts';
+import { authority, chilled, cleared, fullFeed, licensed, runGolden, statement, tag, type Golden } from './golden.ts';
 
 const froze = statement(-20, 168);
 const frozeOn = (more: object) => ({ ...froze, body: { ...froze.body, ...more } }) as typeof froze;
@@ -212,7 +212,6 @@ const PACKS: Golden[] = [
 ];
 
 const puffer = { lot: { species: 'puffer' }, papers: [froze, paper({ type: 'licence' })] };
-const licensed = { pufferLicence: 'PL 7' };
 const KINDS: Golden[] = [
   {
     name: 'A12: 1-201.10: abalone is no molluscan shellfish: it needs its freezing',
@@ -287,7 +286,7 @@ const KINDS: Golden[] = [
   {
     name: 'A15: puffer under EU, licensed and through the channel',
     of: puffer,
-    house: licensed,
+    house: licensed(),
     at: 1,
     profile: 'eu',
     route: 'cooked',
@@ -313,7 +312,7 @@ const KINDS: Golden[] = [
   {
     name: 'A15: puffer liver, licensed',
     of: { ...puffer, lot: { species: 'puffer', form: 'roe' } },
-    house: licensed,
+    house: licensed(),
     at: 1,
     route: 'cooked',
     want: 'never',

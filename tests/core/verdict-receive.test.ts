@@ -20,7 +20,9 @@ import {
   readEvery,
   stateOf
 } from './build.ts';
-import { authority, char, chilled, cleared, feed, fullFeed, runGolden, statement, type Golden } from './golden.ts';
+import type { HouseDocument } from '../../src/lib/core/rules/documents.ts';
+import { authority, char, chilled, cleared, feed, fullFeed, licensed, runGolden } from './golden.ts';
+import { statement, type Golden } from './golden.ts';
 
 const jp = { profile: 'jp' };
 const minute = 1 / 60;
@@ -578,10 +580,38 @@ const SOURCES: Golden[] = [
     name: 'puffer: licensed house, licensed channel, frozen',
     of: { lot: { species: 'puffer' }, papers: [statement(-20, 168), paper({ type: 'licence' })] },
     at: 1,
-    house: { pufferLicence: 'PL 7' },
+    house: licensed(),
     want: 'open',
     code: 'toxins.licensed'
   },
+  {
+    name: 'puffer: the licence ends that day: open to the end of it',
+    of: { lot: { species: 'puffer' }, papers: [statement(-20, 168), paper({ type: 'licence' })] },
+    at: 1,
+    house: licensed({ expiresOn: '2026-03-09' }),
+    want: 'open'
+  },
+  ...(
+    [
+      ['had ended', { expiresOn: '2026-03-08' }],
+      ['begins tomorrow', { issuedOn: '2026-03-10' }],
+      ['is a number without the paper', { file: null }],
+      ['was given back', { withdrawn: true }],
+      ['is for another fish', { species: ['halibut'] }],
+      ['covers something else', { covers: ['parasites'] }],
+      ['is a variance', { kind: 'variance' }]
+    ] as [string, Partial<HouseDocument>][]
+  ).flatMap(([why, licence]): Golden[] =>
+    (['raw', 'cooked'] as const).map((route) => ({
+      name: `puffer: the licence of the house ${why}`,
+      of: { lot: { species: 'puffer' }, papers: [statement(-20, 168), paper({ type: 'licence' })] },
+      at: 1,
+      house: licensed(licence),
+      route,
+      want: 'never',
+      code: 'toxins.licensed-only'
+    }))
+  ),
   {
     name: 'puffer: licensed channel, no licence of the house',
     of: { lot: { species: 'puffer' }, papers: [statement(-20, 168), paper({ type: 'licence' })] },
@@ -592,7 +622,7 @@ const SOURCES: Golden[] = [
     name: 'puffer: licensed house, no channel',
     of: { lot: { species: 'puffer' }, papers: [statement(-20, 168)] },
     at: 1,
-    house: { pufferLicence: 'PL 7' },
+    house: licensed(),
     route: 'cooked',
     want: 'never'
   },
@@ -603,7 +633,7 @@ const SOURCES: Golden[] = [
       papers: [statement(-20, 168), paper({ type: 'licence', expiresOn: '2026-03-08' })]
     },
     at: 1,
-    house: { pufferLicence: 'PL 7' },
+    house: licensed(),
     want: 'never'
   }
 ];

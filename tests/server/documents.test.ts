@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import type { App } from '../../src/lib/server/app.ts';
 import { pieceView } from '../../src/lib/server/piece-view.ts';
+import { EVENT_KINDS } from '../../src/lib/core/record/events.ts';
 import { documentState, endingDocuments, WARN_DAYS } from '../../src/lib/core/rules/documents.ts';
 import { openTestHouse, type TestHouse } from './house.ts';
 
@@ -102,6 +103,41 @@ describe('documents of the authority on file', () => {
     expect(refusal('file-document', { ...VARIANCE, id: 'nobody' }).code).to.equal('record.not-found');
     house.done('file-document', VARIANCE);
     expect(refusal('file-document', VARIANCE).details.taken).to.equal(true);
+  });
+  it('puffer: with the licence of the house on file and the licensed channel, until the day it ends', () => {
+    const lot = house.done('receive-lot', { ...HALIBUT, species: 'puffer' });
+    const puffer = String(lot.piece);
+    const states = () => view(puffer).windows.map(({ state: each }) => each);
+    const all = (each: string) => expect(new Set(states())).to.deep.equal(new Set([each]));
+    all('never');
+    const LICENCE = { ...VARIANCE, kind: 'licence', number: 'PL-7', covers: 'puffer', limits: '' };
+    house.done('file-document', { ...LICENCE, number: 'PL-6' });
+    house.done('attach-evidence', {
+      lot: lot.lot,
+      type: 'licence',
+      issuer: 'Kelda Bay Boats',
+      reference: 'CH-1'
+    });
+    // A number without the paper is no licence.
+    all('never');
+    expect(refusal('file-document', { ...LICENCE, kind: 'variance', file: file() }).details.field).to.equal('covers');
+    house.done('file-document', { ...LICENCE, file: file() });
+    const cooked = view(puffer).windows.find(({ route }) => route === 'cooked')!;
+    expect(cooked.state).to.not.equal('never');
+    const told = view(puffer).reasons.find(({ code }) => code === 'toxins.licensed')!;
+    expect(told.seen).to.deep.include({ licence: 'PL-7', until: '2026-03-11' });
+    const end = told.effect.kind === 'closes' ? told.effect.at : 0;
+    house.clock.moveTo(end - 1000, true);
+    expect(view(puffer).reasons.map(({ code }) => code)).to.include('toxins.licensed');
+    house.clock.moveTo(end, true);
+    all('never');
+  });
+  it('a number of a licence kept in the house’s own entry, as it once was, opens nothing', () => {
+    const { upcasts, version, body } = EVENT_KINDS['house.set'];
+    const before = { ...state(), pufferLicence: 'PL 7' };
+    const now = upcasts.reduce((each: unknown, upcast) => upcast(each), before);
+    expect(version).to.equal(upcasts.length + 1);
+    expect(body.parse(now)).to.not.have.property('pufferLicence');
   });
   it('is warned of before it ends, and after, until it is taken off the list', () => {
     const { document } = house.done('file-document', { ...VARIANCE, expiresOn: '2026-06-01', file: file() });

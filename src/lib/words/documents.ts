@@ -1,4 +1,4 @@
-import type { DocumentKind, DocumentState } from '../core/rules/documents.ts';
+import type { DocumentKind, DocumentState, LicensedScope } from '../core/rules/documents.ts';
 import { scopeWord } from './findings.ts';
 import type { AuthorityScope } from '../core/rules/exceptions.ts';
 
@@ -16,9 +16,14 @@ export const DOCUMENT_STATE_WORDS: Record<DocumentState, string> = {
   'no-file': 'without the paper itself it opens nothing',
   withdrawn: 'taken off the list'
 };
+const LICENSED_WORDS: Record<LicensedScope, string> = { puffer: 'Puffer family (a licence only)' };
+const isLicensed = (scope: string): scope is LicensedScope => scope in LICENSED_WORDS;
+/** What a document of the house may cover, in words. */
+export const documentScopeWord = (scope: AuthorityScope | LicensedScope): string =>
+  isLicensed(scope) ? LICENSED_WORDS[scope] : scopeWord(scope);
 /** What a document covers, in words. */
 export const coversWords = (covers: readonly string[]): string =>
-  covers.map((scope) => scopeWord(scope as AuthorityScope)).join(', ');
+  covers.map((scope) => documentScopeWord(scope as AuthorityScope | LicensedScope)).join(', ');
 
 export const DOCUMENT_WORDS = {
   title: 'Documents of your authority',

@@ -87,7 +87,6 @@ const FIELD_NAMES: Record<string, string> = {
   form: 'Form',
   source: 'Wild or farmed',
   water: 'Water',
-  pufferLicence: 'Puffer licence',
   freezeHoldFactor: 'Freezing time',
   freezeColder: 'Freezing temperature',
   coldHold: 'Cold holding',

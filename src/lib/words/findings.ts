@@ -123,7 +123,7 @@ const SENTENCES: Record<string, (seen: Seen, degrees: Degrees) => string> = {
   'house.profile-looser': (seen) =>
     `Owned: the house’s copy is looser than ${text(seen, 'base')} (${text(seen, 'fields')}): “${text(seen, 'reason')}”.`,
   'toxins.licensed': (seen) =>
-    `Through the licensed channel (${text(seen, 'issuer')}, ${text(seen, 'reference')}) to a licensed house (${text(seen, 'licence')}). No preparation advice is given here.`,
+    `Through the licensed channel (${text(seen, 'issuer')}, ${text(seen, 'reference')}) to a licensed house (${text(seen, 'authority')}, No. ${text(seen, 'licence')}, to ${text(seen, 'until')}${seen.limits ? `: ${text(seen, 'limits')}` : ''}). No preparation advice is given here.`,
   'parasites.roe-not-rinsed': () =>
     'Not cleared: eggs are exempt only once out of the skein and rinsed, and nobody has said so.',
   'parasites.kudoa': (seen, degrees) =>
@@ -132,8 +132,10 @@ const SENTENCES: Record<string, (seen: Seen, degrees: Degrees) => string> = {
   'decision.cooked-only': (seen) => `Taken in for cooking only: ${text(seen, 'reason')}.`,
   'decision.sent-back': (seen) => `Sent back: ${text(seen, 'reason')}.`,
   'decision.hold-to-freeze': () => 'Not cleared: taken in to be frozen first, and no freezing record yet.',
-  'toxins.licensed-only': () =>
-    'Puffer family: licensed hands and the licensed channel only. No preparation advice is given here.',
+  'toxins.licensed-only': (seen) =>
+    `Puffer family: licensed hands and the licensed channel only${
+      seen.channel && !seen.house ? '; no licence of this house is on file and in force' : ''
+    }. No preparation advice is given here.`,
   'toxins.forbidden': (seen) => `${text(seen, 'species')} may never be sold under this rule book, whatever the paper.`,
   'toxins.poison-part': () => 'Liver, roe and innards of the puffer family: never, licensed or not.',
   'toxins.cooked-only': (seen) =>

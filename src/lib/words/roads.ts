@@ -106,14 +106,13 @@ export const ROAD_WORDS = {
   inTime: 'in time',
   misses: { 'opens-later': 'too late for it', 'ends-before': 'it ends before that' } as Record<string, string>,
   already: 'It is open as it is.',
-  none: 'No way opens it: it is shut for ever, or its time is over. Only the word of your authority can say otherwise.',
+  none: 'No way opens it: it is shut for good, or its time is over.',
   letter: 'Write to the seller',
   copy: 'Copy',
   copied: 'Copied',
   print: 'Print',
   caution:
-    'A way is no permission: papers have to be true of this lot, and your local code and licensed practice decide. Freezing kills parasites, not bacteria and no histamine.',
-  open: (by: string) => `How do I open it by ${by}?`
+    'A way is no permission: papers have to be true of this lot, and your local code and licensed practice decide. Freezing kills parasites, not bacteria and no histamine.'
 } as const;
 
 /** What a seller is asked for on one way, ready to be sent; empty where nothing is. */

@@ -142,13 +142,6 @@
             value={String(house.dateMarkDays)}
             hint="At most what the profile allows."
           />
-          <Field
-            name="pufferLicence"
-            label="Licence for puffer"
-            value={house.pufferLicence}
-            hint="Its number, where the house has one. Without it puffer is never served."
-            optional
-          />
         </div>
         <Field
           name="susceptibleGuests"

@@ -639,11 +639,14 @@ export const houseSet = z.object({
   rawShareOfIceDays: finite,
   dateMarkDays: finite,
   /** Guests who are highly susceptible are served here. */
-  susceptibleGuests: z.boolean(),
-  /** Number of the licence for puffer; an empty text for none. */
-  pufferLicence: z.string()
+  susceptibleGuests: z.boolean()
 });
 export const houseSetFrom1 = (body: unknown) => ({ susceptibleGuests: false, pufferLicence: '', ...(body as object) });
+/** A licence was a number in the house once. A number alone opens nothing: the licence itself stands among the documents. */
+export const houseSetFrom2 = (body: unknown) => {
+  const { pufferLicence: _, ...rest } = body as Record<string, unknown>;
+  return rest;
+};
 
 /** The house's word on a species: a whole entry added, or fields over the shipped one. */
 export const speciesSet = z.object({

@@ -34,12 +34,13 @@ const second = <Body extends z.ZodType>(body: Body, from1: (body: unknown) => un
 const third = <Body extends z.ZodType>(
   body: Body,
   from1: (body: unknown) => unknown,
-  from2: (body: unknown) => unknown
+  from2: (body: unknown) => unknown,
+  amendable = true
 ) => ({
   version: 3,
   body,
   upcasts: [from1, from2] as readonly ((body: unknown) => unknown)[],
-  amendable: true
+  amendable
 });
 
 export const EVENT_KINDS = {
@@ -88,7 +89,7 @@ export const EVENT_KINDS = {
   'hold.read': kind(bodies.holdRead),
   'piece.served': second(bodies.served, bodies.servedFrom1),
   'piece.discarded': kind(bodies.discarded),
-  'house.set': second(bodies.houseSet, bodies.houseSetFrom1, false),
+  'house.set': third(bodies.houseSet, bodies.houseSetFrom1, bodies.houseSetFrom2, false),
   'species.set': kind(bodies.speciesSet, false),
   'profile.set': kind(bodies.profileSet, false),
   'sheet.set': kind(bodies.sheetSet, false),

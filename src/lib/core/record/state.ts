@@ -673,7 +673,6 @@ export const NEW_HOUSE: HouseState = {
   rawShareOfIceDays: DEFAULT_RAW_SHARE_OF_ICE_DAYS,
   dateMarkDays: 7,
   susceptibleGuests: false,
-  pufferLicence: '',
   species: {},
   profiles: {},
   sheets: {},

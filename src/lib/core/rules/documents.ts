@@ -1,5 +1,9 @@
 import { addDays, businessDay, type HouseTime } from '../service/day.ts';
 
+/** What only a licence of the house covers: kinds that nobody else handles. No paper of one lot stands in for it. */
+export const LICENSED_SCOPES = ['puffer'] as const;
+export type LicensedScope = (typeof LICENSED_SCOPES)[number];
+
 export const DOCUMENT_KINDS = ['variance', 'haccp-plan', 'licence', 'approval'] as const;
 export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
 
@@ -49,3 +53,38 @@ export const endingDocuments = (
     .map((document) => ({ document, state: documentState(document, at, house) }))
     .filter(({ state }) => state === 'ending' || state === 'ended')
     .sort((a, b) => (a.document.expiresOn < b.document.expiresOn ? -1 : 1));
+
+/** Whether it is for this fish: one kept for some species is for no fish nobody named. */
+const isFor = (document: Pick<HouseDocument, 'species'>, species: readonly string[]): boolean =>
+  document.species.length === 0 || (species.length > 0 && species.every((each) => document.species.includes(each)));
+
+/** Documents of the house that are on the list with the paper itself, and are for these species. Their dates are asked apart. */
+export const documentsFor = (
+  documents: Readonly<Record<string, HouseDocument>>,
+  species: readonly string[]
+): readonly HouseDocument[] =>
+  Object.values(documents).filter((each) => !each.withdrawn && each.file !== null && isFor(each, species));
+
+/**
+ * The licence that covers a kind at a moment; of several the one that holds longest. A number somebody noted is no licence: it
+ * needs its dates and the paper itself.
+ *
+ * @param species ids of what the fish may be
+ * @param at ms
+ */
+export function licenceFor(
+  house: HouseTime & { readonly documents: Readonly<Record<string, HouseDocument>> },
+  scope: LicensedScope,
+  species: readonly string[],
+  at: number
+): HouseDocument | null {
+  const today = businessDay(at, house);
+  return (
+    documentsFor(house.documents, species)
+      .filter(
+        ({ kind, covers, issuedOn, expiresOn }) =>
+          kind === 'licence' && covers.includes(scope) && issuedOn <= today && today <= expiresOn
+      )
+      .sort((a, b) => (a.expiresOn > b.expiresOn ? -1 : 1))[0] ?? null
+  );
+}

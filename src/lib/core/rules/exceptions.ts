@@ -1,6 +1,6 @@
 import type { Evidence, LotState, OwnedException } from '../record/state.ts';
 import { businessDay, businessDayEnd, type HouseTime } from '../service/day.ts';
-import type { HouseDocument } from './documents.ts';
+import { documentsFor, type HouseDocument } from './documents.ts';
 import type { Reason, Route } from './window.ts';
 
 /**
@@ -96,15 +96,7 @@ export function withDocuments(
   const ofLot = lot.evidence
     .filter((paper) => paper.type === 'authority' && documentLacks(paper).length === 0)
     .map((paper) => ({ ...paper, limits: '', authority: paper.issuer, number: paper.reference }));
-  // What the house holds counts for a lot of nothing but the species it is for: a fish nobody named is not one of them.
-  const ofHouse = Object.values(house.documents ?? {}).filter(
-    (each) =>
-      !each.withdrawn &&
-      each.file !== null &&
-      (each.species.length === 0 ||
-        (lot.species.length > 0 && lot.species.every((species) => each.species.includes(species))))
-  );
-  const documents = [...ofLot, ...ofHouse];
+  const documents = [...ofLot, ...documentsFor(house.documents ?? {}, lot.species)];
   if (documents.length === 0) return reasons;
   const today = businessDay(at, house);
   return reasons.map((reason): Reason => {

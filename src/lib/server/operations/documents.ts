@@ -1,12 +1,15 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { speciesIn } from '../../core/fish/house-species.ts';
-import { DOCUMENT_KINDS } from '../../core/rules/documents.ts';
+import { DOCUMENT_KINDS, LICENSED_SCOPES } from '../../core/rules/documents.ts';
 import { AUTHORITY_SCOPES } from '../../core/rules/exceptions.ts';
 import { businessDay } from '../../core/service/day.ts';
 import { draft } from '../store/record.ts';
 import { bookId, list, neededText, shortText } from './fields.ts';
 import { operation } from './operation.ts';
+
+/** What a document of the house may cover. */
+const DOCUMENT_SCOPES: readonly string[] = [...AUTHORITY_SCOPES, ...LICENSED_SCOPES];
 
 export const fileDocument = operation({
   name: 'file-document',
@@ -18,7 +21,9 @@ export const fileDocument = operation({
     kind: z.enum(DOCUMENT_KINDS),
     authority: neededText(120),
     number: neededText(60),
-    covers: list(AUTHORITY_SCOPES.length).describe(`of ${AUTHORITY_SCOPES.join(', ')}`),
+    covers: list(DOCUMENT_SCOPES.length).describe(
+      `of ${DOCUMENT_SCOPES.join(', ')}; ${LICENSED_SCOPES.join(', ')} in a licence alone`
+    ),
     species: list(60).describe('ids it is for; nothing where it is for all'),
     issuedOn: z.iso.date(),
     expiresOn: z.iso.date(),
@@ -39,9 +44,11 @@ export const fileDocument = operation({
       throw new EmberError('form.value-unknown', { field: 'number', seen: input.number, taken: true });
     }
     if (input.covers.length === 0) throw new EmberError('form.incomplete', { field: 'covers' });
-    const unknown = input.covers.find((scope) => !AUTHORITY_SCOPES.some((known) => known === scope));
+    // What only a licence covers is no matter for a variance or a plan.
+    const scopes = input.kind === 'licence' ? DOCUMENT_SCOPES : AUTHORITY_SCOPES;
+    const unknown = input.covers.find((scope) => !scopes.some((known) => known === scope));
     if (unknown !== undefined) {
-      throw new EmberError('form.value-unknown', { field: 'covers', seen: unknown, candidates: [...AUTHORITY_SCOPES] });
+      throw new EmberError('form.value-unknown', { field: 'covers', seen: unknown, candidates: [...scopes] });
     }
     for (const species of input.species) speciesIn(house.species, species);
     if (input.issuedOn > businessDay(now, house)) {

@@ -25,8 +25,7 @@ export const setHouse = operation({
     warnMinutes: numeric(5, 720),
     rawShareOfIceDays: numeric(0.1, 0.5),
     dateMarkDays: numeric(1, 7),
-    susceptibleGuests: ticked.describe('guests who are highly susceptible are served here'),
-    pufferLicence: shortText(60).describe('number of the licence for puffer, where the house has one')
+    susceptibleGuests: ticked.describe('guests who are highly susceptible are served here')
   }),
   subject: () => 'house',
   run({ house, now }, { mass, temperature, length, volume, ...input }) {

@@ -27,7 +27,11 @@
     <label>
       <input type="checkbox" {name} value={piece.id} bind:group={picked} {onchange} />
       <LevelMark state={piece.raw} size={20} />
-      <span>{piece.name}<br /><span class="soft">{piece.id} · {formatMass(piece.grams, units)}</span></span>
+      <span
+        >{piece.name}<br /><span class="soft"
+          >{piece.id} · <span class="mass">{formatMass(piece.grams, units)}</span></span
+        ></span
+      >
     </label>
   {/each}
 </div>
@@ -49,6 +53,9 @@
     min-height: 52px;
     line-height: 1.2;
     overflow-wrap: anywhere;
+  }
+  .mass {
+    white-space: nowrap;
   }
   input {
     width: 26px;

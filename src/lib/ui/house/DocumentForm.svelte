@@ -1,8 +1,7 @@
 <script lang="ts">
-  import { DOCUMENT_KINDS, type HouseDocument } from '$lib/core/rules/documents.ts';
+  import { DOCUMENT_KINDS, LICENSED_SCOPES, type HouseDocument } from '$lib/core/rules/documents.ts';
   import { AUTHORITY_SCOPES } from '$lib/core/rules/exceptions.ts';
-  import { DOCUMENT_KIND_WORDS, DOCUMENT_WORDS as SAY } from '$lib/words/documents.ts';
-  import { scopeWord } from '$lib/words/findings.ts';
+  import { DOCUMENT_KIND_WORDS, DOCUMENT_WORDS as SAY, documentScopeWord } from '$lib/words/documents.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import Ticks from '../controls/Ticks.svelte';
@@ -29,7 +28,7 @@
   <Ticks
     name="covers"
     legend={SAY.covers}
-    options={AUTHORITY_SCOPES.map((value) => ({ value, name: scopeWord(value) }))}
+    options={[...AUTHORITY_SCOPES, ...LICENSED_SCOPES].map((value) => ({ value, name: documentScopeWord(value) }))}
     chosen={document?.covers}
   />
   <div class="row">

@@ -1,5 +1,7 @@
 import { ALL_ROUTES, papers, reason, type Hazard, type JudgeContext } from '../context.ts';
 import type { Cited } from '../profile.ts';
+import { businessDayEnd } from '../../service/day.ts';
+import { licenceFor } from '../documents.ts';
 import { FAO_AREAS } from '../../fish/fao-areas.ts';
 import type { SpeciesHazard } from '../../fish/species.ts';
 import { RAW_ROUTES, type Effect, type Reason, type Route } from '../window.ts';
@@ -28,9 +30,12 @@ function forbidden(context: JudgeContext): Reason[] {
     : [];
 }
 
-/** Puffer and its kin: a licensed house and a lot through the licensed channel, both; its liver and roe never. */
+/**
+ * Puffer and its kin: a house with its licence in force and a lot through the licensed channel, both; its liver and roe never.
+ * With the licence's last day it is never served again until one is filed that holds.
+ */
 function tetrodotoxin(context: JudgeContext): Reason[] {
-  const { species, profile, house, chain } = context;
+  const { species, lot, profile, house, chain, at } = context;
   if (!species.hazards.includes('tetrodotoxin')) return [];
   const poisonous = chain.find(
     ({ made }) => made.form === 'roe' || made.use === 'roe' || POISON_PARTS.test(`${made.name} ${made.part}`)
@@ -44,15 +49,29 @@ function tetrodotoxin(context: JudgeContext): Reason[] {
     ];
   }
   const channel = papers(context, 'licence').valid[0];
-  const { pufferLicence } = house;
+  const licence = licenceFor(house, 'puffer', lot.species, at);
+  if (!channel || !licence) {
+    return [
+      reason(context, 'toxins', 'toxins.licensed-only', { kind: 'never' }, profile.poisons, {
+        routes: ALL_ROUTES,
+        seen: { channel: channel !== undefined, house: licence !== null }
+      })
+    ];
+  }
+  const until = businessDayEnd(licence.expiresOn, house);
   return [
-    channel && pufferLicence !== ''
-      ? reason(context, 'toxins', 'toxins.licensed', { kind: 'pass' }, profile.poisons, {
-          routes: ALL_ROUTES,
-          evidence: [channel.seq],
-          seen: { licence: pufferLicence, issuer: channel.issuer, reference: channel.reference }
-        })
-      : reason(context, 'toxins', 'toxins.licensed-only', { kind: 'never' }, profile.poisons, { routes: ALL_ROUTES })
+    reason(context, 'toxins', 'toxins.licensed', { kind: 'closes', at: until }, profile.poisons, {
+      routes: ALL_ROUTES,
+      evidence: [channel.seq, licence.seq],
+      seen: {
+        licence: licence.number,
+        authority: licence.authority,
+        until: licence.expiresOn,
+        limits: licence.limits,
+        issuer: channel.issuer,
+        reference: channel.reference
+      }
+    })
   ];
 }
 
