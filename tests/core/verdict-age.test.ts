@@ -2,7 +2,8 @@ import { expect } from 'chai';
 import { PREPARATION } from '../../src/lib/core/bench/age/looks.ts';
 import { AGEING_RULES } from '../../src/lib/core/bench/age/parameters.ts';
 import type { BodyOf } from '../../src/lib/core/record/events.ts';
-import { ageingNow, foldPiece } from '../../src/lib/core/record/state.ts';
+import { running } from '../../src/lib/core/record/occupation.ts';
+import { foldPiece } from '../../src/lib/core/record/state.ts';
 import { isOwnable } from '../../src/lib/core/rules/exceptions.ts';
 import { handsQueue } from '../../src/lib/core/service/hands.ts';
 import { CODES_WITH_WORDS, sentence } from '../../src/lib/words/findings.ts';
@@ -354,7 +355,7 @@ describe('what the record makes of it', () => {
   it('weights, looks and places by day; the newest weight is what it weighs', () => {
     const state = fold([hung(4), weighed(28, 985), look(29), moved(30, 'S1.2'), weighed(52, 970)]);
     expect(state.grams).to.equal(970);
-    expect(ageingNow(state)).to.include({ spot: 'S1.2', place: CABINET });
+    expect(running(state.ages)).to.include({ spot: 'S1.2', place: CABINET });
     expect(state.ages[0]!.weighIns).to.have.length(2);
     expect(fold([hung(4), weighed(28, 985), weighed(52, 970)], 40).grams).to.equal(985);
   });
@@ -363,7 +364,7 @@ describe('what the record makes of it', () => {
     expect(state.stays.map(({ place }) => place)).to.deep.equal([CABINET, 'Other']);
   });
   it('off the rack it hangs nowhere', () => {
-    expect(ageingNow(fold([hung(4), off(60)]))).to.equal(null);
+    expect(running(fold([hung(4), off(60)]).ages)).to.equal(null);
   });
   it('hands are asked for a look each day, for the pull by forecast, and at once for a stop', () => {
     const tasks = (events: Case['events'], at: number) => {

@@ -11,7 +11,8 @@ import { MAP_IDS } from '../core/bench/breakdown/map-types.ts';
 import { balanceOf } from '../core/bench/breakdown/mass.ts';
 import { PORTIONS, portionsFrom } from '../core/bench/breakdown/portions.ts';
 import { effectiveEvents } from '../core/record/amend.ts';
-import { openBoard, type BoardRun } from '../core/record/state.ts';
+import { running } from '../core/record/occupation.ts';
+import { type BoardRun } from '../core/record/state.ts';
 import { secondsOut } from '../core/rules/out-of-cold.ts';
 import { spentBy } from '../core/rules/hazards/clock.ts';
 import { soonestWarm } from '../core/rules/piece-clock.ts';
@@ -51,7 +52,7 @@ export function boardView(app: App, pieceId: string, asked: BoardAsked = {}) {
   const species = candidatesOfLot(lot, house);
   const only = species.length === 1 ? species[0]! : null;
   const licensed = forLicensedHands(species);
-  const board = openBoard(state);
+  const board = running(state.boards);
   const last = state.boards.at(-1) ?? null;
   const chosen = chosenMap(asked, board ?? null, mapFor(only, state.made.form));
   const map = cutMap(chosen.map);

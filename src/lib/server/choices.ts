@@ -1,5 +1,6 @@
 import { stateAt } from '../core/rules/window.ts';
 import { mayBegin, occupantsOf, STEP_IDS } from '../core/record/occupation.ts';
+import { isFrozen } from '../core/record/frozen.ts';
 import type { App } from './app.ts';
 
 /** Pieces to pick from at a bench: everything in the house, its raw window with it. */
@@ -13,13 +14,13 @@ export function pieceChoices(app: App) {
     form: state.made.form,
     grams: state.grams,
     thicknessMm: state.made.thicknessMm,
-    frozen: lot.received.frozen || state.freezes.some((run) => run.ended !== null),
     seq: state.lastSeq,
     raw: stateAt(
       windows.find(({ route }) => route === 'raw')!,
       now,
       warn
     ),
+    isFrozen: isFrozen(state, lot),
     in: occupantsOf(state),
     may: STEP_IDS.filter((step) => mayBegin(state, step)),
     depth: state.depth

@@ -70,6 +70,7 @@ export function costOfPiece(of: Costs, id: string) {
     here: cost.here,
     served: cost.served,
     lost: cost.lost,
+    returned: cost.returned,
     grams: row.grams,
     left: row.left,
     /** Cents a gram; null where nothing is left, or nothing was paid. */
@@ -92,14 +93,15 @@ const SUMS = {
   drip: ['drip', 'cure'],
   gap: ['gap', 'scale'],
   served: ['served'],
-  binned: ['binned']
+  binned: ['binned'],
+  returned: ['returned']
 } as const;
 type Totals = Record<keyof typeof SUMS | 'prime' | 'byProduct', number>;
 interface Summary {
   /** How many cuts each piece lies from its lot's first. */
   readonly depths: ReadonlyMap<string, number>;
   readonly grams: Totals;
-  readonly cents: { readonly here: number; readonly served: number; readonly lost: number };
+  readonly cents: { readonly here: number; readonly served: number; readonly lost: number; readonly returned: number };
 }
 const summaries = new WeakMap<Costs, Summary>();
 
@@ -111,7 +113,7 @@ export function summaryOf(of: Costs): Summary {
   const kinds = new Map<string, keyof typeof SUMS>(
     Object.entries(SUMS).flatMap(([name, all]) => all.map((kind) => [kind, name as keyof typeof SUMS] as const))
   );
-  const grams: Totals = { prime: 0, byProduct: 0, waste: 0, drip: 0, gap: 0, served: 0, binned: 0 };
+  const grams: Totals = { prime: 0, byProduct: 0, waste: 0, drip: 0, gap: 0, served: 0, binned: 0, returned: 0 };
   for (const { id, grade, left, moves } of of.pieces) {
     const above = of.parents.get(id) ?? [];
     depths.set(
@@ -124,11 +126,12 @@ export function summaryOf(of: Costs): Summary {
       if (kind) grams[kind] += move.grams;
     }
   }
-  const cents = { here: 0, served: 0, lost: 0 };
+  const cents = { here: 0, served: 0, lost: 0, returned: 0 };
   for (const cost of of.costs.values()) {
     cents.here += cost.here;
     cents.served += cost.served;
     cents.lost += cost.lost;
+    cents.returned += cost.returned;
   }
   const summary = { depths, grams, cents };
   summaries.set(of, summary);

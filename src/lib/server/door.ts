@@ -58,6 +58,8 @@ export function doorVerdict(app: App, input: z.infer<typeof doorFields>) {
     tags: [],
     decision: { ...stamp, decision: input.decision, reason: '' },
     decisions: [{ ...stamp, decision: input.decision, reason: '' }],
+    sentBack: input.decision === 'send-back' ? stamp : null,
+    handedBack: null,
     species: input.species === UNIDENTIFIED ? input.candidates : [input.species],
     corrections: [],
     received: {

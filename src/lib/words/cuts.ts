@@ -236,7 +236,8 @@ export const FATE_WORDS: Record<string, string> = {
   waste: 'waste',
   drip: 'drip and drying',
   gap: 'scale and gaps',
-  binned: 'binned'
+  binned: 'binned',
+  returned: 'sent back'
 };
 export const PLACE_KIND_WORDS: Record<string, string> = {
   drawer: 'drawer',

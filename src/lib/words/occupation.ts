@@ -1,4 +1,4 @@
-import type { Hindrance, Occupant } from '../core/record/occupation.ts';
+import type { GoneHow, Hindrance, Occupant } from '../core/record/occupation.ts';
 
 const IN: Record<Occupant, string> = {
   board: 'on the board',
@@ -19,8 +19,16 @@ const NOT_IN: Record<Occupant, string> = {
   tray: 'not under time control'
 };
 
+/** How a piece ended. */
+export const GONE_WORDS: Record<GoneHow, string> = {
+  discarded: 'discarded',
+  served: 'served',
+  divided: 'divided',
+  returned: 'sent back'
+};
+
 /** Why a step may not begin with a piece, as a sentence ends with it. */
 export function hindranceWords(hindrance: Hindrance): string {
-  if (hindrance.kind === 'gone') return hindrance.how;
+  if (hindrance.kind === 'gone') return GONE_WORDS[hindrance.how];
   return (hindrance.kind === 'in' ? IN : NOT_IN)[hindrance.occupant];
 }

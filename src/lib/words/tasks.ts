@@ -33,6 +33,7 @@ export const taskWords = (task: Pick<Task, 'code' | 'seen'>): string => WORDS[ta
 const KIND_WORDS: Record<string, string> = {
   'lot.received': 'Lot received',
   'lot.inspected': 'Inspected',
+  'lot.returned': 'Sent back',
   'lot.identified': 'Identified by its marks',
   'delivery.opened': 'Delivery opened',
   'delivery.closed': 'Delivery closed',

@@ -1,3 +1,4 @@
+import { running } from '$lib/core/record/occupation.ts';
 import { bindsMore } from '$lib/core/bench/acid/parameters.ts';
 import { SPENT_LIQUID } from '$lib/core/record/acid-bodies.ts';
 import { toldHere } from '$lib/server/told.ts';
@@ -19,7 +20,7 @@ export const load = (({ url }) => {
   const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
   const known = pieces.some((piece) => piece.id === id);
   const view = known && id ? pieceView(app, id) : null;
-  const run = view?.piece.acids.at(-1);
+  const run = running(view?.piece.acids ?? []);
   const house = app.store.projections.currentHouse();
   const asked = url.searchParams.get('sauce');
   const sauces = sauceBook(house).filter(({ withdrawn }) => !withdrawn);
@@ -28,7 +29,7 @@ export const load = (({ url }) => {
     pieces,
     chosen: known ? id : null,
     view,
-    run: run && !run.ended ? run : null,
+    run,
     subject: view
       ? { grams: view.piece.grams, dark: bindsMore(view.species), ...acidPace(app.store, view.species?.id ?? null) }
       : null,

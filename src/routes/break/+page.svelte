@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { GONE_WORDS } from '$lib/words/occupation.ts';
   import { partOfWaste } from '$lib/core/bench/breakdown/maps.ts';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import Balance from '$lib/ui/cut/Balance.svelte';
@@ -56,7 +57,11 @@
     <p class="figure">
       {formatMass(view.board ? view.input : view.piece.grams, units)}
       <small
-        >{view.board ? 'on the board' : view.piece.gone ? `left, ${view.piece.gone.how}` : 'before the knife'}</small
+        >{view.board
+          ? 'on the board'
+          : view.piece.gone
+            ? `left, ${GONE_WORDS[view.piece.gone.how]}`
+            : 'before the knife'}</small
       >
     </p>
     {#if view.board}

@@ -1,3 +1,4 @@
+import { running } from '$lib/core/record/occupation.ts';
 import { UNIDENTIFIED } from '$lib/core/record/bodies.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/choices.ts';
@@ -22,7 +23,7 @@ export const load = (({ url }) => {
   const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
   const known = pieces.find((piece) => piece.id === id);
   const view = known && id ? pieceView(app, id) : null;
-  const run = view?.piece.cures.at(-1);
+  const run = running(view?.piece.cures ?? []);
   const fat = view?.species?.fat ?? 'mid';
   const now = presentOf(app);
   const places = Object.values(house.places).filter(({ kind }) => kind !== 'freezer' && kind !== 'blast');
@@ -30,7 +31,7 @@ export const load = (({ url }) => {
     pieces,
     chosen: known ? id : null,
     view,
-    running: run && !run.ended ? cureRunView(app, run) : null,
+    running: run ? cureRunView(app, run) : null,
     subject: view
       ? {
           grams: view.piece.grams,

@@ -1,3 +1,4 @@
+import { running } from '$lib/core/record/occupation.ts';
 import { profileById } from '$lib/core/rules/profiles/index.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/choices.ts';
@@ -17,12 +18,11 @@ export const load = (({ url }) => {
   const known = pieces.some((piece) => piece.id === id);
   const { profile, profiles, places, sensors } = app.store.projections.currentHouse();
   const view = known && id ? pieceView(app, id) : null;
-  const running = view?.freeze && view.freeze.run.ended === null;
   return {
     pieces,
     chosen: known ? id : null,
     view,
-    freeze: running ? freezeRunView(app, view.piece.id) : null,
+    freeze: view && running(view.piece.freezes) ? freezeRunView(app, view.piece.id) : null,
     cycles: profileById(profile, profiles).parasites.cycles,
     places: Object.values(places),
     cores: Object.values(sensors).filter(({ probe }) => probe === 'core')

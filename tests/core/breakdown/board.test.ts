@@ -6,7 +6,8 @@ import { allocate } from '../../../src/lib/core/bench/breakdown/cost.ts';
 import { ROUTES, type Route } from '../../../src/lib/core/rules/window.ts';
 import { PORTIONS, portionsFrom } from '../../../src/lib/core/bench/breakdown/portions.ts';
 import { forecastYield, typicalShare } from '../../../src/lib/core/bench/breakdown/yield.ts';
-import { foldPiece, openBoard } from '../../../src/lib/core/record/state.ts';
+import { running } from '../../../src/lib/core/record/occupation.ts';
+import { foldPiece } from '../../../src/lib/core/record/state.ts';
 import { NO_CUT } from '../../../src/lib/core/record/bodies.ts';
 import { event, typed } from '../build.ts';
 
@@ -65,7 +66,7 @@ describe('a board', () => {
       wasted(4, 200),
       wasted(5, 20, 'drip')
     ])!;
-    const board = openBoard(piece)!;
+    const board = running(piece.boards)!;
     expect(board).to.include({ parts: 420, byProduct: 120, waste: 200, drip: 20 });
     expect(board.byPart).to.deep.equal({ 'eye-back': 300, head: 120 });
     const balance = balanceOf(board);
@@ -92,7 +93,7 @@ describe('a board', () => {
     expect(foldPiece('P', all)!.gone).to.equal(null);
     const done = foldPiece('P', [...all, closed(4, 0)])!;
     expect(done.gone).to.include({ how: 'divided' });
-    expect(openBoard(done)).to.equal(null);
+    expect(running(done.boards)).to.equal(null);
   });
   it('what stays uncut is still here', () => {
     const piece = foldPiece('P', [made(), opened(1), gave(2, 400), wasted(3, 100), closed(4, 2, 498)])!;

@@ -71,6 +71,11 @@ function isUndo(original: RecordEvent, amendment: Amendment, events: readonly Re
   return amendment.recorded - original.recorded <= OWN_UNDO_MS && tablet === amendment.body.tablet && !since;
 }
 
+/** What says that a lot went back: there is no way back from it. */
+const isReturn = (event: RecordEvent): boolean =>
+  event.kind === 'lot.returned' ||
+  ((event.kind === 'lot.received' || event.kind === 'lot.inspected') && event.body.decision === 'send-back');
+
 /**
  * Whether an amendment may take away what stood before it. A figure typed wrong: the same person within ten minutes, later a
  * second person with a reason. Striking out alone takes nothing away, but for a bin, a serve or a tray taken back in time.
@@ -80,8 +85,7 @@ function isWarranted(amendment: Amendment, events: readonly RecordEvent[]): bool
   const original = events.find(({ seq }) => seq === amendment.body.amends);
   if (!original || original.kind === 'entry.amended') return false;
   const { body } = amendment;
-  if ((original.kind === 'lot.received' || original.kind === 'lot.inspected') && original.body.decision === 'send-back')
-    return false;
+  if (isReturn(original)) return false;
   if (original.kind === 'hold.started' && amendment.recorded >= original.body.discardAt) return false;
   if (body.void) {
     return isUndoable(original) && isUndo(original, amendment, events);
@@ -102,9 +106,7 @@ export function refusalOf(amendment: RecordEvent, events: readonly RecordEvent[]
   if (!original) return null;
   const { body } = amendment;
   if (original.kind === 'hold.started' && amendment.recorded >= original.body.discardAt) return 'never';
-  const isReturn =
-    (original.kind === 'lot.received' || original.kind === 'lot.inspected') && original.body.decision === 'send-back';
-  if (isReturn && (body.void || (body.patch.decision !== undefined && body.patch.decision !== 'send-back')))
+  if (isReturn(original) && (body.void || (body.patch.decision !== undefined && body.patch.decision !== 'send-back')))
     return 'never';
   return isUndoable(original) && body.void && !isUndo(original, amendment, events) ? 'second-person' : null;
 }

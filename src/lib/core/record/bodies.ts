@@ -98,6 +98,18 @@ export const lotReceived = z.object({
   delivery: z.string(),
   pins
 });
+export const CREDITS = ['none', 'asked', 'agreed', 'refused'] as const;
+/** A lot carried away by whoever brought it: the weight they took, who, and what was asked of them for it. */
+export const lotReturned = z.object({
+  mass: typedValue,
+  to: z.string(),
+  credit: z.enum(CREDITS),
+  /** Money asked for, or agreed; null where nobody said. */
+  amount: finite.nullable(),
+  currency: z.string(),
+  reason: z.string(),
+  note: z.string()
+});
 /** Version 1 knew none of these. */
 export const lotReceivedFrom1 = (body: unknown) => {
   const old = body as { pricePerKg: number | null };

@@ -47,6 +47,7 @@ export const EVENT_KINDS = {
   'lot.received': third(bodies.lotReceived, bodies.lotReceivedFrom1, bodies.lotReceivedFrom2),
   'lot.inspected': kind(bodies.lotInspected),
   'lot.identified': kind(bodies.lotIdentified),
+  'lot.returned': kind(bodies.lotReturned),
   'delivery.opened': kind(bodies.deliveryOpened),
   'delivery.closed': kind(bodies.deliveryClosed, false),
   'note.imported': kind(bodies.noteImported, false),

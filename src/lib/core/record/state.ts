@@ -11,6 +11,7 @@ import { AGEING_RULES } from '../bench/age/parameters.ts';
 import { effectiveEvents, undone } from './amend.ts';
 import { UNIDENTIFIED } from './bodies.ts';
 import type { BodyOf, RecordEvent } from './events.ts';
+import { hindranceOf, running, type GoneHow } from './occupation.ts';
 
 /** Something that happened, with the entry it stands on. */
 export interface Stamped {
@@ -133,6 +134,10 @@ export interface LotState {
   readonly decisions: readonly LotDecision[];
   /** Species it is, or may be: one where it is settled, none where nobody could say. */
   readonly species: readonly string[];
+  /** Since when it counts as sent back: the decision, or the handing over where none came before it; null where it is kept. */
+  readonly sentBack: Stamped | null;
+  /** What was carried away, by whom; null while nobody said. */
+  readonly handedBack: (Stamped & BodyOf<'lot.returned'>) | null;
   readonly corrections: readonly Correction[];
   readonly lastSeq: number;
 }
@@ -162,7 +167,7 @@ export interface PieceState {
   readonly place: (Stamped & BodyOf<'piece.moved'>) | null;
   /** Thickness along it, as it was measured last. */
   readonly depth: (Stamped & BodyOf<'piece.profiled'>) | null;
-  readonly gone: { readonly how: 'discarded' | 'served' | 'divided'; readonly stamp: Stamped } | null;
+  readonly gone: { readonly how: GoneHow; readonly stamp: Stamped } | null;
   /** Readings that were typed wrong and mended; and bins and serves that were taken back. */
   readonly corrections: readonly Correction[];
   readonly undone: ReturnType<typeof undone>;
@@ -186,6 +191,8 @@ export interface FoldOptions {
   readonly before?: { readonly at: number; readonly seq: number };
   /** Amendments that are left out of the view, by sequence. */
   readonly without?: ReadonlySet<number>;
+  /** When the lot of a piece was sent back: what was left of it went with it. */
+  readonly sentBack?: Stamped | null;
 }
 
 function chosen(events: readonly RecordEvent[], options: FoldOptions) {
@@ -220,6 +227,7 @@ export function foldLot(id: string, events: readonly RecordEvent[], options: Fol
   const evidence: Evidence[] = [];
   const inspections: LotInspection[] = [];
   const tags: LotState['tags'][number][] = [];
+  let handedBack: LotState['handedBack'] = null;
   const corrections: Correction[] = [];
   for (const event of chosen(events, options)) {
     const mended = correctionOf(event);
@@ -228,10 +236,14 @@ export function foldLot(id: string, events: readonly RecordEvent[], options: Fol
     else if (event.kind === 'evidence.attached') evidence.push({ ...stamp(event), ...event.body });
     else if (event.kind === 'lot.inspected') inspections.push({ ...stamp(event), ...event.body });
     else if (event.kind === 'lot.identified') identified = { ...stamp(event), ...event.body };
+    else if (event.kind === 'lot.returned') handedBack = { ...stamp(event), ...event.body };
     else if (event.kind === 'tag.closed') tags.push({ ...stamp(event), ...event.body });
   }
   if (!received) return null;
-  const decisions = [received, ...inspections].reduce<LotDecision[]>((before, { seq, at, by, decision, reason }) => {
+  // Whoever carries it away decides it, where nobody had before.
+  const carried = handedBack && { ...handedBack, decision: 'send-back' as const };
+  const said = [received, ...inspections, ...(carried ? [carried] : [])];
+  const decisions = said.reduce<LotDecision[]>((before, { seq, at, by, decision, reason }) => {
     const next = { seq, at, by, decision, reason };
     const last = before.at(-1);
     if (last && STRICTNESS[decision] >= STRICTNESS[last.decision]) return [...before, next];
@@ -248,10 +260,19 @@ export function foldLot(id: string, events: readonly RecordEvent[], options: Fol
     decision: decisions.at(-1)!,
     decisions,
     species: speciesOf(identified ?? received),
+    sentBack: sentBackOf(decisions),
+    handedBack,
     corrections,
     lastSeq: lastSeqOf(events)
   };
 }
+
+const follows = (event: RecordEvent, { at, seq }: Stamped): boolean =>
+  event.happened > at || (event.happened === at && event.seq > seq);
+const sentBackOf = (decisions: readonly LotDecision[]): Stamped | null => {
+  const first = decisions.find(({ decision }) => decision === 'send-back');
+  return first ? { seq: first.seq, at: first.at, by: first.by } : null;
+};
 
 const speciesOf = ({ species, candidates }: { species: string; candidates: readonly string[] }): readonly string[] =>
   species === UNIDENTIFIED ? candidates : [species];
@@ -286,11 +307,8 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
   let made: PieceState['made'] | null = null;
   let grams = 0;
   let gone: PieceState['gone'] = null;
-  const onBoard = () => {
-    const board = boards.at(-1);
-    return board && !board.ended ? board : null;
-  };
-  const leave = (how: 'discarded' | 'served' | 'divided', event: RecordEvent) => {
+  const onBoard = () => running(boards);
+  const leave = (how: GoneHow, event: RecordEvent) => {
     // What lies on the board is not gone before the board is closed and its weights are balanced.
     if (!gone && !onBoard() && grams <= NOTHING_LEFT_GRAMS) gone = { how, stamp: stamp(event) };
   };
@@ -334,14 +352,23 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
     if (last && last.to === null) stays[stays.length - 1] = { ...last, to: event.happened };
   };
   const corrections: Correction[] = [];
+  // What the house had put work into when its lot went back stays behind, shut, for the bin: nobody carries off a cured side.
+  let goesBack: boolean | null = null;
+  const settle = () => {
+    goesBack ??= hindranceOf({ boards, freezes, thaws, cures, acids, ages, holds, gone }, 'send-back') === null;
+  };
+  const { sentBack } = options;
   for (const event of chosen(events, options)) {
     const mended = correctionOf(event);
     if (mended) corrections.push(mended);
+    if (made && sentBack && follows(event, sentBack)) settle();
     switch (event.kind) {
       case 'piece.made':
         made = { ...stamp(event), ...event.body };
         grams = event.body.mass.si;
         if (event.body.board !== null) goesOut(event, null);
+        // Cut later from what stayed behind, it stays as well.
+        if (event.body.parents.length > 0 && sentBack && follows(event, sentBack)) goesBack = false;
         break;
       case 'piece.gave':
         weigh('parts', event.body.grams);
@@ -535,6 +562,11 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: F
     }
   }
   if (!made) return null;
+  if (sentBack && !gone) settle();
+  if (sentBack && goesBack) {
+    gone = { how: 'returned', stamp: { ...sentBack, at: Math.max(sentBack.at, made.at) } };
+    grams = 0;
+  }
   if (gone && stays.at(-1)?.to === null) stays[stays.length - 1] = { ...stays.at(-1)!, to: leftAt(gone) };
   return {
     id,
@@ -574,21 +606,9 @@ export const acidNow = (
   return check ?? { ready, past, never, later, pace: settings.pace };
 };
 
-/** The rack a piece hangs on now; null where it hangs on none. */
-export const ageingNow = (piece: Pick<PieceState, 'ages'>): AgeRun | null => {
-  const run = piece.ages.at(-1);
-  return run && !run.ended ? run : null;
-};
-
 /** How a cure runs now: as it was begun, or as it was last changed. */
 export const cureNow = (run: CureRun): Pick<BodyOf<'cure.started'>, 'stages' | 'steps' | 'forecast' | 'dueAt'> =>
   run.changes.at(-1) ?? run.plan;
-
-/** The board a piece lies on now; null where it lies on none. */
-export const openBoard = (piece: Pick<PieceState, 'boards'>): BoardRun | null => {
-  const board = piece.boards.at(-1);
-  return board && !board.ended ? board : null;
-};
 
 /** What the house keeps of its knife work: places, divisions of a side, by-product values and portions. */
 export interface KnifeBooks {

@@ -306,12 +306,14 @@ export interface Lineage {
  * Folds a lineage: each ancestor only as far as the entry with which its child left it, so that what befell it later (a discard,
  * a warm hour) does not speak about the child.
  *
+ * @param isMixed it came from several lots: what one of them sends back it does not carry with it
  * @param without amendments that are left out of the view
  */
 export function foldLineage(
   lineage: Lineage,
   at: number,
   knownAt: number,
+  isMixed = false,
   without?: ReadonlySet<number>
 ): { lot: LotState; chain: PieceState[] } {
   const lot = foldLot(lineage.lotId, lineage.lot, { at, knownAt, without });
@@ -319,7 +321,13 @@ export function foldLineage(
   const chain: PieceState[] = [];
   let before: PieceState['made'] | undefined;
   for (const { id, events } of [...lineage.pieces].reverse()) {
-    const piece = foldPiece(id, events, { at, knownAt, before, without });
+    const piece = foldPiece(id, events, {
+      at,
+      knownAt,
+      before,
+      without,
+      sentBack: before || isMixed ? null : lot.sentBack
+    });
     if (!piece) throw new EmberError('record.not-found', { field: 'piece', seen: id });
     chain.unshift(piece);
     before = piece.made;
@@ -328,13 +336,18 @@ export function foldLineage(
 }
 
 /** What the record said before each amendment that may take nothing away; none where every one of them may. */
-function standingOf(lineage: Lineage, at: number, knownAt: number): Pick<JudgeInput, 'lot' | 'chain'>[] {
+function standingOf(
+  lineage: Lineage,
+  at: number,
+  knownAt: number,
+  isMixed: boolean
+): Pick<JudgeInput, 'lot' | 'chain'>[] {
   const seqs = [lineage.lot, ...lineage.pieces.map(({ events }) => events)].flatMap((events) =>
     unwarranted(events, knownAt)
   );
   return standingWithout(seqs.sort((a, b) => a - b)).flatMap((without) => {
     try {
-      return [foldLineage(lineage, at, knownAt, without)];
+      return [foldLineage(lineage, at, knownAt, isMixed, without)];
     } catch (error) {
       // Before it was mended it was not yet there at this moment: that view says nothing of it.
       if (error instanceof EmberError && error.code === 'record.not-found') return [];
@@ -352,10 +365,11 @@ export const foldStrands = (
   strands: readonly Lineage[],
   asked: Omit<JudgeInput, 'lot' | 'chain'>
 ): [JudgeInput, ...JudgeInput[]] => {
+  const isMixed = new Set(strands.map(({ lotId }) => lotId)).size > 1;
   const [first, ...others] = strands.map((lineage) => ({
     ...asked,
-    ...foldLineage(lineage, asked.at, asked.knownAt),
-    standing: standingOf(lineage, asked.at, asked.knownAt)
+    ...foldLineage(lineage, asked.at, asked.knownAt, isMixed),
+    standing: standingOf(lineage, asked.at, asked.knownAt, isMixed)
   }));
   if (!first) throw new EmberError('record.not-found', { field: 'piece' });
   return [first, ...others];

@@ -1,10 +1,9 @@
 import { DEFAULT_LOGGED_GAP_SECONDS } from '../bench/freeze/compliance.ts';
 import { isPausedAt } from '../bench/cure/changes.ts';
+import { running } from '../record/occupation.ts';
 import {
   acidNow,
-  ageingNow,
   cureNow,
-  openBoard,
   type AcidRun,
   type AgeRun,
   type CureRun,
@@ -76,23 +75,23 @@ export function handsQueue(
     const piece = state.id;
     const tray = state.holds.at(-1);
     if (tray) tasks.push({ code: 'tray-discard', at: tray.plan.discardAt, piece, seen: { label: tray.plan.label } });
-    const board = openBoard(state);
+    const board = running(state.boards);
     if (board) {
       tasks.push({ code: 'board-open', at: board.at + BOARD_MINUTES * 60_000, piece, seen: { map: board.plan.map } });
     }
-    const cure = state.cures.at(-1);
-    if (cure && !cure.ended) tasks.push(...cureTasks(cure, now, piece));
-    const acid = state.acids.at(-1);
-    if (acid && !acid.ended) tasks.push(...acidTasks(acid, now, piece));
-    const rack = ageingNow(state);
+    const cure = running(state.cures);
+    if (cure) tasks.push(...cureTasks(cure, now, piece));
+    const acid = running(state.acids);
+    if (acid) tasks.push(...acidTasks(acid, now, piece));
+    const rack = running(state.ages);
     if (rack) tasks.push(...rackTasks(rack, piece));
-    const thaw = state.thaws.at(-1);
-    if (thaw && !thaw.ended) {
+    const thaw = running(state.thaws);
+    if (thaw) {
       const due = thaw.at + (thaw.plan.forecast?.likely ?? 12 * 3600) * 1000;
       tasks.push({ code: 'thaw-due', at: due, piece, seen: { place: thaw.plan.place } });
     }
-    const freeze = state.freezes.at(-1);
-    if (freeze && !freeze.ended) {
+    const freeze = running(state.freezes);
+    if (freeze) {
       const raw = windows.find((window) => window.route === 'raw');
       const last = freeze.readings.at(-1)?.at ?? freeze.at;
       const isLogged = now - (spoken.get(freeze.plan.place) ?? -Infinity) <= DEFAULT_LOGGED_GAP_SECONDS * 1000;
@@ -116,7 +115,7 @@ export function handsQueue(
     }
     // One paper clears every piece of its lot: it is asked for once.
     const errand = `${lot.id} ${missing[0] ?? ''}`;
-    if (missing.length > 0 && !(freeze && !freeze.ended) && !(thaw && !thaw.ended) && !asked.has(errand)) {
+    if (missing.length > 0 && !freeze && !thaw && !asked.has(errand)) {
       asked.add(errand);
       tasks.push({ code: 'paper-missing', at: state.made.at, piece, seen: { missing: missing[0] ?? '' } });
     }

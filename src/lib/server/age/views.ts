@@ -2,7 +2,8 @@ import { pullAdvice, type Advice } from '../../core/bench/age/advice.ts';
 import { ageForecast, fitOf, lossBand, type AgeForecast } from '../../core/bench/age/forecast.ts';
 import { missedDays, notPrepared } from '../../core/bench/age/looks.ts';
 import { binned, between } from '../../core/log/series.ts';
-import { ageingNow, type AgeRun, type HouseState, type PieceState } from '../../core/record/state.ts';
+import { running } from '../../core/record/occupation.ts';
+import { type AgeRun, type HouseState, type PieceState } from '../../core/record/state.ts';
 import { verdict, type Verdict } from '../../core/rules/verdict.ts';
 import { stateAt } from '../../core/rules/window.ts';
 import type { App } from '../app.ts';
@@ -158,7 +159,7 @@ export function rackView(app: App) {
   const pieces = projections
     .livePieces()
     .flatMap(({ state, lot }) => {
-      const run = ageingNow(state);
+      const run = running(state.ages);
       return run ? [rackedPiece(app, state, run, lot.id, lot.received.species, now)] : [];
     })
     .sort((a, b) => a.run.at - b.run.at || a.id.localeCompare(b.id));

@@ -1,3 +1,4 @@
+import { isIn, running } from '../../core/record/occupation.ts';
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { AIR_CLASSES, blockOf, PACKINGS } from '../../core/bench/freeze/pham.ts';
@@ -23,13 +24,12 @@ function lyingIn(app: App): Map<string, { id: string; name: string; grams: numbe
   for (const { state } of app.store.projections.livePieces()) {
     const stay = state.stays.at(-1);
     if (!stay || stay.to !== null) continue;
-    const freeze = state.freezes.at(-1);
     const here = {
       id: state.id,
       name: state.made.name,
       grams: state.grams,
       since: stay.from,
-      frozen: !!freeze && !freeze.ended
+      frozen: isIn(state, 'freezer')
     };
     out.set(stay.place, [...(out.get(stay.place) ?? []), here]);
   }
@@ -243,13 +243,10 @@ export function freezeRunView(app: App, pieceId: string, points = 500) {
     airNow: recent && recent.length > 0 ? recent.celsius.reduce((sum, each) => sum + each, 0) / recent.length : null,
     planned,
     asRead,
-    mates: store.projections
-      .livePieces()
-      .filter(({ state: other }) => {
-        const theirs = other.freezes.at(-1);
-        return other.id !== pieceId && theirs && !theirs.ended && theirs.plan.place === run.plan.place;
-      })
-      .map(({ state: other }) => ({ id: other.id, name: other.made.name, since: other.freezes.at(-1)!.at }))
+    mates: store.projections.livePieces().flatMap(({ state: { id, made, freezes } }) => {
+      const theirs = running(freezes);
+      return id === pieceId || theirs?.plan.place !== run.plan.place ? [] : [{ id, name: made.name, since: theirs.at }];
+    })
   };
 }
 export type FreezeRunView = NonNullable<ReturnType<typeof freezeRunView>>;

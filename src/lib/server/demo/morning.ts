@@ -146,6 +146,7 @@ export function morning(tools: DemoTools): void {
     decision: 'send-back',
     reason: 'sour, and no ice left'
   });
+  step(2.6, 'p1', 'return-lot', () => ({ lot: lots.mackerel, to: 'Graywater Landings, the driver', credit: 'asked' }));
   // A cook's own catch, for the staff's own table.
   receive('own-catch', 7, 'p2', {
     species: 'pollock',

@@ -16,7 +16,7 @@ import { bindsMore } from '../../core/bench/acid/parameters.ts';
 import { rememberedCourses } from '../../core/bench/acid/front.ts';
 import { ACID_ENDS, SPENT_LIQUID } from '../../core/record/acid-bodies.ts';
 import { NO_CUT, UNIDENTIFIED } from '../../core/record/bodies.ts';
-import { acidNow, type AcidRun, type HouseState, type PieceState } from '../../core/record/state.ts';
+import { acidNow, type AcidRun, type HouseState } from '../../core/record/state.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
 import { speciesOfLot } from '../lot-species.ts';
@@ -26,7 +26,7 @@ import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import { leaving, nextCodes } from './pieces.ts';
 import { numeric, optionalNumeric, optionalQuantity, pieceId, quantity, shortText, when } from './fields.ts';
-import { handy } from './handy.ts';
+import { handy, ongoing } from './handy.ts';
 import { operation } from './operation.ts';
 
 const SIZE = { min: 0, max: 400 };
@@ -166,11 +166,6 @@ export const startAcid = operation({
   }
 });
 
-function runningAcid(state: PieceState): AcidRun {
-  const run = state.acids.at(-1);
-  if (!run || run.ended) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not in acid' });
-  return run;
-}
 /** How a run is computed now, with the pace its last cut piece set. */
 export const settingsNow = (run: AcidRun): AcidSettings => ({ ...run.plan.settings, pace: acidNow(run).pace });
 
@@ -186,7 +181,7 @@ export const checkAcid = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, input) {
-    const run = runningAcid(handy(store, input.piece, 'acid-run').state);
+    const run = ongoing(handy(store, input.piece, 'acid-run').state.acids, 'acid');
     const at = instant(input.at, 'at');
     if (at < lastOf(run)) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
     const pace = paceFromCheck(settingsNow(run), input.raw.si, (at - run.at) / 1000);
@@ -225,7 +220,7 @@ export const liftAcid = operation({
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, { piece, mass, name, place, note, at: text }) {
     const { state, lot } = handy(store, piece, 'acid-run');
-    const run = runningAcid(state);
+    const run = ongoing(state.acids, 'acid');
     const at = instant(text, 'at');
     if (at < lastOf(run)) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
     if (mass.si >= state.grams) {
@@ -288,7 +283,7 @@ export const endAcid = operation({
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
     const { state, lot } = handy(store, input.piece, 'acid-run');
-    const run = runningAcid(state);
+    const run = ongoing(state.acids, 'acid');
     const at = instant(input.at, 'at');
     if (at < lastOf(run)) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
     if (input.massAfter && input.massAfter.si > state.grams * MOST_GAIN) {

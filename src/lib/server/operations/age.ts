@@ -5,7 +5,8 @@ import { ageForecast } from '../../core/bench/age/forecast.ts';
 import { looked, LOOKS, PREPARATION_STEPS } from '../../core/bench/age/looks.ts';
 import { AGEING_NUMBERS, AGEING_RULES, TARGET_LOSS } from '../../core/bench/age/parameters.ts';
 import { AGE_ENDS, AGE_PACKS } from '../../core/record/age-bodies.ts';
-import { ageingNow, type AgeRun, type PieceState } from '../../core/record/state.ts';
+import { running } from '../../core/record/occupation.ts';
+import { type AgeRun, type PieceState } from '../../core/record/state.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
 import { intervalOf, priorFor, weightsOf } from '../age/prior.ts';
@@ -34,7 +35,7 @@ const WHOLE: ReadonlySet<string> = new Set(['whole', 'gutted']);
 export function hangsAt(store: Store, place: string, spot: string, but: string): string | null {
   if (spot === '') return null;
   const there = store.projections.livePieces().find(({ state }) => {
-    const run = ageingNow(state);
+    const run = running(state.ages);
     return run && state.id !== but && run.place === place && run.spot === spot;
   });
   return there?.state.made.name ?? null;
@@ -116,7 +117,7 @@ export const startAge = operation({
 });
 
 function onRack(state: PieceState): AgeRun {
-  const run = ageingNow(state);
+  const run = running(state.ages);
   if (!run) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not on the ageing rack' });
   return run;
 }

@@ -12,7 +12,8 @@ import {
 } from '../../core/bench/breakdown/maps.ts';
 import type { CutPart } from '../../core/bench/breakdown/map-types.ts';
 import { FORMS, GRADES, USES, WASTES } from '../../core/record/bodies.ts';
-import { openBoard, type BoardRun, type HouseState, type PieceState } from '../../core/record/state.ts';
+import { running } from '../../core/record/occupation.ts';
+import { type BoardRun, type HouseState, type PieceState } from '../../core/record/state.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
 import { partWord } from '../../words/cuts.ts';
@@ -145,7 +146,7 @@ export const takePart = operation({
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
     const { state, lot } = handy(store, input.piece, 'board-work');
-    const board = openBoard(state)!;
+    const board = running(state.boards)!;
     const at = after(state, instant(input.at, 'at'), input.at);
     const part = partsOfBoard(house, board).find(({ id }) => id === input.part);
     const { open, tolerance } = balanceOf(board);
@@ -191,7 +192,7 @@ export const weighWaste = operation({
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
     const { state } = handy(store, input.piece, 'board-work');
-    const board = openBoard(state)!;
+    const board = running(state.boards)!;
     const at = after(state, instant(input.at, 'at'), input.at);
     const part = partOfWaste(partsOfBoard(house, board), input.what);
     const { open, tolerance } = balanceOf(board);
@@ -224,7 +225,7 @@ export const putBack = operation({
   subject: (input) => `piece:${input.piece}`,
   run({ store, now }, input) {
     const { state } = handy(store, input.piece, 'board-work');
-    const board = openBoard(state)!;
+    const board = running(state.boards)!;
     const events = store.record.eventsOf(`piece:${state.id}`);
     const notNow = (seen: string) => new EmberError('record.not-allowed-now', { field: 'child', seen });
     if (input.child === '') {
@@ -261,7 +262,7 @@ function lyingThere(store: Store, piece: string, board: number): PieceState[] {
       seen.add(child.id);
       const { state } = store.projections.piece(child.id);
       if (state.made.board !== board) continue;
-      if (!state.gone && !openBoard(state) && state.outs.at(-1)?.to === null) out.push(state);
+      if (!state.gone && !running(state.boards) && state.outs.at(-1)?.to === null) out.push(state);
       walk(child.id);
     }
   };
@@ -286,7 +287,7 @@ export const closeBoard = operation({
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
     const { state } = handy(store, input.piece, 'board-work');
-    const board = openBoard(state)!;
+    const board = running(state.boards)!;
     const at = after(state, instant(input.at, 'at'), input.at);
     const remains = input.remains?.si ?? 0;
     const { open, tolerance, closes } = balanceOf(board, remains);

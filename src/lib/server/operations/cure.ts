@@ -3,7 +3,7 @@ import { EmberError } from '../../core/errors.ts';
 import { changed, executed, programmeSeconds, stageAt, type CureChange } from '../../core/bench/cure/changes.ts';
 import { stepsOf } from '../../core/bench/cure/steps.ts';
 import { CURE_CHANGES, CURE_PACKS, SALT_TASTES } from '../../core/record/bodies.ts';
-import { cureNow, type CureRun, type HouseState, type PieceState } from '../../core/record/state.ts';
+import { cureNow, type HouseState } from '../../core/record/state.ts';
 import { METER_PLACES } from '../../core/bench/cure/learn.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
@@ -14,7 +14,7 @@ import { toldBody } from '../declarations.ts';
 import { toldOfCure } from '../told.ts';
 import { draft } from '../store/record.ts';
 import { neededText, optionalNumeric, optionalQuantity, pieceId, shortText, ticked, when } from './fields.ts';
-import { handy } from './handy.ts';
+import { handy, ongoing } from './handy.ts';
 import { operation } from './operation.ts';
 
 const pins = (house: HouseState) => pinsFor(profileById(house.profile, house.profiles), house);
@@ -82,13 +82,6 @@ export const startCure = operation({
   }
 });
 
-/** The cure a piece lies in. */
-function runningCure(state: PieceState): CureRun {
-  const run = state.cures.at(-1);
-  if (!run || run.ended) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not in a cure' });
-  return run;
-}
-
 const changeFrom = (kind: CureChange['kind'], hours: number | null): CureChange => {
   if (kind !== 'left') return { kind };
   if (hours === null) throw new EmberError('form.incomplete', { field: 'hours' });
@@ -109,7 +102,7 @@ export const changeCure = operation({
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, now, instant }, input) {
     const { state } = handy(store, input.piece, 'cure-run');
-    const run = runningCure(state);
+    const run = ongoing(state.cures, 'cure');
     const at = instant(input.at, 'at');
     const last = run.changes.at(-1)?.at ?? run.at;
     if (at < last) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
@@ -148,7 +141,7 @@ export const stepCure = operation({
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, input) {
     const { state } = handy(store, input.piece, 'cure-run');
-    const run = runningCure(state);
+    const run = ongoing(state.cures, 'cure');
     const at = instant(input.at, 'at');
     if (at < run.at) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
     const step = cureNow(run).steps.find(({ id }) => id === input.step);
@@ -185,8 +178,8 @@ export const endCure = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
-    const { state } = store.projections.piece(input.piece);
-    const run = runningCure(state);
+    const { state } = handy(store, input.piece, 'end-cure');
+    const run = ongoing(state.cures, 'cure');
     const at = instant(input.at, 'at');
     const last = run.changes.at(-1)?.at ?? run.at;
     if (at < last) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });

@@ -33,7 +33,7 @@ import {
   THICKNESS,
   when
 } from './fields.ts';
-import { handy } from './handy.ts';
+import { handy, ongoing } from './handy.ts';
 import { operation } from './operation.ts';
 
 const plan = {
@@ -147,13 +147,6 @@ export function thinned<Point>(points: readonly Point[], most = 160): Point[] {
   return Array.from({ length: most }, (_, index) => points[Math.round(index * step)]!);
 }
 
-/** The freezer run a piece is in now. */
-function running(state: PieceState): FreezeRun {
-  const run = state.freezes.at(-1);
-  if (!run || run.ended) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not in a freezer' });
-  return run;
-}
-
 export const startFreeze = operation({
   name: 'start-freeze',
   place: '/freeze',
@@ -212,7 +205,7 @@ export const readFreeze = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, input) {
-    const run = running(store.projections.piece(input.piece).state);
+    const run = ongoing(handy(store, input.piece, 'freezer-run').state.freezes, 'freezer');
     const at = instant(input.at, 'at');
     if (at < run.at) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
     return {
@@ -234,8 +227,8 @@ export const replanFreeze = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
-    const { state, lot } = store.projections.piece(input.piece);
-    const run = running(state);
+    const { state, lot } = handy(store, input.piece, 'freezer-run');
+    const run = ongoing(state.freezes, 'freezer');
     const profile = rulesOf(house);
     const { thickness, startCore, airClass, packing, shape, place, loadGrams, stack } = run.plan;
     const going = freezerPlan(
@@ -306,7 +299,7 @@ export function outOfFreezer(
   state: PieceState,
   { at, now, note, place, text }: { at: number; now: number; note: string; place: string; text: string | undefined }
 ): Draft[] {
-  const run = running(state);
+  const run = ongoing(state.freezes, 'freezer');
   if (at < (run.readings.at(-1)?.at ?? run.at)) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
   const sensors = store.projections.logs.sensorsAt(run.plan.place).map(({ id }) => id);
   if (run.plan.coreSensor !== '') sensors.push(run.plan.coreSensor);
@@ -322,7 +315,7 @@ export const endFreeze = operation({
   input: z.object({ piece: pieceId, note: shortText(300), place: shortText(60), at: when }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, now, instant }, input) {
-    const { state } = store.projections.piece(input.piece);
+    const { state } = handy(store, input.piece, 'freezer-run');
     const at = instant(input.at, 'at');
     const events = outOfFreezer(store, house, state, { at, now, note: input.note, place: input.place, text: input.at });
     const last = events.at(-1)!.body as BodyOf<'freeze.ended'>;

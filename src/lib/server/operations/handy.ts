@@ -1,6 +1,6 @@
 import { EmberError } from '../../core/errors.ts';
-import { hindranceOf, type Step } from '../../core/record/occupation.ts';
-import { openBoard, type PieceState } from '../../core/record/state.ts';
+import { hindranceOf, running, type Occupant, type Run, type Step } from '../../core/record/occupation.ts';
+import { type PieceState } from '../../core/record/state.ts';
 import type { ProjectedPiece } from '../../core/service/hands.ts';
 import { hindranceWords } from '../../words/occupation.ts';
 import type { Store } from '../store/store.ts';
@@ -19,9 +19,23 @@ export function handy(store: Store, id: string, step: Step): Found {
   return found;
 }
 
+/**
+ * The run that goes on now, of all runs of one kind.
+ *
+ * @throws EmberError `record.not-allowed-now` where none does
+ */
+export function ongoing<One extends Run>(runs: readonly One[], occupant: Occupant): One {
+  const run = running(runs);
+  if (run) return run;
+  throw new EmberError('record.not-allowed-now', {
+    field: 'piece',
+    seen: hindranceWords({ kind: 'not-in', occupant })
+  });
+}
+
 /** Nothing happens to a piece before it was made, nor before what was last weighed on its board. */
 export function after(state: PieceState, at: number, text: string | undefined): number {
-  const board = openBoard(state);
+  const board = running(state.boards);
   if (at < state.made.at || (board && at < board.at)) {
     throw new EmberError('time.out-of-order', { field: 'at', seen: text ?? 'now' });
   }

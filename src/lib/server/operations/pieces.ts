@@ -6,7 +6,8 @@ import { massText } from '../../core/measure/format.ts';
 import type { Typed } from '../../core/measure/parse.ts';
 import { FORMS, NO_CUT, REWEIGH_CAUSES, USES, WASTES } from '../../core/record/bodies.ts';
 import type { BodyOf } from '../../core/record/events.ts';
-import { openBoard, type HouseState, type PieceState } from '../../core/record/state.ts';
+import { running } from '../../core/record/occupation.ts';
+import { type HouseState, type PieceState } from '../../core/record/state.ts';
 import { draft, type Draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import {
@@ -89,7 +90,7 @@ export const creditFor = (house: HouseState, use: Use, grade: string): number | 
 export function boardOf(piece: PieceState): number | null {
   const out = piece.outs.at(-1);
   if (!out || out.to !== null) return null;
-  return openBoard(piece)?.seq ?? piece.made.board ?? out.seq;
+  return running(piece.boards)?.seq ?? piece.made.board ?? out.seq;
 }
 
 /** The two entries with which a piece leaves another. */

@@ -22,6 +22,7 @@ import { combinePieces } from './batch.ts';
 import { dividePiece, movePiece, readCold, reweighPiece, setDepth, splitPiece, trimPiece } from './pieces.ts';
 import { printLabels } from './labels.ts';
 import { closeDelivery, openDelivery, receiveLot } from './receive.ts';
+import { returnLot } from './returns.ts';
 import { endThaw, startThaw } from './thaw.ts';
 import { discardPiece, readHold, servePiece, startHold } from './serve.ts';
 
@@ -33,6 +34,7 @@ export const OPERATIONS: readonly Operation[] = [
   importNote,
   inspectLot,
   identifyLot,
+  returnLot,
   attachEvidence,
   closeTag,
   ownException,

@@ -1,8 +1,10 @@
+import { isFrozen } from '../../core/record/frozen.ts';
+import { running } from '../../core/record/occupation.ts';
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { THAW_DRIP, THAW_METHODS, thaw, type ThawInput } from '../../core/bench/freeze/thaw.ts';
 import { PACK_STATES, PACKING_IDS, SHAPE_IDS } from '../../core/record/bodies.ts';
-import type { HouseState, LotState, PieceState } from '../../core/record/state.ts';
+import type { HouseState, LotState } from '../../core/record/state.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
 import { draft } from '../store/record.ts';
@@ -19,7 +21,7 @@ import {
   when
 } from './fields.ts';
 import { outOfFreezer, thinned, waterOf } from './freeze.ts';
-import { handy } from './handy.ts';
+import { handy, ongoing } from './handy.ts';
 import { operation } from './operation.ts';
 import { checkMass } from './pieces.ts';
 
@@ -35,18 +37,6 @@ export const thawPlan = z.object({ ...plan, piece: pieceId.optional() });
 
 /** More drip than this is asked about: three times what is usual at the most. Share of the weight; check. */
 const ODD_DRIP = 3 * THAW_DRIP.high;
-
-/** A piece that is frozen now: in a freezer, out of it and never thawed, or come frozen and not thawed yet. */
-export function isFrozen(state: PieceState, lot: LotState): boolean {
-  const run = state.freezes.at(-1);
-  const thawed = state.thaws.at(-1);
-  if (run && !run.ended) return true;
-  // Taken out without a thaw being written down, and worked on since: it has thawed, whatever the record lacks.
-  const worked = state.slices.length + state.cures.length + state.acids.length + state.boards.length > 0;
-  if (worked || state.made.mass.si - state.grams > 1) return false;
-  if (run) return !thawed || thawed.at < run.at;
-  return lot.received.frozen && !thawed;
-}
 
 /** The forecast of a thaw, and where the surface passes the limit for warm hours. */
 export function forecastThaw(house: HouseState, lot: LotState | null, input: Omit<z.infer<typeof thawPlan>, 'piece'>) {
@@ -89,11 +79,9 @@ export const startThaw = operation({
     }
     const place =
       Object.values(house.places).find(({ name }) => name.toLowerCase() === named.toLowerCase())?.name ?? named;
-    const run = state.freezes.at(-1);
-    const out =
-      run && !run.ended
-        ? outOfFreezer(store, house, state, { at, now, note: `to thaw in ${place}`, place: '', text })
-        : [];
+    const out = running(state.freezes)
+      ? outOfFreezer(store, house, state, { at, now, note: `to thaw in ${place}`, place: '', text })
+      : [];
     const { arrival, surfaceAbove } = forecastThaw(house, lot, input);
     return {
       events: [
@@ -127,8 +115,7 @@ export const endThaw = operation({
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, input) {
     const { state } = handy(store, input.piece, 'end-thaw');
-    const run = state.thaws.at(-1);
-    if (!run || run.ended) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not thawing' });
+    const run = ongoing(state.thaws, 'thaw');
     const at = instant(input.at, 'at');
     if (at < run.at) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
     const { massAfter, core } = input;

@@ -158,7 +158,13 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
         seq: piece.lastSeq,
         made: piece.made.at,
         made_seq: piece.made.seq,
-        flow: JSON.stringify(sketchOf(piece, massFlow(eventsOf(`piece:${id}`), at)?.moves ?? []))
+        flow: JSON.stringify(
+          sketchOf(
+            piece,
+            massFlow(eventsOf(`piece:${id}`), at, piece.gone?.how === 'returned' ? piece.gone.stamp.at : null)?.moves ??
+              []
+          )
+        )
       });
       ties.putRuns(piece, lot);
     } catch (error) {

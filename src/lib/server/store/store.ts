@@ -61,7 +61,7 @@ function openRequests(db: Db) {
 }
 
 /** Raise it whenever a folded state or a verdict changes its shape or its rules. */
-const PROJECTION_SHAPE = 7;
+const PROJECTION_SHAPE = 8;
 
 /** Rebuilds projections that an earlier version of the program wrote. */
 function bringUpToDate(db: Db, record: RecordStore, projections: Projections): void {

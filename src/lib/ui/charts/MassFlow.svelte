@@ -83,7 +83,8 @@
   }
   .link.waste,
   .link.drip,
-  .link.gap {
+  .link.gap,
+  .link.returned {
     stroke: var(--strong-line);
   }
   .link.binned {
@@ -94,7 +95,8 @@
   }
   rect.waste,
   rect.drip,
-  rect.gap {
+  rect.gap,
+  rect.returned {
     fill: var(--strong-line);
   }
   rect.binned {

@@ -12,6 +12,7 @@
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
   import { dayAndTime, formatDuration, formatMass, formatTemperature, until } from '$lib/ui/format.ts';
   import { lengthUnits, massUnits, startWith, temperatureUnits } from '$lib/ui/units.ts';
+  import { running } from '$lib/core/record/occupation.ts';
   import { PACK_WORDS, PACKING_WORDS, SHAPE_WORDS } from '$lib/words/cold.ts';
   import type { PageProps } from './$types';
 
@@ -20,7 +21,7 @@
   const units = $derived(data.house.units);
   const zone = $derived(data.house.zone);
   const now = $derived(Math.floor(houseNow() / 30_000) * 30_000);
-  const run = $derived(view?.piece.thaws.at(-1)?.ended === null ? view.piece.thaws.at(-1)! : null);
+  const run = $derived(running(view?.piece.thaws ?? []));
   const options = (ids: readonly string[], words: Record<string, string>) =>
     ids.map((value) => ({ value, name: words[value] ?? value }));
 

@@ -1,9 +1,12 @@
 import { error } from '@sveltejs/kit';
 import { EmberError } from '$lib/core/errors.ts';
 import { theApp } from '$lib/server/app.ts';
+import { actionsFor } from '$lib/server/forms.ts';
 import { lotView } from '$lib/server/lot-view.ts';
 import { errorSentence } from '$lib/words/errors.ts';
 import type { PageServerLoad } from './$types';
+
+export const actions = actionsFor('/lot/[id]');
 
 export const load = (({ params, url }) => {
   try {

@@ -4,6 +4,8 @@
   import { dayAndTime, formatMass } from '$lib/ui/format.ts';
   import LevelMark from '$lib/ui/marks/LevelMark.svelte';
   import { money, perKilo } from '$lib/ui/money.ts';
+  import SentBack from '$lib/ui/receive/SentBack.svelte';
+  import { GONE_WORDS } from '$lib/words/occupation.ts';
   import { USE_WORDS } from '$lib/words/cuts.ts';
   import { ROUTE_WORDS } from '$lib/words/findings.ts';
   import type { PageProps } from './$types';
@@ -12,7 +14,7 @@
   const view = $derived(data.view);
   const lot = $derived(view.lot.received);
   const units = $derived(data.house.units);
-  const cents = $derived(view.cents.here + view.cents.served + view.cents.lost);
+  const cents = $derived(view.cents.here + view.cents.served + view.cents.lost + view.cents.returned);
   const usable = $derived(view.grams.prime + view.grams.served);
   const to = (changes: Record<string, string>) => {
     const url = new URL(page.url);
@@ -101,6 +103,12 @@
       <dt>Binned</dt>
       <dd>{formatMass(view.grams.binned, units)}</dd>
     </div>
+    {#if view.grams.returned > 0}
+      <div>
+        <dt>Sent back</dt>
+        <dd>{formatMass(view.grams.returned, units)}</dd>
+      </div>
+    {/if}
     <div>
       <dt>Money on plates</dt>
       <dd>{money(view.cents.served, view.currency)}</dd>
@@ -113,8 +121,16 @@
       <dt>Money lost</dt>
       <dd>{money(view.cents.lost, view.currency)}</dd>
     </div>
+    {#if view.cents.returned > 0}
+      <div>
+        <dt>Money sent back</dt>
+        <dd>{money(view.cents.returned, view.currency)}</dd>
+      </div>
+    {/if}
   </dl>
 </section>
+
+<SentBack lot={view.lot} back={view.back} {units} zone={data.house.zone} currency={data.house.currency} />
 
 <section class="sheet">
   <div class="title">
@@ -153,7 +169,7 @@
               {/each}
             </td>
             <td>{row.use === '' ? '' : USE_WORDS[row.use]}</td>
-            <td>{row.gone ?? row.place}</td>
+            <td>{row.gone ? GONE_WORDS[row.gone] : row.place}</td>
             <td class="n">{formatMass(row.grams, units)}</td>
             <td class="n">{formatMass(row.left, units)}</td>
             <td class="n">{money(row.in, view.currency)}</td>

@@ -49,6 +49,8 @@ export interface PieceCost {
   served: number;
   /** Binned, or borne by nothing: a fish that was all waste. */
   lost: number;
+  /** Gone back to whoever sold it: what credit is owed for. */
+  returned: number;
   /** To each piece it gave. */
   readonly gave: Map<string, number>;
 }
@@ -95,11 +97,13 @@ export function allocate(pieces: readonly CostPiece[], roots: ReadonlyMap<string
   const owed = new Map<string, number>(roots);
   const out = new Map<string, PieceCost>();
   for (const piece of pieces) {
-    const cost: PieceCost = { in: owed.get(piece.id) ?? 0, here: 0, served: 0, lost: 0, gave: new Map() };
+    const cost: PieceCost = { in: owed.get(piece.id) ?? 0, here: 0, served: 0, lost: 0, returned: 0, gave: new Map() };
     let cents = cost.in;
     let grams = piece.grams;
     for (const step of steps(piece.moves)) {
-      const leaving = step.filter(({ kind }) => kind === 'gave' || kind === 'served' || kind === 'binned');
+      const leaving = step.filter(
+        ({ kind }) => kind === 'gave' || kind === 'served' || kind === 'binned' || kind === 'returned'
+      );
       const gone = step.reduce((sum, move) => sum + move.grams, 0);
       const rest = Math.max(0, grams - gone);
       cents = divide(leaving, rest, cents, cost);
@@ -127,6 +131,7 @@ export function allocate(pieces: readonly CostPiece[], roots: ReadonlyMap<string
       const share = given[index]! + shares[index]!;
       if (move.kind === 'served') cost.served += share;
       else if (move.kind === 'binned') cost.lost += share;
+      else if (move.kind === 'returned') cost.returned += share;
       else cost.gave.set(move.to, (cost.gave.get(move.to) ?? 0) + share);
     });
     return shares[leaving.length]!;

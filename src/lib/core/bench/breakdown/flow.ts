@@ -2,7 +2,7 @@ import type { PieceCost } from './cost.ts';
 import type { Movement } from './mass.ts';
 
 /** Where grams and money end: on a plate, still here, used up as waste, or lost. */
-export const FATES = ['served', 'here', 'by-product', 'waste', 'drip', 'gap', 'binned'] as const;
+export const FATES = ['served', 'here', 'by-product', 'waste', 'drip', 'gap', 'binned', 'returned'] as const;
 export type Fate = (typeof FATES)[number];
 
 export interface FlowNode {
@@ -33,6 +33,7 @@ export const OTHER_PARTS = 'other parts';
 const FATE_OF: Partial<Record<Movement['kind'], Fate>> = {
   served: 'served',
   binned: 'binned',
+  returned: 'returned',
   waste: 'waste',
   drip: 'drip',
   cure: 'drip',
@@ -109,8 +110,11 @@ export function massAndMoney(
   for (const piece of pieces) {
     const source = nodeOf(piece);
     const cost = costs.get(piece.id);
-    let lost = cost?.lost ?? 0;
-    let served = cost?.served ?? 0;
+    const owed: Partial<Record<Fate, number>> = {
+      served: cost?.served ?? 0,
+      binned: cost?.lost ?? 0,
+      returned: cost?.returned ?? 0
+    };
     for (const move of piece.moves) {
       if (move.kind === 'gave') {
         const child = byId.get(move.to);
@@ -119,11 +123,10 @@ export function massAndMoney(
       }
       const end = FATE_OF[move.kind]!;
       // Money of a kind goes with the first move of it: the sum is what is drawn.
-      fate(source, end, move.grams, end === 'served' ? served : end === 'binned' ? lost : 0);
-      if (end === 'served') served = 0;
-      if (end === 'binned') lost = 0;
+      fate(source, end, move.grams, owed[end] ?? 0);
+      if (end in owed) owed[end] = 0;
     }
-    if (lost > 0) fate(source, 'waste', 0, lost);
+    if (owed.binned! > 0) fate(source, 'waste', 0, owed.binned!);
     for (const [child, cents] of cost?.gave ?? []) {
       const to = byId.get(child);
       if (to) link(source, nodeOf(to), 0, cents);

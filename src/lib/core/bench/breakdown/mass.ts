@@ -4,7 +4,7 @@ import type { BoardRun } from '../../record/state.ts';
 
 /** One change of a piece's weight. Grams are positive where they leave it. */
 export interface Movement {
-  readonly kind: 'gave' | 'waste' | 'drip' | 'gap' | 'scale' | 'cure' | 'served' | 'binned';
+  readonly kind: 'gave' | 'waste' | 'drip' | 'gap' | 'scale' | 'cure' | 'served' | 'binned' | 'returned';
   readonly grams: number;
   /** The piece it went into, what kind of waste it was, or the dish. */
   readonly to: string;
@@ -24,9 +24,14 @@ export interface MassFlow {
 /**
  * Every gram of a piece, from its entries: what was made is always what moved and what is left.
  *
+ * @param returnedAt when what was left of it went back with its lot; ms, null where it did not
  * @returns null where its making is voided
  */
-export function massFlow(events: readonly RecordEvent[], knownAt = Infinity): MassFlow | null {
+export function massFlow(
+  events: readonly RecordEvent[],
+  knownAt = Infinity,
+  returnedAt: number | null = null
+): MassFlow | null {
   let made: BodyOf<'piece.made'> | null = null;
   let left = 0;
   let board: number | null = null;
@@ -58,6 +63,7 @@ export function massFlow(events: readonly RecordEvent[], knownAt = Infinity): Ma
       move('binned', event.body.mass?.si ?? left, event.body.reason, at);
     }
   }
+  if (returnedAt !== null) move('returned', left, '', returnedAt);
   return made && { made, moves, left };
 }
 

@@ -1,3 +1,4 @@
+import { running } from '../../record/occupation.ts';
 import { COLD_THAW_LIMIT, WATER_THAW_LIMIT } from '../../bench/freeze/thaw.ts';
 import type { ThawRun } from '../../record/state.ts';
 import { ALL_ROUTES, reason, type Hazard, type JudgeContext } from '../context.ts';
@@ -63,8 +64,8 @@ function underWater(context: JudgeContext, { seq, plan, ended }: ThawRun): Reaso
 /** A thaw that is going on, and one that was done in a closed pack without oxygen. */
 export const thawing: Hazard = (context) => {
   const out: Reason[] = [];
-  const run = context.piece.thaws.at(-1);
-  if (run && !run.ended) {
+  const run = running(context.piece.thaws);
+  if (run) {
     out.push(
       reason(context, 'thawing', 'thaw.running', { kind: 'missing' }, THAWING, {
         routes: RAW_ROUTES,

@@ -1,3 +1,4 @@
+import { running } from '../../record/occupation.ts';
 import { forecast, targetOf } from '../../bench/freeze/forecast.ts';
 import { thaw } from '../../bench/freeze/thaw.ts';
 import type { RecordEvent } from '../../record/events.ts';
@@ -72,8 +73,8 @@ export function freezing(
     Math.min(30, piece.readings.at(-1)?.celsius ?? folded[0].lot.received.core?.si ?? UNREAD_CELSIUS)
   );
   const lying = { subject: `piece:${id}`, thicknessMm, grams: piece.grams };
-  const run = piece.freezes.at(-1);
-  if (run && !run.ended) {
+  const run = running(piece.freezes);
+  if (run) {
     // It lies in one already: what its clock promises is kept by readings.
     const { opens } = opened;
     if (opens === null || opens <= now) return [];

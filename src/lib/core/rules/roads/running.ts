@@ -1,3 +1,4 @@
+import { running } from '../../record/occupation.ts';
 import { cureNow } from '../../record/state.ts';
 import type { foldStrands } from '../verdict.ts';
 import { celsius, KEPT_CELSIUS, type RoadsInput } from './steps.ts';
@@ -8,8 +9,8 @@ export function ending(input: RoadsInput, folded: ReturnType<typeof foldStrands>
   const piece = folded[0].chain.at(-1)!;
   const subject = `piece:${piece.id}`;
   const out: Remedy[] = [];
-  const cure = piece.cures.at(-1);
-  if (cure && !cure.ended) {
+  const cure = running(piece.cures);
+  if (cure) {
     const at = Math.max(input.now, cureNow(cure).dueAt);
     const body = {
       massAfter: null,
@@ -24,8 +25,8 @@ export function ending(input: RoadsInput, folded: ReturnType<typeof foldStrands>
     const step = { kind: 'take-out' as const, of: 'cure' as const, at };
     out.push({ step, cost: COSTS.read, readyAt: at, piece: [write('cure.ended', subject, at, body)] });
   }
-  const thaw = piece.thaws.at(-1);
-  if (thaw && !thaw.ended) {
+  const thaw = running(piece.thaws);
+  if (thaw) {
     const seconds = thaw.plan.forecast?.high ?? 0;
     const at = Math.max(input.now, thaw.at + seconds * 1000);
     const body = { core: celsius(KEPT_CELSIUS), warmSeconds: 0, drip: null, note: '' };

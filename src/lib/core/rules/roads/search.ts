@@ -1,3 +1,4 @@
+import { running } from '../../record/occupation.ts';
 import { addDays } from '../../service/day.ts';
 import type { RecordEvent } from '../../record/events.ts';
 import { foldStrands, judge, type Lineage, type Verdict } from '../verdict.ts';
@@ -75,10 +76,9 @@ function judgedAt(input: Search, chosen: readonly Remedy[], at: number, read = f
   const asked = { house, at, knownAt: at, logs };
   const strands = withRemedies(input, chosen, at);
   if (!read) return judge(foldStrands(strands, asked));
-  const run = foldStrands(strands, asked)[0].chain.at(-1)!.freezes.at(-1);
-  const isIn = run !== undefined && run.ended === null;
-  const reading = celsius(isIn ? Math.min(run.plan.air.si, PROVING_CELSIUS) : KEPT_CELSIUS);
-  const now = isIn
+  const run = running(foldStrands(strands, asked)[0].chain.at(-1)!.freezes);
+  const reading = celsius(run ? Math.min(run.plan.air.si, PROVING_CELSIUS) : KEPT_CELSIUS);
+  const now = run
     ? write('freeze.read', `piece:${piece}`, at, { reading, probe: 'core' })
     : write('cold.read', `piece:${piece}`, at, { reading, place: '' });
   return judge(

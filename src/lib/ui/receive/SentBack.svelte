@@ -1,0 +1,102 @@
+<script lang="ts">
+  import { CREDITS } from '$lib/core/record/bodies.ts';
+  import type { LotState } from '$lib/core/record/state.ts';
+  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+  import { dayAndTime, formatMass } from '$lib/ui/format.ts';
+  import { money } from '$lib/ui/money.ts';
+  import { massUnits } from '$lib/ui/units.ts';
+  import { CREDIT_WORDS, RETURN_WORDS as SAY } from '$lib/words/returns.ts';
+  import Field from '../controls/Field.svelte';
+  import OperationForm from '../controls/OperationForm.svelte';
+
+  /** The end of a lot that goes back to its seller: who took how much of it, and what credit was asked. */
+  let {
+    lot,
+    back,
+    units,
+    zone,
+    currency
+  }: {
+    lot: LotState;
+    back: { grams: number; stays: readonly { id: string; name: string }[] };
+    units: UnitPreferences;
+    zone: string;
+    currency: string;
+  } = $props();
+  const said = $derived(lot.handedBack);
+  const off = $derived(said ? said.mass.si - back.grams : 0);
+  const paid = $derived(
+    lot.received.pricePerKg === null || back.grams < 1 ? null : lot.received.pricePerKg * back.grams * 0.1
+  );
+</script>
+
+{#if said || lot.sentBack || back.grams >= 1 || back.stays.length > 0}
+  <section class="sheet">
+    {#if said}
+      <h2>{SAY.went}, {dayAndTime(said.at, zone)}</h2>
+      <p>
+        {SAY.of(formatMass(said.mass.si, units), said.to)}.
+        {#if Math.abs(off) >= 1}
+          {(off < 0 ? SAY.less : SAY.more)(formatMass(Math.abs(off), units))}
+        {/if}
+        {SAY.credit}: {CREDIT_WORDS[said.credit].toLowerCase()}{said.amount === null
+          ? ''
+          : `, ${money(said.amount * 100, said.currency)}`}.
+      </p>
+      <p class="soft">{said.reason}{said.note === '' ? '' : ` · ${said.note}`}</p>
+    {:else}
+      <details open={lot.sentBack !== null}>
+        <summary>{lot.sentBack ? SAY.went : SAY.title}</summary>
+        <p>{lot.sentBack ? SAY.waiting : SAY.lead}</p>
+        <OperationForm operation="return-lot" subject={lot.id} submit={SAY.submit}>
+          <input type="hidden" name="lot" value={lot.id} />
+          <div class="row">
+            <Field
+              name="mass"
+              label={SAY.mass}
+              kind="quantity"
+              units={massUnits(units)}
+              optional={back.grams >= 1}
+              hint={back.grams < 1 ? '' : SAY.onRecord(formatMass(back.grams, units))}
+            />
+            <Field name="to" label={SAY.to} value={lot.received.supplier} />
+            <Field
+              name="credit"
+              label={SAY.credit}
+              kind="choice"
+              value="asked"
+              options={CREDITS.map((value) => ({ value, name: CREDIT_WORDS[value] }))}
+            />
+            <Field
+              name="amount"
+              label={SAY.amount(currency)}
+              kind="number"
+              optional
+              hint={paid === null ? '' : SAY.paid(money(paid, currency))}
+            />
+            <Field name="reason" label={SAY.reason} value={lot.sentBack ? lot.decision.reason : ''} />
+            <Field name="note" label={SAY.note} optional />
+          </div>
+        </OperationForm>
+      </details>
+    {/if}
+    {#if back.stays.length > 0}
+      <p class={lot.sentBack ? 'trouble' : 'soft'}>
+        {lot.sentBack ? SAY.stays : SAY.wouldStay}
+        {#each back.stays as piece (piece.id)}<a class="link" href="/piece/{piece.id}">{piece.name}, {piece.id}</a
+          >&nbsp;{/each}
+      </p>
+    {/if}
+  </section>
+{/if}
+
+<style>
+  section {
+    margin-bottom: 0.9rem;
+  }
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
+    gap: 0.7rem;
+  }
+</style>
