@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { surfaceShare } from '../../src/lib/core/fish/surface.ts';
-import { PLAIN_PLACE } from '../../src/lib/core/record/bodies.ts';
+import { PLAIN_PLACE } from '../../src/lib/core/activity/cold/bodies.ts';
 import type { RecordEvent } from '../../src/lib/core/record/events.ts';
 import { contextsOf, foldLineage } from '../../src/lib/core/rules/verdict.ts';
 import { spentBy, warmClock } from '../../src/lib/core/rules/hazards/clock.ts';

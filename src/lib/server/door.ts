@@ -1,16 +1,16 @@
 import { z } from 'zod';
 import { KILLINGS } from '../core/fish/rigor.ts';
+import { NO_CUT } from '../core/activity/piece/bodies.ts';
 import {
   ARRIVAL_PACKS,
   DECISIONS,
   FARM_SYSTEMS,
   FORMS,
   ICE,
-  NO_CUT,
   PURPOSES,
   THREE,
   UNIDENTIFIED
-} from '../core/record/bodies.ts';
+} from '../core/activity/receive/bodies.ts';
 import type { LotState, PieceState } from '../core/record/state.ts';
 import { profileById } from '../core/rules/profiles/index.ts';
 import { judge, pinsFor } from '../core/rules/verdict.ts';

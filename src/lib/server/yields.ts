@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { ascending, quantileSorted } from 'd3-array';
 import { forecastYield, typicalShare, type YieldForecast } from '../core/bench/breakdown/yield.ts';
-import { FORMS, UNIDENTIFIED } from '../core/record/bodies.ts';
+import { FORMS, UNIDENTIFIED } from '../core/activity/receive/bodies.ts';
 import type { HouseState, LotState } from '../core/record/state.ts';
 import { speciesOfLot } from './lot-species.ts';
 import type { Store } from './store/store.ts';

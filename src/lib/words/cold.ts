@@ -1,5 +1,5 @@
 import type { LoadWarning } from '../core/bench/freeze/forecast.ts';
-import type { CORRECTIVE, EXCURSION_KINDS } from '../core/record/bodies.ts';
+import type { CORRECTIVE, EXCURSION_KINDS } from '../core/activity/cold/bodies.ts';
 
 /** How the air moves, as a cook would say it. */
 export const AIR_WORDS: Record<string, string> = {

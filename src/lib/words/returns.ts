@@ -1,4 +1,4 @@
-import type { CREDITS } from '../core/record/bodies.ts';
+import type { CREDITS } from '../core/activity/receive/bodies.ts';
 
 export const CREDIT_WORDS: Record<(typeof CREDITS)[number], string> = {
   asked: 'Asked for',

@@ -1,6 +1,6 @@
 import { running } from '$lib/core/record/occupation.ts';
 import { bindsMore } from '$lib/core/bench/acid/parameters.ts';
-import { SPENT_LIQUID } from '$lib/core/record/acid-bodies.ts';
+import { SPENT_LIQUID } from '$lib/core/activity/acid/bodies.ts';
 import { toldHere } from '$lib/server/told.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/choices.ts';

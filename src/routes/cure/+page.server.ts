@@ -1,5 +1,5 @@
 import { running } from '$lib/core/record/occupation.ts';
-import { UNIDENTIFIED } from '$lib/core/record/bodies.ts';
+import { UNIDENTIFIED } from '$lib/core/activity/receive/bodies.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/choices.ts';
 import { parametersFor } from '$lib/server/cure/learning.ts';

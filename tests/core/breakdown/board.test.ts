@@ -8,7 +8,7 @@ import { PORTIONS, portionsFrom } from '../../../src/lib/core/bench/breakdown/po
 import { forecastYield, typicalShare } from '../../../src/lib/core/bench/breakdown/yield.ts';
 import { running } from '../../../src/lib/core/record/occupation.ts';
 import { foldPiece } from '../../../src/lib/core/record/state.ts';
-import { NO_CUT } from '../../../src/lib/core/record/bodies.ts';
+import { NO_CUT } from '../../../src/lib/core/activity/piece/bodies.ts';
 import { event, typed } from '../build.ts';
 
 const made = (grams = 1000) =>

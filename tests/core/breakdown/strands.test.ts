@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { NO_CUT } from '../../../src/lib/core/record/bodies.ts';
+import { NO_CUT } from '../../../src/lib/core/activity/piece/bodies.ts';
 import type { RecordEvent } from '../../../src/lib/core/record/events.ts';
 import { foldPiece } from '../../../src/lib/core/record/state.ts';
 import { OUT_OF_COLD_CELSIUS, secondsOut, withTimeOut } from '../../../src/lib/core/rules/out-of-cold.ts';

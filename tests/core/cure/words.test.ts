@@ -10,7 +10,7 @@ import {
   type CureSettings
 } from '../../../src/lib/core/bench/cure/programme.ts';
 import { CURE_STEP_CODES, stepsOf } from '../../../src/lib/core/bench/cure/steps.ts';
-import { CURE_PACKS, SALT_TASTES } from '../../../src/lib/core/record/bodies.ts';
+import { CURE_PACKS, SALT_TASTES } from '../../../src/lib/core/activity/cure/bodies.ts';
 import { entryWords } from '../../../src/lib/ui/entry.ts';
 import { ACID_STYLES, CUT_WORDS, LIQUID_WORDS, LOOK_MEANS, LOOK_WORDS } from '../../../src/lib/words/acid.ts';
 import {

@@ -9,7 +9,7 @@ import type { HouseProfile } from '../rules/profiles/house.ts';
 import { NO_HOUSE_INGREDIENTS, type HouseIngredients } from '../ingredients/kitchen.ts';
 import { AGEING_RULES } from '../bench/age/parameters.ts';
 import { effectiveEvents, undone } from './amend.ts';
-import { UNIDENTIFIED } from './bodies.ts';
+import { UNIDENTIFIED } from '../activity/receive/bodies.ts';
 import type { BodyOf, RecordEvent } from './events.ts';
 import { hindranceOf, running, type GoneHow } from './occupation.ts';
 

@@ -3,7 +3,7 @@ import { partsOf, rateOf } from '../../core/bench/cure/brine.ts';
 import { cure, cureBand, type CureSettings } from '../../core/bench/cure/plan.ts';
 import { parametersOf } from '../../core/bench/cure/parameters.ts';
 import { DOSINGS, SCHOOL_IDS, dosingOf, type Stage } from '../../core/bench/cure/programme.ts';
-import { UNIDENTIFIED } from '../../core/record/bodies.ts';
+import { UNIDENTIFIED } from '../../core/activity/receive/bodies.ts';
 import type { BodyOf } from '../../core/record/events.ts';
 import { speciesOfLot } from '../lot-species.ts';
 import {

@@ -14,8 +14,9 @@ import {
 import { SOUR_LIQUIDS, type LiquidPart } from '../../core/bench/acid/liquid.ts';
 import { bindsMore } from '../../core/bench/acid/parameters.ts';
 import { rememberedCourses } from '../../core/bench/acid/front.ts';
-import { ACID_ENDS, SPENT_LIQUID } from '../../core/record/acid-bodies.ts';
-import { NO_CUT, UNIDENTIFIED } from '../../core/record/bodies.ts';
+import { ACID_ENDS, SPENT_LIQUID } from '../../core/activity/acid/bodies.ts';
+import { NO_CUT } from '../../core/activity/piece/bodies.ts';
+import { UNIDENTIFIED } from '../../core/activity/receive/bodies.ts';
 import { acidNow, type AcidRun, type HouseState } from '../../core/record/state.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';

@@ -4,7 +4,7 @@ import { canFollow, sortWeights } from '../../core/bench/age/fit.ts';
 import { ageForecast } from '../../core/bench/age/forecast.ts';
 import { looked, LOOKS, PREPARATION_STEPS } from '../../core/bench/age/looks.ts';
 import { AGEING_NUMBERS, AGEING_RULES, TARGET_LOSS } from '../../core/bench/age/parameters.ts';
-import { AGE_ENDS, AGE_PACKS } from '../../core/record/age-bodies.ts';
+import { AGE_ENDS, AGE_PACKS } from '../../core/activity/age/bodies.ts';
 import { running } from '../../core/record/occupation.ts';
 import { type AgeRun, type PieceState } from '../../core/record/state.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { speciesIn } from '../../core/fish/house-species.ts';
-import { FORMS, NO_CUT, USES } from '../../core/record/bodies.ts';
+import { NO_CUT, USES } from '../../core/activity/piece/bodies.ts';
+import { FORMS } from '../../core/activity/receive/bodies.ts';
 import type { PieceState } from '../../core/record/state.ts';
 import { businessDay } from '../../core/service/day.ts';
 import { MOST_STRANDS } from '../store/projections.ts';

@@ -11,7 +11,8 @@ import {
   templatesOf
 } from '../../core/bench/breakdown/maps.ts';
 import type { CutPart } from '../../core/bench/breakdown/map-types.ts';
-import { FORMS, GRADES, USES, WASTES } from '../../core/record/bodies.ts';
+import { GRADES, USES, WASTES } from '../../core/activity/piece/bodies.ts';
+import { FORMS } from '../../core/activity/receive/bodies.ts';
 import { running } from '../../core/record/occupation.ts';
 import { type BoardRun, type HouseState, type PieceState } from '../../core/record/state.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { AIR_CLASS_IDS, CORRECTIVE, EXCURSION_KINDS, PLACE_KINDS } from '../../core/record/bodies.ts';
+import { CORRECTIVE, EXCURSION_KINDS, PLACE_KINDS } from '../../core/activity/cold/bodies.ts';
+import { AIR_CLASS_IDS } from '../../core/activity/freeze/bodies.ts';
 import type { HouseState, Place } from '../../core/record/state.ts';
 import { excursionsIn } from '../cold/excursions.ts';
 import { chunksOf } from '../store/readings.ts';

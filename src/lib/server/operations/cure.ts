@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { changed, executed, programmeSeconds, stageAt, type CureChange } from '../../core/bench/cure/changes.ts';
 import { stepsOf } from '../../core/bench/cure/steps.ts';
-import { CURE_CHANGES, CURE_PACKS, SALT_TASTES } from '../../core/record/bodies.ts';
+import { CURE_CHANGES, CURE_PACKS, SALT_TASTES } from '../../core/activity/cure/bodies.ts';
 import { cureNow, type HouseState } from '../../core/record/state.ts';
 import { METER_PLACES } from '../../core/bench/cure/learn.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';

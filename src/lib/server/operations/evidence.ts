@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { speciesIn } from '../../core/fish/house-species.ts';
-import { FORMS, PAPERS } from '../../core/record/bodies.ts';
+import { PAPERS } from '../../core/activity/papers/bodies.ts';
+import { FORMS } from '../../core/activity/receive/bodies.ts';
 import { AUTHORITY_SCOPES } from '../../core/rules/exceptions.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { addDays, businessDay } from '../../core/service/day.ts';

@@ -9,7 +9,7 @@ import {
 } from '../../core/bench/freeze/forecast.ts';
 import { blockOf } from '../../core/bench/freeze/pham.ts';
 import { WATER_SHARE } from '../../core/bench/cure/parameters.ts';
-import { AIR_CLASS_IDS, LIE_IDS, PACKING_IDS, SHAPE_IDS } from '../../core/record/bodies.ts';
+import { AIR_CLASS_IDS, LIE_IDS, PACKING_IDS, SHAPE_IDS } from '../../core/activity/freeze/bodies.ts';
 import type { BodyOf } from '../../core/record/events.ts';
 import type { FreezeRun, HouseState, LotState, PieceState } from '../../core/record/state.ts';
 import { judgeRun, wentInSolid, type RunContext } from '../../core/rules/freezer-run.ts';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { speciesIn } from '../../core/fish/house-species.ts';
-import { DECISIONS, UNIDENTIFIED } from '../../core/record/bodies.ts';
+import { DECISIONS, UNIDENTIFIED } from '../../core/activity/receive/bodies.ts';
 import { recommend, scoreSheet, STRICTNESS, type Answers } from '../../core/inspect/score.ts';
 import { SHEET_IDS, sheetIn, sheetIdFor, type SheetId } from '../../core/inspect/sheets.ts';
 import type { LotState } from '../../core/record/state.ts';

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { overlaps, TEMPLATES } from '../../core/bench/breakdown/templates.ts';
 import { CREDITS, PORTIONS } from '../../core/bench/breakdown/portions.ts';
-import { USES } from '../../core/record/bodies.ts';
+import { USES } from '../../core/activity/piece/bodies.ts';
 import { draft } from '../store/record.ts';
 import { bookId, neededText, shortText, ticked } from './fields.ts';
 import { operation } from './operation.ts';

@@ -3,6 +3,7 @@ import { EmberError } from '../../core/errors.ts';
 import { speciesIn } from '../../core/fish/house-species.ts';
 import { KILLINGS } from '../../core/fish/rigor.ts';
 import { FAO_AREAS } from '../../core/fish/fao-areas.ts';
+import { NO_CUT } from '../../core/activity/piece/bodies.ts';
 import {
   ARRIVAL_PACKS,
   DECISIONS,
@@ -10,12 +11,11 @@ import {
   FORMS,
   GEARS,
   ICE,
-  NO_CUT,
   PRICE_UNITS,
   PURPOSES,
   THREE,
   UNIDENTIFIED
-} from '../../core/record/bodies.ts';
+} from '../../core/activity/receive/bodies.ts';
 import { profileById } from '../../core/rules/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
 import { addDays, businessDay, readInstant } from '../../core/service/day.ts';

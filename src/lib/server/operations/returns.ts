@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { CREDITS } from '../../core/record/bodies.ts';
+import { CREDITS } from '../../core/activity/receive/bodies.ts';
 import { draft } from '../store/record.ts';
 import { returnable } from '../returns.ts';
 import { choice, MASS, neededText, optionalNumeric, optionalQuantity, shortText, when } from './fields.ts';

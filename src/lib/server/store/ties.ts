@@ -1,4 +1,4 @@
-import { UNIDENTIFIED } from '../../core/record/bodies.ts';
+import { UNIDENTIFIED } from '../../core/activity/receive/bodies.ts';
 import type { LotState, PieceState } from '../../core/record/state.ts';
 import type { Movement } from '../../core/bench/breakdown/mass.ts';
 import type { Lineage } from '../../core/rules/verdict.ts';

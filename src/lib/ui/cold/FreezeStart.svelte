@@ -1,6 +1,6 @@
 <script lang="ts">
   import { thickest } from '$lib/core/bench/breakdown/depth.ts';
-  import { AIR_CLASS_IDS, LIE_IDS, PACKING_IDS, SHAPE_IDS } from '$lib/core/record/bodies.ts';
+  import { AIR_CLASS_IDS, LIE_IDS, PACKING_IDS, SHAPE_IDS } from '$lib/core/activity/freeze/bodies.ts';
   import { untrack } from 'svelte';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { Place } from '$lib/core/record/state.ts';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { CREDITS } from '$lib/core/record/bodies.ts';
+  import { CREDITS } from '$lib/core/activity/receive/bodies.ts';
   import type { LotState } from '$lib/core/record/state.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { dayAndTime, formatMass } from '$lib/ui/format.ts';

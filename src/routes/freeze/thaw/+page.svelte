@@ -1,7 +1,8 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { thickest } from '$lib/core/bench/breakdown/depth.ts';
-  import { PACK_STATES, PACKING_IDS, SHAPE_IDS } from '$lib/core/record/bodies.ts';
+  import { PACKING_IDS, SHAPE_IDS } from '$lib/core/activity/freeze/bodies.ts';
+  import { PACK_STATES } from '$lib/core/activity/thaw/bodies.ts';
   import type { forecastThaw } from '$lib/server/operations/thaw.ts';
   import ThermalSection from '$lib/ui/charts/ThermalSection.svelte';
   import { houseNow } from '$lib/ui/clock.svelte.ts';

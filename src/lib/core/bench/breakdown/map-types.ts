@@ -1,4 +1,5 @@
-import type { FORMS, GRADES, USES, WASTES } from '../../record/bodies.ts';
+import type { GRADES, USES, WASTES } from '../../activity/piece/bodies.ts';
+import type { FORMS } from '../../activity/receive/bodies.ts';
 
 /** What a cut map is made of. */
 export const MAP_IDS = [

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Species } from '../../fish/species.ts';
-import type { FORMS } from '../../record/bodies.ts';
+import type { FORMS } from '../../activity/receive/bodies.ts';
 import type { CutTemplate } from '../../record/state.ts';
 import { CUT_MAPS } from './map-data.ts';
 import { MAP_IDS, type CutMap, type CutPart, type MapId } from './map-types.ts';

@@ -10,7 +10,7 @@ import {
 import { dateMarkEnd } from '../../service/clocks.ts';
 import { ALL_ROUTES, freezerRuns, reason, wasFrozenBefore, type Hazard, type JudgeContext } from '../context.ts';
 import { notPrepared } from '../../bench/age/looks.ts';
-import { SPENT_LIQUID } from '../../record/acid-bodies.ts';
+import { SPENT_LIQUID } from '../../activity/acid/bodies.ts';
 import { cureNow, type AgeRun } from '../../record/state.ts';
 import { RAW_ROUTES, type Reason, type Route } from '../window.ts';
 import { readInstant } from '../../service/day.ts';

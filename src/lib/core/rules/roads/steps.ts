@@ -1,5 +1,5 @@
 import type { LogBook } from '../../log/holding.ts';
-import { UNSAID } from '../../record/bodies.ts';
+import { UNSAID } from '../../activity/papers/bodies.ts';
 import type { BodyOf } from '../../record/events.ts';
 import type { HouseState } from '../../record/state.ts';
 import { addDays } from '../../service/day.ts';

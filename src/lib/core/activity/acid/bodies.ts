@@ -1,13 +1,13 @@
 import { z } from 'zod';
-import { CUTS, SET_POINTS } from '../bench/acid/plan.ts';
-import { sauceBody } from '../bench/acid/sauce.ts';
-import { ingredientBody } from '../ingredients/ingredient.ts';
-import { pins, toldBesides, typedValue } from './bodies.ts';
+import { CUTS, SET_POINTS } from '../../bench/acid/plan.ts';
+import { sauceBody } from '../../bench/acid/sauce.ts';
+import { ingredientBody } from '../../ingredients/ingredient.ts';
+import { pins, typedValue, finite, band } from '../../record/values.ts';
+import { toldBesides } from '../cure/bodies.ts';
+import { kind, second, type Kinds } from '../../record/kind.ts';
 
 /** What can happen to fish in acid, and with its sauces. */
 
-const finite = z.number().finite();
-const band = z.object({ low: finite, likely: finite, high: finite });
 const liquidPart = z.object({ what: z.enum(['sour', 'water', 'oil']), id: z.string().optional(), ml: finite });
 export const acidSettings = z.object({
   cut: z.enum(CUTS),
@@ -100,3 +100,15 @@ export const ingredientSet = z.object({
 /** The house is out of one and uses another instead (nothing: left out), until it is back. */
 export const ingredientSwapped = z.object({ id: z.string(), instead: z.string(), reason: z.string() });
 export const ingredientBack = z.object({ id: z.string() });
+
+export const kinds = {
+  'acid.started': second(acidStarted, acidFrom1),
+  'acid.checked': second(acidChecked, acidFrom1),
+  'acid.lifted': kind(acidLifted, false),
+  'acid.ended': kind(acidEnded),
+  'piece.dressed': kind(pieceDressed),
+  'sauce.set': kind(sauceSet, false),
+  'ingredient.set': kind(ingredientSet, false),
+  'ingredient.swapped': kind(ingredientSwapped, false),
+  'ingredient.back': kind(ingredientBack, false)
+} satisfies Kinds;

@@ -1,11 +1,10 @@
 import { z } from 'zod';
-import { LOOKS, PREPARATION_STEPS } from '../bench/age/looks.ts';
-import { pins, typedValue } from './bodies.ts';
+import { LOOKS, PREPARATION_STEPS } from '../../bench/age/looks.ts';
+import { pins, typedValue, finite, band } from '../../record/values.ts';
+import { kind, type Kinds } from '../../record/kind.ts';
 
 /** What can happen on the ageing rack. */
 
-const finite = z.number().finite();
-const band = z.object({ low: finite, likely: finite, high: finite });
 /** Days after hanging at which the wanted loss is reached, as it was forecast then; null: never in such air. */
 const readyDay = band.nullable();
 
@@ -88,3 +87,14 @@ export const serviceSet = z.object({
   covers: finite.nullable(),
   withdrawn: z.boolean()
 });
+
+export const kinds = {
+  'age.started': kind(ageStarted),
+  'age.weighed': kind(ageWeighed),
+  'age.moved': kind(ageMoved),
+  'age.looked': kind(ageLooked),
+  'age.ended': kind(ageEnded),
+  'ageing.set': kind(ageingSet, false),
+  'rack.set': kind(rackSet, false),
+  'service.set': kind(serviceSet, false)
+} satisfies Kinds;

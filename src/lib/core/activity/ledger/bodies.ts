@@ -1,0 +1,34 @@
+import { z } from 'zod';
+import { kind, type Kinds } from '../../record/kind.ts';
+import { finite, tablet } from '../../record/values.ts';
+
+/** What happens to the ledger itself. A shape is never edited once shipped: a new version is added and the old one upcast. */
+
+export const daySigned = z.object({
+  day: z.string(),
+  headSeq: z.number().int(),
+  headHash: z.string(),
+  note: z.string()
+});
+
+export const backupMade = z.object({ headSeq: z.number().int(), headHash: z.string(), file: z.string() });
+
+export const clockBehind = z.object({ behindSeconds: finite });
+
+export const amended = z.object({
+  amends: z.number().int(),
+  void: z.boolean(),
+  happened: finite.nullable(),
+  patch: z.record(z.string(), z.unknown()),
+  reason: z.string(),
+  /** Routes whose window this amendment widened: such a one is an override, owned by who recorded it. */
+  widens: z.array(z.string()),
+  tablet
+});
+
+export const kinds = {
+  'day.signed': kind(daySigned, false),
+  'backup.made': kind(backupMade, false),
+  'clock.behind': kind(clockBehind, false),
+  'entry.amended': kind(amended)
+} satisfies Kinds;
