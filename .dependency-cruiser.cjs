@@ -53,12 +53,20 @@ module.exports = {
     },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } }
   ],
+  required: [
+    {
+      name: 'svelte-files-are-read',
+      comment: 'Each compiles to something that leans on Svelte: one that leans on nothing was listed, and not read.',
+      severity: 'error',
+      module: { path: '^src/.*\\.svelte$' },
+      to: { path: '^node_modules/svelte/src' }
+    }
+  ],
   options: {
     doNotFollow: { path: 'node_modules' },
     exclude: { path: '^(build|\\.svelte-kit)' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.layers.json' },
-    extraExtensionsToScan: ['.svelte'],
     enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'svelte', 'types', 'default'] }
   }
 };

@@ -1,8 +1,11 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
+import { join } from 'node:path';
 import { defineConfig } from 'vite';
+import { digestOf } from './src/lib/server/store/rules-digest.ts';
 
 export default defineConfig({
   plugins: [tailwindcss(), sveltekit()],
-  worker: { format: 'es' }
+  worker: { format: 'es' },
+  define: { EMBER_TIDE_RULES_DIGEST: JSON.stringify(digestOf(join(import.meta.dirname, 'src/lib'))) }
 });

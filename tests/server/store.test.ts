@@ -1,11 +1,12 @@
 import Database from 'better-sqlite3';
 import { expect } from 'chai';
-import { copyFileSync, readFileSync, readdirSync } from 'node:fs';
-import { join } from 'node:path';
+import { copyFileSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import fc from 'fast-check';
 import { seedDemo } from '../../src/lib/server/demo/house.ts';
 import { openDatabase } from '../../src/lib/server/store/open.ts';
 import { backUp, restore } from '../../src/lib/server/store/backup.ts';
+import { digestOf, rulesDigest } from '../../src/lib/server/store/rules-digest.ts';
 import { pack, unpack } from '../../src/lib/server/store/readings.ts';
 import { seriesOf } from '../../src/lib/core/log/series.ts';
 import { openStore } from '../../src/lib/server/store/store.ts';
@@ -130,6 +131,36 @@ describe('the record on disk', () => {
     const before = openStore(aside, { readonly: true });
     expect(before.projections.lots()).to.have.length(2);
     before.close();
+  });
+  it('what other rules judged is judged anew at the next start, and nothing is where they are the same', () => {
+    const house = openTestHouse(file());
+    const { piece } = house.done('receive-lot', CHAR) as { piece: string };
+    house.close();
+    const stale = (digest: number) => {
+      const db = new Database(file());
+      db.prepare('UPDATE pieces SET missing = ? WHERE id = ?').run('["stale"]', piece);
+      db.prepare('UPDATE projection_shape SET shape = ?').run(digest);
+      db.close();
+      const store = openStore(file());
+      const { missing } = store.projections.piece(piece);
+      store.close();
+      return missing.includes('stale');
+    };
+    expect([stale(rulesDigest() - 1), stale(7), stale(rulesDigest())]).to.deep.equal([false, false, true]);
+  });
+  it('any edit of what is computed gives another digest; what is only shown gives none', () => {
+    const write = (path: string, text: string) => {
+      mkdirSync(dirname(join(folder.path, path)), { recursive: true });
+      writeFileSync(join(folder.path, path), text);
+      return digestOf(folder.path);
+    };
+    write('server/store/ties.ts', 'b');
+    const first = write('core/rules/a.ts', 'limit = 4');
+    expect(Number.isSafeInteger(first)).to.equal(true);
+    expect(write('words/a.ts', 'four hours')).to.equal(first);
+    expect(write('core/rules/a.ts', 'limit = 5')).to.not.equal(first);
+    expect(write('core/rules/a.ts', 'limit = 4')).to.equal(first);
+    expect(write('server/store/ties.ts', 'c')).to.not.equal(first);
   });
   it('a damaged backup is not put in the place of a good record', async () => {
     const house = openTestHouse(file());

@@ -3,6 +3,7 @@ import { openDatabase, type Db, type OpenOptions } from './open.ts';
 import { openProjections, type Projections } from './projections.ts';
 import { openReadings } from './readings.ts';
 import { openRecord, type RecordStore } from './record.ts';
+import { rulesDigest } from './rules-digest.ts';
 
 export interface Person {
   readonly id: string;
@@ -60,16 +61,14 @@ function openRequests(db: Db) {
   };
 }
 
-/** Raise it whenever a folded state or a verdict changes its shape or its rules. */
-const PROJECTION_SHAPE = 8;
-
-/** Rebuilds projections that an earlier version of the program wrote. */
+/** Rebuilds projections that another version of the program wrote. */
 function bringUpToDate(db: Db, record: RecordStore, projections: Projections): void {
   const kept = db.prepare<[], { shape: number }>('SELECT shape FROM projection_shape').get();
-  if (kept?.shape === PROJECTION_SHAPE) return;
+  const digest = rulesDigest();
+  if (kept?.shape === digest) return;
   db.transaction(() => {
     projections.rebuild(record.head().recorded);
-    db.prepare<[number]>('UPDATE projection_shape SET shape = ?').run(PROJECTION_SHAPE);
+    db.prepare<[number]>('UPDATE projection_shape SET shape = ?').run(digest);
   })();
 }
 
