@@ -1,4 +1,19 @@
 /** The arrows of the house: routes -> (ui, server, workers) -> core. Nothing points back. */
+/** The core's own order, lowest first. What stands in one line does not know of each other, nor of anything below it here. */
+const CORE = [
+  ['errors.ts', 'random.ts', 'shipped.ts', 'measure/'],
+  ['fish/', 'device/'],
+  ['codes/', 'receive/'],
+  ['ingredients/', 'inspect/'],
+  ['record/', 'activity/'],
+  ['log/'],
+  ['bench/'],
+  ['rules/'],
+  ['service/'],
+  ['trace/']
+];
+const inCore = (names) => `^src/lib/core/(${names.map((name) => name.replace('.', '[.]')).join('|')})`;
+
 module.exports = {
   forbidden: [
     {
@@ -50,6 +65,19 @@ module.exports = {
       severity: 'error',
       from: { path: '^devices' },
       to: { path: '^src', pathNot: '^src/lib/core' }
+    },
+    ...CORE.slice(0, -1).map((names, index) => ({
+      name: `core-${names[0].replace(/[^a-z]/g, '')}-does-not-look-up`,
+      severity: 'error',
+      from: { path: inCore(names) },
+      to: { path: inCore(CORE.slice(index + 1).flat()) }
+    })),
+    {
+      name: 'core-has-an-order',
+      comment: 'Every part of the core stands in the list above.',
+      severity: 'error',
+      from: { path: '^src/lib/core' },
+      to: { path: '^src/lib/core', pathNot: inCore(CORE.flat()) }
     },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } }
   ],

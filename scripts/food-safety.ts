@@ -2,7 +2,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { AUTHORITY_SCOPES, OWNABLE } from '../src/lib/core/rules/exceptions.ts';
-import { PROFILES } from '../src/lib/core/rules/profiles/index.ts';
+import { PROFILES } from '../src/lib/core/codes/profiles/index.ts';
 import { commonRows, profileRows, type RuleRow } from '../src/lib/core/rules/rule-table.ts';
 import { missingWord, scopeWord } from '../src/lib/words/findings.ts';
 

@@ -1,4 +1,4 @@
-import { endingDocuments } from '$lib/core/rules/documents.ts';
+import { endingDocuments } from '$lib/core/codes/documents.ts';
 import { theApp } from '$lib/server/app.ts';
 import { nowView } from '$lib/server/views.ts';
 import type { PageServerLoad } from './$types';

@@ -8,7 +8,7 @@ import { Worker } from 'node:worker_threads';
 import { judgeCycle } from '../../src/lib/core/bench/freeze/compliance.ts';
 import { forecast } from '../../src/lib/core/bench/freeze/forecast.ts';
 import { seriesOf } from '../../src/lib/core/log/series.ts';
-import { US_FC } from '../../src/lib/core/rules/profiles/us-fc.ts';
+import { US_FC } from '../../src/lib/core/codes/profiles/us-fc.ts';
 import { chunksOf } from '../../src/lib/server/store/readings.ts';
 import { draft } from '../../src/lib/server/store/record.ts';
 import { openTestHouse, NOON } from '../server/house.ts';

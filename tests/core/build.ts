@@ -11,7 +11,7 @@ import { NO_CUT } from '../../src/lib/core/activity/piece/bodies.ts';
 import { NEW_HOUSE, type HouseState } from '../../src/lib/core/record/state.ts';
 import { NO_PAPER } from '../../src/lib/core/rules/roads/steps.ts';
 import { verdict, type Lineage, type Verdict } from '../../src/lib/core/rules/verdict.ts';
-import type { Route, WindowState } from '../../src/lib/core/rules/window.ts';
+import type { Route, WindowState } from '../../src/lib/core/codes/window.ts';
 
 /** Builds records for tests: every body is checked by the same schemas as in the house. */
 export const HOUR = 3600_000;

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { whyItMatters } from '../../src/lib/core/fish/ambiguity.ts';
+import { whyItMatters } from '../../src/lib/core/codes/ambiguity.ts';
 import { FAO_AREAS, faoAreaName } from '../../src/lib/core/fish/fao-areas.ts';
 import { iceDaysSpent, whenIceDaysSpent, type SpoilageTrack } from '../../src/lib/core/fish/freshness.ts';
 import { catalogueOf, looserFields, speciesIn, type HouseSpecies } from '../../src/lib/core/fish/house-species.ts';
@@ -9,8 +9,8 @@ import { LOOKALIKES, lookalikesOf } from '../../src/lib/core/fish/lookalikes.ts'
 import { KILLINGS, rigorGuide, rigorStage } from '../../src/lib/core/fish/rigor.ts';
 import { speciesIndex } from '../../src/lib/core/fish/search.ts';
 import { SPECIES, speciesById, speciesCalled } from '../../src/lib/core/fish/species.ts';
-import { allergensAdded, allergensOf } from '../../src/lib/core/rules/allergens.ts';
-import { profileById, PROFILES } from '../../src/lib/core/rules/profiles/index.ts';
+import { allergensAdded, allergensOf } from '../../src/lib/core/codes/allergens.ts';
+import { profileById, PROFILES } from '../../src/lib/core/codes/profiles/index.ts';
 import { HANDLING_WITH_WORDS, STYLES_WITH_WORDS, differenceWord, sourceWord } from '../../src/lib/words/species.ts';
 import { allergenWord } from '../../src/lib/words/notices.ts';
 

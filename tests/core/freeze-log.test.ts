@@ -4,8 +4,8 @@ import { judgeCycle, type ComplianceOptions } from '../../src/lib/core/bench/fre
 import { logReader } from '../../src/lib/core/log/csv.ts';
 import { NO_READINGS, seriesOf, warmest, type LogReading, type Series } from '../../src/lib/core/log/series.ts';
 import type { FreezeReading } from '../../src/lib/core/record/state.ts';
-import { EU } from '../../src/lib/core/rules/profiles/eu.ts';
-import { US_FC } from '../../src/lib/core/rules/profiles/us-fc.ts';
+import { EU } from '../../src/lib/core/codes/profiles/eu.ts';
+import { US_FC } from '../../src/lib/core/codes/profiles/us-fc.ts';
 
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;

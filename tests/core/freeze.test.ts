@@ -4,9 +4,9 @@ import { judgeCycle, statementMeets, type ComplianceOptions } from '../../src/li
 import { loadWarnings } from '../../src/lib/core/bench/freeze/forecast.ts';
 import { coreArrival, phamSeconds, type FreezeInput } from '../../src/lib/core/bench/freeze/pham.ts';
 import type { FreezeReading } from '../../src/lib/core/record/state.ts';
-import type { FreezeCycle } from '../../src/lib/core/rules/profile.ts';
-import { EU } from '../../src/lib/core/rules/profiles/eu.ts';
-import { US_FC } from '../../src/lib/core/rules/profiles/us-fc.ts';
+import type { FreezeCycle } from '../../src/lib/core/codes/profile.ts';
+import { EU } from '../../src/lib/core/codes/profiles/eu.ts';
+import { US_FC } from '../../src/lib/core/codes/profiles/us-fc.ts';
 import { troubleOf } from './measure.test.ts';
 
 const HOUR = 3600_000;

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { HouseState } from '../../src/lib/core/record/state.ts';
-import type { HouseDocument } from '../../src/lib/core/rules/documents.ts';
-import type { Route, WindowState } from '../../src/lib/core/rules/window.ts';
+import type { HouseDocument } from '../../src/lib/core/codes/documents.ts';
+import type { Route, WindowState } from '../../src/lib/core/codes/window.ts';
 import { ask, celsius, codes, HOUSE, kept, paper, stateOf, typed, type Case } from './build.ts';
 
 export const chilled = paper({ type: 'chill-record' });

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { headlineOf, holdsBack, wantedRoute } from '../../src/lib/core/rules/headline.ts';
-import { combineAll, ROUTES, stateAt, type Route } from '../../src/lib/core/rules/window.ts';
+import { combineAll, ROUTES, stateAt, type Route } from '../../src/lib/core/codes/window.ts';
 import { headlineWords } from '../../src/lib/words/headline.ts';
 import { ask, freezeStart, HOUR, HOUSE, readEvery, START, type Case } from './build.ts';
 import { anyCase, anyHour, anyProfile } from './cases.ts';

@@ -24,8 +24,8 @@ import {
   type Swap
 } from '../../src/lib/core/ingredients/kitchen.ts';
 import { ingredientText, readIngredient, readIngredients } from '../../src/lib/core/ingredients/read.ts';
-import { ALLERGENS, allergensAdded } from '../../src/lib/core/rules/allergens.ts';
-import { profileById } from '../../src/lib/core/rules/profiles/index.ts';
+import { ALLERGENS, allergensAdded } from '../../src/lib/core/codes/allergens.ts';
+import { profileById } from '../../src/lib/core/codes/profiles/index.ts';
 import { disclosure, noticeText } from '../../src/lib/words/notices.ts';
 import { troubleOf } from './measure.test.ts';
 

@@ -3,8 +3,8 @@ import fc from 'fast-check';
 import { gradeOf, recommend, scoreSheet, STRICTNESS, type Answers } from '../../src/lib/core/inspect/score.ts';
 import { SHEETS, sheetIdFor, sheetIn, type Sheet } from '../../src/lib/core/inspect/sheets.ts';
 import { SPECIES } from '../../src/lib/core/fish/species.ts';
-import { DIALS, belowFloor, buildProfile, looserChanges } from '../../src/lib/core/rules/profiles/house.ts';
-import { PROFILES, profileById } from '../../src/lib/core/rules/profiles/index.ts';
+import { DIALS, belowFloor, buildProfile, looserChanges } from '../../src/lib/core/codes/profiles/house.ts';
+import { PROFILES, profileById } from '../../src/lib/core/codes/profiles/index.ts';
 import { DIALS_WITH_WORDS } from '../../src/lib/words/dials.ts';
 import { troubleOf } from './measure.test.ts';
 

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { labelOf, type LabelData } from '../../src/lib/core/trace/label.ts';
-import { ROUTES, stateAt, type Route, type RouteWindow } from '../../src/lib/core/rules/window.ts';
+import { ROUTES, stateAt, type Route, type RouteWindow } from '../../src/lib/core/codes/window.ts';
 import { bindingWords, labelWords } from '../../src/lib/words/labels.ts';
 
 const NOW = Date.UTC(2026, 2, 13, 12);

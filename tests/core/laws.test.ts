@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { SPECIES } from '../../src/lib/core/fish/species.ts';
 import type { RecordEvent } from '../../src/lib/core/record/events.ts';
-import { RAW_ROUTES, ROUTES, isWider } from '../../src/lib/core/rules/window.ts';
+import { RAW_ROUTES, ROUTES, isWider } from '../../src/lib/core/codes/window.ts';
 import { DAY, HOUR, HOUSE, LOT, ask, celsius, event, freezeRead, holdStart, inspection, stateOf } from './build.ts';
 import { anyCase, anyHour, anyProfile } from './cases.ts';
 

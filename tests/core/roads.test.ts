@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { findRoads } from '../../src/lib/core/rules/roads/search.ts';
 import type { RoadFreezer } from '../../src/lib/core/rules/roads/steps.ts';
-import { ROUTES } from '../../src/lib/core/rules/window.ts';
+import { ROUTES } from '../../src/lib/core/codes/window.ts';
 import { DEFAULT_PREFERENCES } from '../../src/lib/core/measure/units.ts';
 import { requestLetter, roadLine, stepWords } from '../../src/lib/words/roads.ts';
 import { ask, HOUR, HOUSE, lineageOf, START, type Case } from './build.ts';

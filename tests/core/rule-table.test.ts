@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { readFileSync } from 'node:fs';
-import { PROFILES } from '../../src/lib/core/rules/profiles/index.ts';
+import { PROFILES } from '../../src/lib/core/codes/profiles/index.ts';
 import { commonRows, profileRows } from '../../src/lib/core/rules/rule-table.ts';
 import { PAGE, rulesText } from '../../scripts/food-safety.ts';
 

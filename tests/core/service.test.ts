@@ -3,9 +3,9 @@ import fc from 'fast-check';
 import { searchSpecies } from '../../src/lib/core/fish/search.ts';
 import { relativeSpoilage } from '../../src/lib/core/fish/freshness.ts';
 import { SPECIES, speciesById, speciesCalled } from '../../src/lib/core/fish/species.ts';
-import { US_FC } from '../../src/lib/core/rules/profiles/us-fc.ts';
-import { combineAll, isWider, stateAt, type RouteWindow } from '../../src/lib/core/rules/window.ts';
-import { dateMarkEnd, discardTime, secondsAbove } from '../../src/lib/core/service/clocks.ts';
+import { US_FC } from '../../src/lib/core/codes/profiles/us-fc.ts';
+import { combineAll, isWider, stateAt, type RouteWindow } from '../../src/lib/core/codes/window.ts';
+import { dateMarkEnd, discardTime, secondsAbove } from '../../src/lib/core/rules/clocks.ts';
 import {
   addDays,
   businessDay,
@@ -13,7 +13,7 @@ import {
   readInstant,
   wallText,
   wallTime
-} from '../../src/lib/core/service/day.ts';
+} from '../../src/lib/core/measure/day.ts';
 import { handsQueue } from '../../src/lib/core/service/hands.ts';
 import { foldLineage, judge } from '../../src/lib/core/rules/verdict.ts';
 import { frame, ticks, water } from '../../src/lib/ui/charts/tide.ts';

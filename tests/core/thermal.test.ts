@@ -18,8 +18,8 @@ import {
   temperature,
   temperatureSlope
 } from '../../src/lib/core/bench/freeze/thermal.ts';
-import { EU } from '../../src/lib/core/rules/profiles/eu.ts';
-import { US_FC } from '../../src/lib/core/rules/profiles/us-fc.ts';
+import { EU } from '../../src/lib/core/codes/profiles/eu.ts';
+import { US_FC } from '../../src/lib/core/codes/profiles/us-fc.ts';
 import { troubleOf } from './measure.test.ts';
 
 const freezing = (more: Partial<ThermalInput> = {}): ThermalInput => ({

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
-import { PREPARATION } from '../../src/lib/core/bench/age/looks.ts';
-import { AGEING_RULES } from '../../src/lib/core/bench/age/parameters.ts';
+import { PREPARATION } from '../../src/lib/core/activity/age/lists.ts';
+import { AGEING_RULES } from '../../src/lib/core/activity/age/lists.ts';
 import type { BodyOf } from '../../src/lib/core/record/events.ts';
 import { running } from '../../src/lib/core/record/occupation.ts';
 import { foldPiece } from '../../src/lib/core/record/state.ts';

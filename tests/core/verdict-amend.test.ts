@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { effectiveEvents, standingWithout, unwarranted, versionsThatCount } from '../../src/lib/core/record/amend.ts';
 import type { BodyOf, RecordEvent } from '../../src/lib/core/record/events.ts';
-import { isWider } from '../../src/lib/core/rules/window.ts';
+import { isWider } from '../../src/lib/core/codes/window.ts';
 import {
   ask,
   celsius,

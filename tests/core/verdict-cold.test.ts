@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import type { LogReading } from '../../src/lib/core/log/series.ts';
 import { PLAIN_PLACE } from '../../src/lib/core/activity/cold/bodies.ts';
 import type { RecordEvent } from '../../src/lib/core/record/events.ts';
-import { isWider } from '../../src/lib/core/rules/window.ts';
+import { isWider } from '../../src/lib/core/codes/window.ts';
 import {
   ask,
   celsius,

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { SPECIES } from '../../src/lib/core/fish/species.ts';
-import { RAW_ROUTES } from '../../src/lib/core/rules/window.ts';
+import { RAW_ROUTES } from '../../src/lib/core/codes/window.ts';
 import {
   ask,
   celsius,

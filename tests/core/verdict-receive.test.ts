@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { speciesById } from '../../src/lib/core/fish/species.ts';
 import type { HouseSpecies } from '../../src/lib/core/fish/house-species.ts';
-import type { HouseProfile } from '../../src/lib/core/rules/profiles/house.ts';
+import type { HouseProfile } from '../../src/lib/core/codes/profiles/house.ts';
 import { judge, foldLineage } from '../../src/lib/core/rules/verdict.ts';
 import {
   HOUR,
@@ -20,7 +20,7 @@ import {
   readEvery,
   stateOf
 } from './build.ts';
-import type { HouseDocument } from '../../src/lib/core/rules/documents.ts';
+import type { HouseDocument } from '../../src/lib/core/codes/documents.ts';
 import { authority, char, chilled, cleared, feed, fullFeed, licensed, runGolden } from './golden.ts';
 import { statement, type Golden } from './golden.ts';
 

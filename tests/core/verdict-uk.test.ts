@@ -1,6 +1,6 @@
 import { expect } from 'chai';
-import { EU } from '../../src/lib/core/rules/profiles/eu.ts';
-import { UK } from '../../src/lib/core/rules/profiles/uk.ts';
+import { EU } from '../../src/lib/core/codes/profiles/eu.ts';
+import { UK } from '../../src/lib/core/codes/profiles/uk.ts';
 import { noticeText } from '../../src/lib/words/notices.ts';
 import { ask, celsius, event, freezeEnd, freezeStart, holdStart, kept, readEvery, stateOf } from './build.ts';
 import { char, fullFeed, runGolden, type Golden } from './golden.ts';

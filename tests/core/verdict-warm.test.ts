@@ -6,7 +6,7 @@ import type { RecordEvent } from '../../src/lib/core/record/events.ts';
 import { contextsOf, foldLineage } from '../../src/lib/core/rules/verdict.ts';
 import { spentBy, warmClock } from '../../src/lib/core/rules/hazards/clock.ts';
 import { budgetEnd, isLasting, spentAt } from '../../src/lib/core/rules/warmth.ts';
-import { isWider } from '../../src/lib/core/rules/window.ts';
+import { isWider } from '../../src/lib/core/codes/window.ts';
 import {
   acidStart,
   ask,

@@ -12,7 +12,7 @@ import {
   wouldChange
 } from '../../src/lib/words/findings.ts';
 import { kindWords, taskWords } from '../../src/lib/words/tasks.ts';
-import { PROFILES } from '../../src/lib/core/rules/profiles/index.ts';
+import { PROFILES } from '../../src/lib/core/codes/profiles/index.ts';
 import { entryWords } from '../../src/lib/ui/entry.ts';
 import { ask, celsius, event, paper, typed } from './build.ts';
 

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { PREPARATION } from '../../src/lib/core/bench/age/looks.ts';
+import { PREPARATION } from '../../src/lib/core/activity/age/lists.ts';
 import { driedFish, priorFor } from '../../src/lib/server/age/prior.ts';
 import { rackView, spotsOf } from '../../src/lib/server/age/views.ts';
 import { pieceView } from '../../src/lib/server/piece-view.ts';

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import type { App } from '../../src/lib/server/app.ts';
 import { pieceView } from '../../src/lib/server/piece-view.ts';
 import { EVENT_KINDS } from '../../src/lib/core/record/events.ts';
-import { documentState, endingDocuments, WARN_DAYS } from '../../src/lib/core/rules/documents.ts';
+import { documentState, endingDocuments, WARN_DAYS } from '../../src/lib/core/codes/documents.ts';
 import { openTestHouse, type TestHouse } from './house.ts';
 
 const DAY = 86_400_000;

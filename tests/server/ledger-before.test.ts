@@ -3,7 +3,7 @@ import { gunzipSync } from 'node:zlib';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { stateAt, type RouteWindow } from '../../src/lib/core/rules/window.ts';
+import { stateAt, type RouteWindow } from '../../src/lib/core/codes/window.ts';
 import { openStore, type Store } from '../../src/lib/server/store/store.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { scratch } from './house.ts';

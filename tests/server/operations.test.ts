@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { join } from 'node:path';
-import { stateAt, type Route } from '../../src/lib/core/rules/window.ts';
+import { stateAt, type Route } from '../../src/lib/core/codes/window.ts';
 import { readConfig } from '../../src/lib/server/config.ts';
 import { openApp } from '../../src/lib/server/app.ts';
 import { pieceView } from '../../src/lib/server/piece-view.ts';

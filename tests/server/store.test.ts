@@ -154,6 +154,7 @@ describe('the record on disk', () => {
       writeFileSync(join(folder.path, path), text);
       return digestOf(folder.path);
     };
+    mkdirSync(join(folder.path, 'core'), { recursive: true });
     write('server/store/ties.ts', 'b');
     const first = write('core/rules/a.ts', 'limit = 4');
     expect(Number.isSafeInteger(first)).to.equal(true);

@@ -18,7 +18,7 @@ import { spentBy } from '../core/rules/hazards/clock.ts';
 import { soonestWarm } from '../core/rules/piece-clock.ts';
 import { foldStrands, type JudgeInput } from '../core/rules/verdict.ts';
 import { BOARD_MINUTES } from '../core/service/hands.ts';
-import { stateAt, type Route, type RouteWindow } from '../core/rules/window.ts';
+import { stateAt, type Route, type RouteWindow } from '../core/codes/window.ts';
 import type { App } from './app.ts';
 import { costOfPiece, costsOf } from './costs.ts';
 import { candidatesOfLot } from './lot-species.ts';

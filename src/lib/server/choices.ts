@@ -1,4 +1,4 @@
-import { stateAt } from '../core/rules/window.ts';
+import { stateAt } from '../core/codes/window.ts';
 import { mayBegin, occupantsOf, STEP_IDS } from '../core/record/occupation.ts';
 import { isFrozen } from '../core/record/frozen.ts';
 import type { App } from './app.ts';

@@ -1,10 +1,10 @@
 import { speciesIn } from '../core/fish/house-species.ts';
 import type { HouseState, LotState } from '../core/record/state.ts';
-import { allergensAdded, allergensOf, namesOf, type AllergenDuty, type ToldOfPiece } from '../core/rules/allergens.ts';
-import { profileById } from '../core/rules/profiles/index.ts';
+import { allergensAdded, allergensOf, namesOf, type AllergenDuty, type ToldOfPiece } from '../core/codes/allergens.ts';
+import { profileById } from '../core/codes/profiles/index.ts';
 import { toldTogether, type Told } from '../core/ingredients/ingredient.ts';
 import { foldStrands } from '../core/rules/verdict.ts';
-import type { Route } from '../core/rules/window.ts';
+import type { Route } from '../core/codes/window.ts';
 import { disclosure, noticeText } from '../words/notices.ts';
 import type { Store } from './store/store.ts';
 

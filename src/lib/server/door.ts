@@ -12,7 +12,7 @@ import {
   UNIDENTIFIED
 } from '../core/activity/receive/bodies.ts';
 import type { LotState, PieceState } from '../core/record/state.ts';
-import { profileById } from '../core/rules/profiles/index.ts';
+import { profileById } from '../core/codes/profiles/index.ts';
 import { judge, pinsFor } from '../core/rules/verdict.ts';
 import type { App } from './app.ts';
 import { choice, list, optionalQuantity, TEMPERATURE, ticked } from './operations/fields.ts';

@@ -1,12 +1,12 @@
 import { z } from 'zod';
-import { whyItMatters } from '../core/fish/ambiguity.ts';
+import { whyItMatters } from '../core/codes/ambiguity.ts';
 import { catalogueOf } from '../core/fish/house-species.ts';
 import { LOOKALIKES } from '../core/fish/lookalikes.ts';
 import { speciesCalled } from '../core/fish/species.ts';
 import { gradeOf } from '../core/inspect/score.ts';
 import type { LotState } from '../core/record/state.ts';
 import { SHEET_IDS, SHEETS, sheetIn } from '../core/inspect/sheets.ts';
-import { profileById } from '../core/rules/profiles/index.ts';
+import { profileById } from '../core/codes/profiles/index.ts';
 import type { App } from './app.ts';
 import { candidatesOfLot } from './lot-species.ts';
 import { answersFrom, appraise, sheetForLot } from './operations/inspect.ts';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { stateAt } from '../core/rules/window.ts';
+import { stateAt } from '../core/codes/window.ts';
 import type { App } from './app.ts';
 import { costOfPiece, costsOf, flowOf, summaryOf } from './costs.ts';
 import { candidatesOfLot } from './lot-species.ts';

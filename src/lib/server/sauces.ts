@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { EmberError } from '../core/errors.ts';
 import { SHIPPED_SAUCES } from '../core/bench/acid/sauces/index.ts';
-import { sauceChanges, scaleSauce, type Sauce, type SauceBody } from '../core/bench/acid/sauce.ts';
+import { sauceChanges, scaleSauce } from '../core/bench/acid/sauce.ts';
+import { type Sauce, type SauceBody } from '../core/activity/acid/sauce-body.ts';
 import type { HouseState } from '../core/record/state.ts';
 import { intervalOf } from './age/prior.ts';
 import { list, optionalQuantity } from './operations/fields.ts';

@@ -2,11 +2,11 @@ import { toldTogether, type LinkedLine, type Told } from '../core/ingredients/in
 import { LIQUID_INGREDIENTS, toldOfLines } from '../core/ingredients/kitchen.ts';
 import { readIngredients } from '../core/ingredients/read.ts';
 import type { LiquidPart } from '../core/bench/acid/liquid.ts';
-import type { RecipeBody } from '../core/bench/cure/recipe.ts';
-import type { School } from '../core/bench/cure/programme.ts';
+import type { RecipeBody } from '../core/activity/cure/recipe-body.ts';
+import type { School } from '../core/activity/cure/lists.ts';
 import type { HouseState } from '../core/record/state.ts';
-import { allergensAdded } from '../core/rules/allergens.ts';
-import { profileById } from '../core/rules/profiles/index.ts';
+import { allergensAdded } from '../core/codes/allergens.ts';
+import { profileById } from '../core/codes/profiles/index.ts';
 import { UNSAID } from '../words/notices.ts';
 
 const asking = (what: string): LinkedLine => ({ what, ingredient: '', holds: null, mayHold: [] });

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { EmberError } from '../core/errors.ts';
 import { acidNow, cureNow } from '../core/record/state.ts';
-import { stateAt } from '../core/rules/window.ts';
+import { stateAt } from '../core/codes/window.ts';
 import { spentShare, warmShare } from '../core/rules/piece-clock.ts';
 import { handsQueue } from '../core/service/hands.ts';
-import { readInstant } from '../core/service/day.ts';
+import { readInstant } from '../core/measure/day.ts';
 import { SCHOOL_WORDS } from '../words/cure.ts';
 import type { App } from './app.ts';
 import { excursionsIn } from './cold/excursions.ts';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import type { Reason } from '$lib/core/rules/window.ts';
+  import type { Reason } from '$lib/core/codes/window.ts';
   import { ROUTE_WORDS, sentence, wouldChange } from '$lib/words/findings.ts';
   import { dayAndTime } from './format.ts';
 

@@ -1,5 +1,5 @@
 import type { RecordEvent } from '../core/record/events.ts';
-import { LOOK_FIELDS } from '../core/bench/age/looks.ts';
+import { LOOK_FIELDS } from '../core/activity/age/lists.ts';
 import { lookWords } from '../words/age.ts';
 import { cureStepWords } from '../words/cure.ts';
 import { fieldName } from '../words/errors.ts';

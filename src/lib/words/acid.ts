@@ -1,5 +1,5 @@
-import type { SauceKind } from '../core/bench/acid/sauce.ts';
-import type { AcidCut, SetPoint } from '../core/bench/acid/plan.ts';
+import type { SauceKind } from '../core/activity/acid/sauce-body.ts';
+import type { AcidCut, SetPoint } from '../core/activity/acid/lists.ts';
 
 /** Words for the acid bench. */
 export const LOOK_WORDS: Record<SetPoint, string> = {

@@ -1,5 +1,5 @@
 import type { AdviceCode } from '../core/bench/age/advice.ts';
-import type { LookField, PreparationStep } from '../core/bench/age/looks.ts';
+import type { LookField, PreparationStep } from '../core/activity/age/lists.ts';
 
 /** Words for the ageing rack. */
 export const LOOK_FIELD_WORDS: Record<LookField, string> = {

@@ -1,4 +1,4 @@
-import type { Dosing, School } from '../core/bench/cure/programme.ts';
+import type { Dosing, School } from '../core/activity/cure/lists.ts';
 import type { CureStep } from '../core/bench/cure/steps.ts';
 
 /** Words for the cure bench: schools, their reasons, ranges and mistakes; steps; and what a choice changes. */

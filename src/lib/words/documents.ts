@@ -1,4 +1,4 @@
-import type { DocumentKind, DocumentState, LicensedScope } from '../core/rules/documents.ts';
+import type { DocumentKind, DocumentState, LicensedScope } from '../core/codes/documents.ts';
 import { scopeWord } from './findings.ts';
 import type { AuthorityScope } from '../core/rules/exceptions.ts';
 

@@ -1,6 +1,6 @@
 import type { AuthorityScope } from '../core/rules/exceptions.ts';
-import type { Reason, Route, WindowState } from '../core/rules/window.ts';
-import type { School } from '../core/bench/cure/programme.ts';
+import type { Reason, Route, WindowState } from '../core/codes/window.ts';
+import type { School } from '../core/activity/cure/lists.ts';
 import { lookWords } from './age.ts';
 import { SCHOOL_WORDS } from './cure.ts';
 import { formatDuration } from '../core/measure/format.ts';

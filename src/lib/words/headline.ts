@@ -1,5 +1,5 @@
 import type { Headline, RouteState } from '../core/rules/headline.ts';
-import type { Route } from '../core/rules/window.ts';
+import type { Route } from '../core/codes/window.ts';
 import type { UnitPreferences } from '../core/measure/units.ts';
 import { ROUTE_WORDS, sentence, wouldChange } from './findings.ts';
 

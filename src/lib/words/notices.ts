@@ -1,4 +1,4 @@
-import type { Route } from '../core/rules/window.ts';
+import type { Route } from '../core/codes/window.ts';
 import type { Told } from '../core/ingredients/ingredient.ts';
 
 /**

@@ -2,7 +2,7 @@ import { formatDuration, formatLength, formatTemperature } from '../core/measure
 import type { UnitPreferences } from '../core/measure/units.ts';
 import type { LotState } from '../core/record/state.ts';
 import type { PaperPoint, Road, RoadStep } from '../core/rules/roads/steps.ts';
-import type { Route } from '../core/rules/window.ts';
+import type { Route } from '../core/codes/window.ts';
 import { ROUTE_WORDS, scopeWord } from './findings.ts';
 
 const PAPERS: Record<string, string> = {

@@ -1,4 +1,4 @@
-import type { Difference } from '../core/fish/ambiguity.ts';
+import type { Difference } from '../core/codes/ambiguity.ts';
 
 /** Words for what the catalogue keeps as codes. */
 const HANDLING: Record<string, string> = {

@@ -1,8 +1,8 @@
 import type { Task } from '../core/service/hands.ts';
-import type { SetPoint } from '../core/bench/acid/plan.ts';
+import type { SetPoint } from '../core/activity/acid/lists.ts';
 import { LOOK_WORDS } from './acid.ts';
 import { lookWords } from './age.ts';
-import type { School } from '../core/bench/cure/programme.ts';
+import type { School } from '../core/activity/cure/lists.ts';
 import { cureStepWords, SCHOOL_WORDS } from './cure.ts';
 import { missingWord } from './findings.ts';
 

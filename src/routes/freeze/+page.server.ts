@@ -1,5 +1,5 @@
 import { running } from '$lib/core/record/occupation.ts';
-import { profileById } from '$lib/core/rules/profiles/index.ts';
+import { profileById } from '$lib/core/codes/profiles/index.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/choices.ts';
 import { freezeRunView } from '$lib/server/cold/views.ts';

@@ -1,4 +1,4 @@
-import { profilesOf } from '$lib/core/rules/profiles/index.ts';
+import { profilesOf } from '$lib/core/codes/profiles/index.ts';
 import { theApp } from '$lib/server/app.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import type { PageServerLoad } from './$types';

@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { EmberError } from '$lib/core/errors.ts';
 import { catalogueOf } from '$lib/core/fish/house-species.ts';
-import { profileById } from '$lib/core/rules/profiles/index.ts';
+import { profileById } from '$lib/core/codes/profiles/index.ts';
 import { theApp } from '$lib/server/app.ts';
 import { doorFields, doorVerdict } from '$lib/server/door.ts';
 import { actionsFor } from '$lib/server/forms.ts';

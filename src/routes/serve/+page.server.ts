@@ -1,4 +1,4 @@
-import { profileById } from '$lib/core/rules/profiles/index.ts';
+import { profileById } from '$lib/core/codes/profiles/index.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';

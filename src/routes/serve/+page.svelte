@@ -1,6 +1,6 @@
 <script lang="ts">
   import { formatDuration } from '$lib/core/measure/format.ts';
-  import { namesOf } from '$lib/core/rules/allergens.ts';
+  import { namesOf } from '$lib/core/codes/allergens.ts';
   import { CARD_WORDS, disclosure, TOLD_WORDS, toldLine } from '$lib/words/notices.ts';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import Field from '$lib/ui/controls/Field.svelte';
@@ -10,7 +10,7 @@
   import Services from '$lib/ui/serve/Services.svelte';
   import WindowLine from '$lib/ui/marks/WindowLine.svelte';
   import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
-  import { stateAt } from '$lib/core/rules/window.ts';
+  import { stateAt } from '$lib/core/codes/window.ts';
   import { ROUTE_WORDS } from '$lib/words/findings.ts';
   import type { PageProps } from './$types';
 

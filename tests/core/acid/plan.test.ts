@@ -7,9 +7,9 @@ import {
   paceFromCheck,
   setPointAt,
   shapeOf,
-  SET_POINTS,
   type AcidSettings
 } from '../../../src/lib/core/bench/acid/plan.ts';
+import { SET_POINTS } from '../../../src/lib/core/activity/acid/lists.ts';
 import { ACID_STYLES } from '../../../src/lib/words/acid.ts';
 import { troubleOf } from '../measure.test.ts';
 

@@ -1,13 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  correctSauce,
-  SAUCE_KINDS,
-  sauceBody,
-  sauceChanges,
-  scaleSauce,
-  type SauceBody
-} from '../../../src/lib/core/bench/acid/sauce.ts';
+import { correctSauce, sauceChanges, scaleSauce } from '../../../src/lib/core/bench/acid/sauce.ts';
+import { SAUCE_KINDS, sauceBody, type SauceBody } from '../../../src/lib/core/activity/acid/sauce-body.ts';
 import { SHIPPED_SAUCES } from '../../../src/lib/core/bench/acid/sauces/index.ts';
 import { linkTo, NO_HOUSE_INGREDIENTS, toldOfLines } from '../../../src/lib/core/ingredients/kitchen.ts';
 import { portionsText, sauceLinesText } from '../../../src/lib/ui/acid/sauce-text.ts';

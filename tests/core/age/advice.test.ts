@@ -1,15 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { NEAR_ENOUGH, pullAdvice, type Sitting } from '../../../src/lib/core/bench/age/advice.ts';
-import {
-  looked,
-  LOOK_FIELDS,
-  LOOKS,
-  missedDays,
-  notPrepared,
-  PREPARATION,
-  type LookAnswers
-} from '../../../src/lib/core/bench/age/looks.ts';
+import { looked, missedDays, notPrepared } from '../../../src/lib/core/bench/age/looks.ts';
+import { LOOK_FIELDS, LOOKS, PREPARATION, type LookAnswers } from '../../../src/lib/core/activity/age/lists.ts';
 import { ADVICE_WORDS, answerWords, lookWords } from '../../../src/lib/words/age.ts';
 import { adviceWords, outlookWords, readyWords } from '../../../src/lib/ui/age/say.ts';
 import { CHART, weightChart } from '../../../src/lib/ui/age/chart.ts';

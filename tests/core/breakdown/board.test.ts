@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { balanceOf, massFlow, scaleError, slipOfThousand } from '../../../src/lib/core/bench/breakdown/mass.ts';
 import { massAndMoney } from '../../../src/lib/core/bench/breakdown/flow.ts';
 import { allocate } from '../../../src/lib/core/bench/breakdown/cost.ts';
-import { ROUTES, type Route } from '../../../src/lib/core/rules/window.ts';
+import { ROUTES, type Route } from '../../../src/lib/core/codes/window.ts';
 import { PORTIONS, portionsFrom } from '../../../src/lib/core/bench/breakdown/portions.ts';
 import { forecastYield, typicalShare } from '../../../src/lib/core/bench/breakdown/yield.ts';
 import { running } from '../../../src/lib/core/record/occupation.ts';

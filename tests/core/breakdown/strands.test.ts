@@ -5,7 +5,7 @@ import type { RecordEvent } from '../../../src/lib/core/record/events.ts';
 import { foldPiece } from '../../../src/lib/core/record/state.ts';
 import { OUT_OF_COLD_CELSIUS, secondsOut, withTimeOut } from '../../../src/lib/core/rules/out-of-cold.ts';
 import { foldStrands, verdict, type Lineage } from '../../../src/lib/core/rules/verdict.ts';
-import { isWider } from '../../../src/lib/core/rules/window.ts';
+import { isWider } from '../../../src/lib/core/codes/window.ts';
 import {
   ask,
   celsius,

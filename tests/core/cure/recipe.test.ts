@@ -1,14 +1,14 @@
 import { expect } from 'chai';
 import { cure } from '../../../src/lib/core/bench/cure/plan.ts';
-import { SCHOOL_IDS } from '../../../src/lib/core/bench/cure/programme.ts';
+import { SCHOOL_IDS } from '../../../src/lib/core/activity/cure/lists.ts';
 import {
   readRecipes,
-  recipeBody,
   recipesAsFile,
   scaleRecipe,
   settingsOf,
   sharesOf
 } from '../../../src/lib/core/bench/cure/recipe.ts';
+import { recipeBody } from '../../../src/lib/core/activity/cure/recipe-body.ts';
 import { SHIPPED_RECIPES } from '../../../src/lib/core/bench/cure/recipes/index.ts';
 import { troubleOf } from '../measure.test.ts';
 

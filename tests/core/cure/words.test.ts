@@ -1,15 +1,12 @@
 import { expect } from 'chai';
-import { CUTS, SET_POINTS, acidPlan, shapeOf } from '../../../src/lib/core/bench/acid/plan.ts';
+import { acidPlan, shapeOf } from '../../../src/lib/core/bench/acid/plan.ts';
+import { CUTS, SET_POINTS } from '../../../src/lib/core/activity/acid/lists.ts';
 import { SOUR_LIQUIDS } from '../../../src/lib/core/bench/acid/liquid.ts';
 import { GUARD_CODES, guardsOf } from '../../../src/lib/core/bench/cure/guards.ts';
-import {
-  DOSINGS,
-  SCHOOL_IDS,
-  STAGE_IDS,
-  programmeOf,
-  type CureSettings
-} from '../../../src/lib/core/bench/cure/programme.ts';
-import { CURE_STEP_CODES, stepsOf } from '../../../src/lib/core/bench/cure/steps.ts';
+import { programmeOf, type CureSettings } from '../../../src/lib/core/bench/cure/programme.ts';
+import { DOSINGS, SCHOOL_IDS, STAGE_IDS } from '../../../src/lib/core/activity/cure/lists.ts';
+import { stepsOf } from '../../../src/lib/core/bench/cure/steps.ts';
+import { CURE_STEP_CODES } from '../../../src/lib/core/activity/cure/lists.ts';
 import { CURE_PACKS, SALT_TASTES } from '../../../src/lib/core/activity/cure/bodies.ts';
 import { entryWords } from '../../../src/lib/ui/entry.ts';
 import { ACID_STYLES, CUT_WORDS, LIQUID_WORDS, LOOK_MEANS, LOOK_WORDS } from '../../../src/lib/words/acid.ts';

@@ -1,6 +1,6 @@
 import { scaledErfc } from '../measure/erf.ts';
 import { inRange } from '../errors.ts';
-import { FLESH_DENSITY } from '../bench/flesh.ts';
+import { FLESH_DENSITY } from './flesh.ts';
 
 /** Unfrozen fish: conductivity, W/m/K, and heat held by a cubic metre, J/m³/K; 76 % water (check). */
 const CONDUCTIVITY = 0.5;

@@ -1,4 +1,4 @@
-import { shipped } from '../bench/shipped.ts';
+import { shipped } from '../shipped.ts';
 import { ingredientBody, type Ingredient, type IngredientBody } from './ingredient.ts';
 
 /**

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ALLERGENS } from '../rules/allergens.ts';
+import { ALLERGENS } from '../codes/allergens.ts';
 
 export const allergenName = z.enum(ALLERGENS);
 

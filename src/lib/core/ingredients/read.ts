@@ -1,5 +1,5 @@
 import { EmberError } from '../errors.ts';
-import { ALLERGENS, type Allergen } from '../rules/allergens.ts';
+import { ALLERGENS, type Allergen } from '../codes/allergens.ts';
 import type { LinkedLine } from './ingredient.ts';
 import { ingredientNamed, ingredientsOf, type HouseIngredients } from './kitchen.ts';
 

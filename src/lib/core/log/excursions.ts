@@ -1,4 +1,4 @@
-import type { ScaleLimit } from '../rules/profile.ts';
+import type { ScaleLimit } from '../codes/profile.ts';
 import type { PlaceLog } from './holding.ts';
 import { indexAt, silences } from './series.ts';
 

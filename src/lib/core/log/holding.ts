@@ -1,4 +1,4 @@
-import { atOrBelow, type ScaleLimit } from '../rules/profile.ts';
+import { atOrBelow, type ScaleLimit } from '../codes/profile.ts';
 import { ASSUMED_HOLDING_CELSIUS, rateAt, type Stretch } from '../fish/freshness.ts';
 import type { Species } from '../fish/species.ts';
 import type { FreezeReading } from '../record/state.ts';

@@ -1,13 +1,13 @@
 import type { Species } from '../fish/species.ts';
 import type { HouseState, LotState, PieceState, Place, Reading, Stay } from '../record/state.ts';
 import { union, type Interval, type LogBook } from '../log/holding.ts';
-import type { LogPoint } from '../service/clocks.ts';
-import type { Cited, RuleProfile } from './profile.ts';
-import { businessDay } from '../service/day.ts';
+import type { LogPoint } from './clocks.ts';
+import type { Cited, RuleProfile } from '../codes/profile.ts';
+import { businessDay } from '../measure/day.ts';
 import { conflictsOf, type Conflict } from './papers.ts';
 import { staysOf, type LoggedStay } from './stays.ts';
 import type { WarmSpell } from './warm-spell.ts';
-import { RAW_ROUTES, ROUTES, type Effect, type Reason, type Route } from './window.ts';
+import { RAW_ROUTES, ROUTES, type Effect, type Reason, type Route } from '../codes/window.ts';
 
 /** Everything a verdict may look at. */
 export interface JudgeContext {

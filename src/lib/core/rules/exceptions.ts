@@ -1,7 +1,7 @@
 import type { Evidence, LotState, OwnedException } from '../record/state.ts';
-import { businessDay, businessDayEnd, type HouseTime } from '../service/day.ts';
-import { documentsFor, type HouseDocument } from './documents.ts';
-import type { Reason, Route } from './window.ts';
+import { businessDay, businessDayEnd, type HouseTime } from '../measure/day.ts';
+import { documentsFor, type HouseDocument } from '../codes/documents.ts';
+import type { Reason, Route } from '../codes/window.ts';
 
 /**
  * Findings of the house's own caution: a person may answer for them with name and reason. Where a code leaves no discretion a

@@ -2,7 +2,7 @@ import { judgeCycle, SOLID_CORE, type ComplianceOptions, type CycleResult } from
 import type { LogBook, RunLog } from '../log/holding.ts';
 import type { FreezeRun } from '../record/state.ts';
 import type { JudgeContext } from './context.ts';
-import { atOrBelow, type FreezeCycle } from './profile.ts';
+import { atOrBelow, type FreezeCycle } from '../codes/profile.ts';
 
 /** What a freezer run is judged in: the rule book, what loggers said, and the way the piece came. */
 export type RunContext = Pick<JudgeContext, 'profile' | 'house' | 'logs' | 'at' | 'lot' | 'chain'>;

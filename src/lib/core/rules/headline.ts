@@ -1,5 +1,5 @@
 import { EmberError } from '../errors.ts';
-import { stateAt, type Reason, type Route, type RouteWindow, type WindowState } from './window.ts';
+import { stateAt, type Reason, type Route, type RouteWindow, type WindowState } from '../codes/window.ts';
 
 /** A route as it stands at a moment. */
 export interface RouteState {

@@ -1,5 +1,5 @@
 import type { Evidence, HouseState, LotState } from '../record/state.ts';
-import { businessDay } from '../service/day.ts';
+import { businessDay } from '../measure/day.ts';
 
 /** What a paper says that the lot does not bear out. */
 export type Conflict =

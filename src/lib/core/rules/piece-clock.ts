@@ -4,7 +4,7 @@ import { freshnessClock } from './hazards/age.ts';
 import { spentBy, warmClock, type WarmClock } from './hazards/clock.ts';
 import { contextsOf, type JudgeInput } from './verdict.ts';
 import type { FreshnessClock } from './hazards/age.ts';
-import type { Reason } from './window.ts';
+import type { Reason } from '../codes/window.ts';
 
 /** What a piece's clocks use up, kept as change-points so that any later moment can be read off them. */
 export interface PieceClock {

@@ -3,7 +3,7 @@ import { patience } from '../log/series.ts';
 import type { Stretch } from '../fish/freshness.ts';
 import type { Species } from '../fish/species.ts';
 import type { PieceState, Stay } from '../record/state.ts';
-import type { ScaleLimit } from './profile.ts';
+import type { ScaleLimit } from '../codes/profile.ts';
 
 /**
  * Where a piece and its ancestors lay, in order. A piece that was not cut on a board lies where its parent lay until somebody

@@ -21,12 +21,12 @@ import { histamine } from './hazards/histamine.ts';
 import { timeControl } from './hazards/time-control.ts';
 import { thawing } from './hazards/thawing.ts';
 import { toxins } from './hazards/toxins.ts';
-import type { RuleProfile } from './profile.ts';
-import { profileById } from './profiles/index.ts';
+import type { RuleProfile } from '../codes/profile.ts';
+import { profileById } from '../codes/profiles/index.ts';
 import { withTimeOut } from './out-of-cold.ts';
 import { loggedStays } from './stays.ts';
 import { NO_LOGS, type LogBook } from '../log/holding.ts';
-import { combineAll, stateAt, type Reason, type RouteWindow, type WindowState } from './window.ts';
+import { combineAll, stateAt, type Reason, type RouteWindow, type WindowState } from '../codes/window.ts';
 
 /** Every hazard that is judged, in the order a person would ask. */
 export const HAZARDS: readonly Hazard[] = [

@@ -3,10 +3,10 @@ import { ASSUMED_HOLDING_CELSIUS } from '../fish/freshness.ts';
 import { clipped, union, type Interval } from '../log/holding.ts';
 import { indexAt } from '../log/series.ts';
 import type { HouseState, PieceState } from '../record/state.ts';
-import { pointsAbove, type LogPoint } from '../service/clocks.ts';
+import { pointsAbove, type LogPoint } from './clocks.ts';
 import type { JudgeContext } from './context.ts';
 import { spansOut, type Span } from './out-of-cold.ts';
-import { atOrBelow, type ScaleLimit } from './profile.ts';
+import { atOrBelow, type ScaleLimit } from '../codes/profile.ts';
 import { staysOf } from './stays.ts';
 import type { WarmSpell } from './warm-spell.ts';
 

@@ -11,7 +11,7 @@ import {
   type PieceState
 } from '../record/state.ts';
 import type { PieceClock } from '../rules/piece-clock.ts';
-import { RAW_ROUTES, stateAt, type RouteWindow } from '../rules/window.ts';
+import { RAW_ROUTES, stateAt, type RouteWindow } from '../codes/window.ts';
 
 /** What needs hands: a moment, what to do, and to which piece. */
 export interface Task {

@@ -1,5 +1,5 @@
-import { businessDay, type HouseTime } from '../service/day.ts';
-import { RAW_ROUTES, type Route, type RouteWindow, type WindowState } from '../rules/window.ts';
+import { businessDay, type HouseTime } from '../measure/day.ts';
+import { RAW_ROUTES, type Route, type RouteWindow, type WindowState } from '../codes/window.ts';
 
 /** Label stock as commonly sold, mm. A sheet says how many go across and down, and where the first begins. */
 export interface LabelSize {

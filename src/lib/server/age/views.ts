@@ -5,7 +5,7 @@ import { binned, between } from '../../core/log/series.ts';
 import { running } from '../../core/record/occupation.ts';
 import { type AgeRun, type HouseState, type PieceState } from '../../core/record/state.ts';
 import { verdict, type Verdict } from '../../core/rules/verdict.ts';
-import { stateAt } from '../../core/rules/window.ts';
+import { stateAt } from '../../core/codes/window.ts';
 import type { App } from '../app.ts';
 import { costOfPiece, costsOf } from '../costs.ts';
 import { excursionsIn } from '../cold/excursions.ts';

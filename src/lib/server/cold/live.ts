@@ -3,7 +3,7 @@ import { EmberError } from '../../core/errors.ts';
 import { quarantineOf } from '../../core/log/excursions.ts';
 import { seriesOf, type LogReading } from '../../core/log/series.ts';
 import type { Device, HouseState } from '../../core/record/state.ts';
-import { businessDay } from '../../core/service/day.ts';
+import { businessDay } from '../../core/measure/day.ts';
 import type { App } from '../app.ts';
 import { FUTURE_TOLERANCE_MS } from '../operations/operation.ts';
 import { sealed } from '../operations/cold.ts';

@@ -1,6 +1,6 @@
 import { EmberError } from '../../core/errors.ts';
 import { SHIPPED_RECIPES } from '../../core/bench/cure/recipes/index.ts';
-import type { Recipe, RecipeBody } from '../../core/bench/cure/recipe.ts';
+import type { Recipe, RecipeBody } from '../../core/activity/cure/recipe-body.ts';
 import type { HouseState } from '../../core/record/state.ts';
 
 /** A recipe as the book shows it. */

@@ -1,6 +1,6 @@
 import { lossAfter } from '../../core/bench/age/drying.ts';
-import { PREPARATION } from '../../core/bench/age/looks.ts';
-import { addDays } from '../../core/service/day.ts';
+import { PREPARATION } from '../../core/activity/age/lists.ts';
+import { addDays } from '../../core/measure/day.ts';
 import type { DemoTools } from './morning.ts';
 
 const FINE = { skin: 'dry', eye: 'clear', smell: 'clean', slime: 'none', firmness: 'firm' };

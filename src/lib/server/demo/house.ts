@@ -1,5 +1,5 @@
 import { seededChance } from '../../core/random.ts';
-import { businessDay, addDays, type HouseTime } from '../../core/service/day.ts';
+import { businessDay, addDays, type HouseTime } from '../../core/measure/day.ts';
 import { movableClock } from '../clock.ts';
 import { createExecutor } from '../operations/execute.ts';
 import { operationByName } from '../operations/registry.ts';

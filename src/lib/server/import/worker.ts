@@ -10,7 +10,7 @@ import { parse } from 'csv-parse';
 import { EmberError } from '../../core/errors.ts';
 import { logReader, type LogMapping } from '../../core/log/csv.ts';
 import { silences } from '../../core/log/series.ts';
-import type { HouseTime } from '../../core/service/day.ts';
+import type { HouseTime } from '../../core/measure/day.ts';
 import { chunksOf, type Origin } from '../store/readings.ts';
 
 export interface ImportOrder {

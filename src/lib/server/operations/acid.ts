@@ -1,16 +1,7 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import {
-  acidBand,
-  acidPlan,
-  housePace,
-  CUTS,
-  lookAt,
-  paceFromCheck,
-  SET_POINTS,
-  type AcidSettings,
-  type SetPoint
-} from '../../core/bench/acid/plan.ts';
+import { acidBand, acidPlan, housePace, lookAt, paceFromCheck, type AcidSettings } from '../../core/bench/acid/plan.ts';
+import { CUTS, SET_POINTS, type SetPoint } from '../../core/activity/acid/lists.ts';
 import { SOUR_LIQUIDS, type LiquidPart } from '../../core/bench/acid/liquid.ts';
 import { bindsMore } from '../../core/bench/acid/parameters.ts';
 import { rememberedCourses } from '../../core/bench/acid/front.ts';
@@ -18,7 +9,7 @@ import { ACID_ENDS, SPENT_LIQUID } from '../../core/activity/acid/bodies.ts';
 import { NO_CUT } from '../../core/activity/piece/bodies.ts';
 import { UNIDENTIFIED } from '../../core/activity/receive/bodies.ts';
 import { acidNow, type AcidRun, type HouseState } from '../../core/record/state.ts';
-import { profileById } from '../../core/rules/profiles/index.ts';
+import { profileById } from '../../core/codes/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
 import { speciesOfLot } from '../lot-species.ts';
 import { toldBody } from '../declarations.ts';

@@ -4,7 +4,7 @@ import { speciesIn } from '../../core/fish/house-species.ts';
 import { NO_CUT, USES } from '../../core/activity/piece/bodies.ts';
 import { FORMS } from '../../core/activity/receive/bodies.ts';
 import type { PieceState } from '../../core/record/state.ts';
-import { businessDay } from '../../core/service/day.ts';
+import { businessDay } from '../../core/measure/day.ts';
 import { MOST_STRANDS } from '../store/projections.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';

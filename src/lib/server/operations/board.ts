@@ -15,7 +15,7 @@ import { GRADES, USES, WASTES } from '../../core/activity/piece/bodies.ts';
 import { FORMS } from '../../core/activity/receive/bodies.ts';
 import { running } from '../../core/record/occupation.ts';
 import { type BoardRun, type HouseState, type PieceState } from '../../core/record/state.ts';
-import { profileById } from '../../core/rules/profiles/index.ts';
+import { profileById } from '../../core/codes/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
 import { partWord } from '../../words/cuts.ts';
 import { candidatesOfLot, speciesOfLot } from '../lot-species.ts';

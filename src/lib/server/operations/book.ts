@@ -4,8 +4,8 @@ import { FIXED_FIELDS, looserFields, type HouseSpecies } from '../../core/fish/h
 import { PARASITES, SPECIES_HAZARDS, speciesShape, type CatalogueEntry } from '../../core/fish/kinds.ts';
 import { SPECIES } from '../../core/fish/species.ts';
 import { SHEET_IDS, SHEETS } from '../../core/inspect/sheets.ts';
-import { belowFloor, DIALS, looserChanges } from '../../core/rules/profiles/house.ts';
-import { PROFILES, profileById } from '../../core/rules/profiles/index.ts';
+import { belowFloor, DIALS, looserChanges } from '../../core/codes/profiles/house.ts';
+import { PROFILES, profileById } from '../../core/codes/profiles/index.ts';
 import { draft } from '../store/record.ts';
 import { list, neededText, optionalNumeric, shortText, ticked } from './fields.ts';
 import { operation } from './operation.ts';

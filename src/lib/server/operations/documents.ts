@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { speciesIn } from '../../core/fish/house-species.ts';
-import { DOCUMENT_KINDS, LICENSED_SCOPES } from '../../core/rules/documents.ts';
+import { DOCUMENT_KINDS, LICENSED_SCOPES } from '../../core/codes/documents.ts';
 import { AUTHORITY_SCOPES } from '../../core/rules/exceptions.ts';
-import { businessDay } from '../../core/service/day.ts';
+import { businessDay } from '../../core/measure/day.ts';
 import { draft } from '../store/record.ts';
 import { bookId, list, neededText, shortText } from './fields.ts';
 import { operation } from './operation.ts';

@@ -4,8 +4,8 @@ import { speciesIn } from '../../core/fish/house-species.ts';
 import { PAPERS } from '../../core/activity/papers/bodies.ts';
 import { FORMS } from '../../core/activity/receive/bodies.ts';
 import { AUTHORITY_SCOPES } from '../../core/rules/exceptions.ts';
-import { profileById } from '../../core/rules/profiles/index.ts';
-import { addDays, businessDay } from '../../core/service/day.ts';
+import { profileById } from '../../core/codes/profiles/index.ts';
+import { addDays, businessDay } from '../../core/measure/day.ts';
 import { draft } from '../store/record.ts';
 import {
   list,

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { profileById, PROFILES } from '../../core/rules/profiles/index.ts';
-import { businessDay } from '../../core/service/day.ts';
+import { profileById, PROFILES } from '../../core/codes/profiles/index.ts';
+import { businessDay } from '../../core/measure/day.ts';
 import { draft } from '../store/record.ts';
 import { neededText, numeric, shortText, ticked } from './fields.ts';
 import { operation } from './operation.ts';

@@ -3,7 +3,7 @@ import { EmberError } from '../../core/errors.ts';
 import { ingredientBody, type Ingredient } from '../../core/ingredients/ingredient.ts';
 import { ingredientById, ingredientNamed, isCircle } from '../../core/ingredients/kitchen.ts';
 import { allergenNamed } from '../../core/ingredients/read.ts';
-import { ALLERGENS, type Allergen } from '../../core/rules/allergens.ts';
+import { ALLERGENS, type Allergen } from '../../core/codes/allergens.ts';
 import type { HouseState } from '../../core/record/state.ts';
 import { draft } from '../store/record.ts';
 import { bookId, list, neededText, shortText, ticked } from './fields.ts';

@@ -6,10 +6,10 @@ import { recommend, scoreSheet, STRICTNESS, type Answers } from '../../core/insp
 import { SHEET_IDS, sheetIn, sheetIdFor, type SheetId } from '../../core/inspect/sheets.ts';
 import type { LotState } from '../../core/record/state.ts';
 import type { HouseState } from '../../core/record/state.ts';
-import { profileById } from '../../core/rules/profiles/index.ts';
+import { profileById } from '../../core/codes/profiles/index.ts';
 import { isOwnable } from '../../core/rules/exceptions.ts';
 import { foldStrands, judge, pinsFor } from '../../core/rules/verdict.ts';
-import { ROUTES } from '../../core/rules/window.ts';
+import { ROUTES } from '../../core/codes/window.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import { list, neededText, numeric, optionalQuantity, pieceId, shortText, ticked, when } from './fields.ts';

@@ -16,9 +16,9 @@ import {
   THREE,
   UNIDENTIFIED
 } from '../../core/activity/receive/bodies.ts';
-import { profileById } from '../../core/rules/profiles/index.ts';
+import { profileById } from '../../core/codes/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
-import { addDays, businessDay, readInstant } from '../../core/service/day.ts';
+import { addDays, businessDay, readInstant } from '../../core/measure/day.ts';
 import { draft, type Draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import {

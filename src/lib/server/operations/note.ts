@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { businessDay } from '../../core/service/day.ts';
+import { businessDay } from '../../core/measure/day.ts';
 import { noteShape, noteSubject, readNote } from '../note.ts';
 import { sha256 } from '../store/open.ts';
 import { draft, type Draft } from '../store/record.ts';

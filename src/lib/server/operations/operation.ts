@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { readInstant } from '../../core/service/day.ts';
+import { readInstant } from '../../core/measure/day.ts';
 import type { HouseState } from '../../core/record/state.ts';
 import type { Draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';

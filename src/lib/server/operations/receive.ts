@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { businessDay } from '../../core/service/day.ts';
+import { businessDay } from '../../core/measure/day.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import { neededText, optionalQuantity, shortText, TEMPERATURE, when } from './fields.ts';

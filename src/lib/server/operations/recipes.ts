@@ -1,15 +1,9 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import {
-  LINE_ROLES,
-  readRecipes,
-  recipeBody,
-  settingsOf,
-  type RecipeBody,
-  type RecipeLine
-} from '../../core/bench/cure/recipe.ts';
-import { SALT_KINDS } from '../../core/bench/cure/brine.ts';
-import { SCHOOL_IDS } from '../../core/bench/cure/programme.ts';
+import { readRecipes, settingsOf } from '../../core/bench/cure/recipe.ts';
+import { LINE_ROLES, recipeBody, type RecipeBody, type RecipeLine } from '../../core/activity/cure/recipe-body.ts';
+import { SALT_KINDS } from '../../core/activity/cure/lists.ts';
+import { SCHOOL_IDS } from '../../core/activity/cure/lists.ts';
 import type { HouseState } from '../../core/record/state.ts';
 import { SHIPPED_RECIPES } from '../../core/bench/cure/recipes/index.ts';
 import { recipeBook, recipeById } from '../cure/recipes.ts';

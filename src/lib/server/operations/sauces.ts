@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { correctSauce, SAUCE_KINDS, sauceBody, type SauceBody, type SauceLine } from '../../core/bench/acid/sauce.ts';
+import { correctSauce } from '../../core/bench/acid/sauce.ts';
+import { SAUCE_KINDS, sauceBody, type SauceBody, type SauceLine } from '../../core/activity/acid/sauce-body.ts';
 import { SPENT_LIQUID } from '../../core/activity/acid/bodies.ts';
 import type { HouseState } from '../../core/record/state.ts';
 import { foldStrands, judge } from '../../core/rules/verdict.ts';

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { profileById } from '../../core/rules/profiles/index.ts';
+import { profileById } from '../../core/codes/profiles/index.ts';
 import { foldStrands, judge, pinsFor } from '../../core/rules/verdict.ts';
 import type { Step } from '../../core/record/occupation.ts';
-import { ROUTES } from '../../core/rules/window.ts';
-import { discardTime } from '../../core/service/clocks.ts';
+import { ROUTES } from '../../core/codes/window.ts';
+import { discardTime } from '../../core/rules/clocks.ts';
 import { draft } from '../store/record.ts';
 import { TEMPERATURE, neededText, optionalQuantity, pieceId, quantity, shortText, ticked, when } from './fields.ts';
 import { declarations } from '../declarations.ts';

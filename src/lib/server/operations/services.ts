@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { readInstant } from '../../core/service/day.ts';
+import { readInstant } from '../../core/measure/day.ts';
 import { draft } from '../store/record.ts';
 import { bookId, neededText, optionalNumeric, shortText } from './fields.ts';
 import { operation } from './operation.ts';

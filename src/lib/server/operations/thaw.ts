@@ -6,7 +6,7 @@ import { THAW_DRIP, THAW_METHODS, thaw, type ThawInput } from '../../core/bench/
 import { PACKING_IDS, SHAPE_IDS } from '../../core/activity/freeze/bodies.ts';
 import { PACK_STATES } from '../../core/activity/thaw/bodies.ts';
 import type { HouseState, LotState } from '../../core/record/state.ts';
-import { profileById } from '../../core/rules/profiles/index.ts';
+import { profileById } from '../../core/codes/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
 import { draft } from '../store/record.ts';
 import {

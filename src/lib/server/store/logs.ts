@@ -4,7 +4,7 @@ import { DEFAULT_LOGGED_GAP_SECONDS } from '../../core/bench/freeze/compliance.t
 import { effectiveEvents, versionsThatCount } from '../../core/record/amend.ts';
 import type { RecordEvent } from '../../core/record/events.ts';
 import type { FreezeReading, HouseState, Sensor } from '../../core/record/state.ts';
-import { profileById } from '../../core/rules/profiles/index.ts';
+import { profileById } from '../../core/codes/profiles/index.ts';
 import type { RecordStore } from './record.ts';
 import type { Readings } from './readings.ts';
 

@@ -11,7 +11,7 @@ import { pieceClock, type PieceClock } from '../../core/rules/piece-clock.ts';
 import { foldStrands, judge, type Lineage } from '../../core/rules/verdict.ts';
 import { massFlow } from '../../core/bench/breakdown/mass.ts';
 import type { EventKind, RecordEvent } from '../../core/record/events.ts';
-import type { RouteWindow } from '../../core/rules/window.ts';
+import type { RouteWindow } from '../../core/codes/window.ts';
 import type { ProjectedPiece } from '../../core/service/hands.ts';
 import type { Db } from './open.ts';
 import { staysOf } from '../../core/rules/stays.ts';

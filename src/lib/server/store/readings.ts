@@ -1,7 +1,7 @@
 import { EmberError, inRange } from '../../core/errors.ts';
 import { NO_READINGS, between, inOrder, indexAt, joined, type Series } from '../../core/log/series.ts';
 import type { BodyOf } from '../../core/record/events.ts';
-import { businessDay, businessDayEnd, type HouseTime } from '../../core/service/day.ts';
+import { businessDay, businessDayEnd, type HouseTime } from '../../core/measure/day.ts';
 import { sha256, type Db } from './open.ts';
 
 /** First four bytes of a packed chunk: "ETR2". Those of the first version had none. */

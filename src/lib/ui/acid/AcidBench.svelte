@@ -1,6 +1,7 @@
 <script lang="ts">
   import { safety } from '$lib/words/safety.ts';
-  import { SET_POINTS, type AcidBand, type AcidResult, type AcidSettings } from '$lib/core/bench/acid/plan.ts';
+  import { type AcidBand, type AcidResult, type AcidSettings } from '$lib/core/bench/acid/plan.ts';
+  import { SET_POINTS } from '$lib/core/activity/acid/lists.ts';
   import { LOOK_WORDS } from '$lib/words/acid.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PieceView } from '$lib/server/piece-view.ts';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { CUTS, SET_POINTS } from '$lib/core/bench/acid/plan.ts';
+  import { CUTS, SET_POINTS } from '$lib/core/activity/acid/lists.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { ACID_STYLES, CUT_WORDS, LIQUID_WORDS, LOOK_MEANS, LOOK_WORDS } from '$lib/words/acid.ts';
   import Field from '../controls/Field.svelte';

@@ -3,7 +3,7 @@
   import type { PieceView } from '$lib/server/piece-view.ts';
   import { page } from '$app/state';
   import { toldTogether, type Told } from '$lib/core/ingredients/ingredient.ts';
-  import { namesOf } from '$lib/core/rules/allergens.ts';
+  import { namesOf } from '$lib/core/codes/allergens.ts';
   import { ALSO_HINT, TOLD_WORDS, toldLine } from '$lib/words/notices.ts';
   import IngredientsField from '../controls/IngredientsField.svelte';
   import { untrack } from 'svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { SAUCE_KINDS, type SauceBody } from '$lib/core/bench/acid/sauce.ts';
+  import { SAUCE_KINDS, type SauceBody } from '$lib/core/activity/acid/sauce-body.ts';
   import { SAUCE_KIND_WORDS } from '$lib/words/acid.ts';
   import { untrack } from 'svelte';
   import { page } from '$app/state';

@@ -1,5 +1,6 @@
 import type { LiquidPart } from '../../core/bench/acid/liquid.ts';
-import type { AcidCut, AcidSettings, SetPoint } from '../../core/bench/acid/plan.ts';
+import type { AcidSettings } from '../../core/bench/acid/plan.ts';
+import type { AcidCut, SetPoint } from '../../core/activity/acid/lists.ts';
 import { EmberError } from '../../core/errors.ts';
 import { parseQuantity } from '../../core/measure/parse.ts';
 import type { UnitPreferences } from '../../core/measure/units.ts';

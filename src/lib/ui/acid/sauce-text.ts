@@ -1,5 +1,5 @@
 import { ingredientText } from '../../core/ingredients/read.ts';
-import type { SauceBody, SauceLine } from '../../core/bench/acid/sauce.ts';
+import type { SauceBody, SauceLine } from '../../core/activity/acid/sauce-body.ts';
 
 const figure = (value: number) => String(Number(value.toFixed(4)));
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { AGEING_RULES } from '$lib/core/bench/age/parameters.ts';
+  import { AGEING_RULES } from '$lib/core/activity/age/lists.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { RackView } from '$lib/server/age/views.ts';
   import Field from '../controls/Field.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { PREPARATION, type PreparationStep } from '$lib/core/bench/age/looks.ts';
+  import { PREPARATION, type PreparationStep } from '$lib/core/activity/age/lists.ts';
   import { TARGET_LOSS } from '$lib/core/bench/age/parameters.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PieceChoice } from '$lib/server/choices.ts';

@@ -1,5 +1,5 @@
 import { area, curveMonotoneX, scaleTime } from 'd3';
-import type { RouteWindow } from '../../core/rules/window.ts';
+import type { RouteWindow } from '../../core/codes/window.ts';
 
 /** Geometry of the tide chart: plain functions, so that the server can draw it and a test can read it. */
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import type { RouteWindow } from '$lib/core/rules/window.ts';
+  import type { RouteWindow } from '$lib/core/codes/window.ts';
   import type { FreezeRunView } from '$lib/server/cold/views.ts';
   import type { PieceView } from '$lib/server/piece-view.ts';
   import ColdLog from '../charts/ColdLog.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { ALLERGENS } from '$lib/core/rules/allergens.ts';
+  import { ALLERGENS } from '$lib/core/codes/allergens.ts';
   import { EmberError } from '$lib/core/errors.ts';
   import { ingredientsOf, swapsOfLines, toldOfLines, type HouseIngredients } from '$lib/core/ingredients/kitchen.ts';
   import { NOTHING_TOLD, toldTogether, type LinkedLine } from '$lib/core/ingredients/ingredient.ts';

@@ -2,7 +2,7 @@
   import { formatMass } from '$lib/ui/format.ts';
   import LevelMark from '../marks/LevelMark.svelte';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import type { WindowState } from '$lib/core/rules/window.ts';
+  import type { WindowState } from '$lib/core/codes/window.ts';
 
   /** Several pieces to tick, each with its raw window. Named, the ticks are fields of the form around them. */
   let {

@@ -1,10 +1,10 @@
 <script lang="ts">
   import { programmeSeconds, startBy } from '$lib/core/bench/cure/changes.ts';
-  import type { RecipeBody } from '$lib/core/bench/cure/recipe.ts';
+  import type { RecipeBody } from '$lib/core/activity/cure/recipe-body.ts';
   import { stepsOf } from '$lib/core/bench/cure/steps.ts';
-  import type { School } from '$lib/core/bench/cure/programme.ts';
+  import type { School } from '$lib/core/activity/cure/lists.ts';
   import { thickest } from '$lib/core/bench/breakdown/depth.ts';
-  import { readInstant } from '$lib/core/service/day.ts';
+  import { readInstant } from '$lib/core/measure/day.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PieceView } from '$lib/server/piece-view.ts';
   import { cureStepWords } from '$lib/words/cure.ts';

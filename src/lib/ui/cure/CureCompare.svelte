@@ -3,8 +3,8 @@
   import { programmeSeconds, startBy } from '$lib/core/bench/cure/changes.ts';
   import { guardsOf } from '$lib/core/bench/cure/guards.ts';
   import { thinEnd } from '$lib/core/bench/cure/plan.ts';
-  import type { School } from '$lib/core/bench/cure/programme.ts';
-  import type { RecipeBody } from '$lib/core/bench/cure/recipe.ts';
+  import type { School } from '$lib/core/activity/cure/lists.ts';
+  import type { RecipeBody } from '$lib/core/activity/cure/recipe-body.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { SCHOOL_WORDS } from '$lib/words/cure.ts';
   import { sentence } from '$lib/words/findings.ts';

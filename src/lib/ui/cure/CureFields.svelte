@@ -1,6 +1,6 @@
 <script lang="ts">
   import { brineFigures, partsOf, rateOf } from '$lib/core/bench/cure/brine.ts';
-  import { SCHOOL_IDS, type School } from '$lib/core/bench/cure/programme.ts';
+  import { SCHOOL_IDS, type School } from '$lib/core/activity/cure/lists.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { CANNOT_TELL, DOSING_WORDS, PACK_WORDS, SCHOOL_WORDS } from '$lib/words/cure.ts';
   import { page } from '$app/state';

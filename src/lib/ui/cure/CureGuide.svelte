@@ -1,7 +1,7 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { guardsOf } from '$lib/core/bench/cure/guards.ts';
-  import type { School } from '$lib/core/bench/cure/programme.ts';
+  import type { School } from '$lib/core/activity/cure/lists.ts';
   import { SCHOOL_WORDS } from '$lib/words/cure.ts';
   import { sentence } from '$lib/words/findings.ts';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { RecipeBody } from '$lib/core/bench/cure/recipe.ts';
-  import { SCHOOL_IDS, type School } from '$lib/core/bench/cure/programme.ts';
+  import type { RecipeBody } from '$lib/core/activity/cure/recipe-body.ts';
+  import { SCHOOL_IDS, type School } from '$lib/core/activity/cure/lists.ts';
   import { SCHOOL_WORDS } from '$lib/words/cure.ts';
   import { untrack } from 'svelte';
   import { page } from '$app/state';

@@ -1,8 +1,10 @@
 import { partsOf, rateOf } from '../../core/bench/cure/brine.ts';
 import type { CureParameters } from '../../core/bench/cure/parameters.ts';
 import type { CureSettings } from '../../core/bench/cure/plan.ts';
-import { CURE_DEFAULTS, type Dosing, type School } from '../../core/bench/cure/programme.ts';
-import { settingsOf, type RecipeBody } from '../../core/bench/cure/recipe.ts';
+import { CURE_DEFAULTS } from '../../core/bench/cure/programme.ts';
+import { type Dosing, type School } from '../../core/activity/cure/lists.ts';
+import { settingsOf } from '../../core/bench/cure/recipe.ts';
+import { type RecipeBody } from '../../core/activity/cure/recipe-body.ts';
 import { EmberError } from '../../core/errors.ts';
 import { parseQuantity } from '../../core/measure/parse.ts';
 import type { UnitPreferences } from '../../core/measure/units.ts';

@@ -1,5 +1,5 @@
 import { ingredientText } from '../../core/ingredients/read.ts';
-import type { RecipeBody, RecipeLine } from '../../core/bench/cure/recipe.ts';
+import type { RecipeBody, RecipeLine } from '../../core/activity/cure/recipe-body.ts';
 
 const figure = (value: number) => String(Number(value.toFixed(4)));
 

@@ -5,7 +5,7 @@
   import { formatMass } from '$lib/ui/format.ts';
   import PieceTicks from '$lib/ui/controls/PieceTicks.svelte';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import type { WindowState } from '$lib/core/rules/window.ts';
+  import type { WindowState } from '$lib/core/codes/window.ts';
   import { USE_WORDS } from '$lib/words/cuts.ts';
 
   /** Spoon meat and trim into one batch: every parent stays known, and it is only as good as its worst. */

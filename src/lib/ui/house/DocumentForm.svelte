@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { DOCUMENT_KINDS, LICENSED_SCOPES, type HouseDocument } from '$lib/core/rules/documents.ts';
+  import { DOCUMENT_KINDS, LICENSED_SCOPES, type HouseDocument } from '$lib/core/codes/documents.ts';
   import { AUTHORITY_SCOPES } from '$lib/core/rules/exceptions.ts';
   import { DOCUMENT_KIND_WORDS, DOCUMENT_WORDS as SAY, documentScopeWord } from '$lib/words/documents.ts';
   import Field from '../controls/Field.svelte';

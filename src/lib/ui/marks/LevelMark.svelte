@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { WindowState } from '$lib/core/rules/window.ts';
+  import type { WindowState } from '$lib/core/codes/window.ts';
 
   /** One of a family of six water-level marks: a vessel, and how the water stands in it. Shape says it, colour only helps. */
   let { state, size = 28 }: { state: WindowState; size?: number } = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { stateAt, type RouteWindow } from '$lib/core/rules/window.ts';
+  import { stateAt, type RouteWindow } from '$lib/core/codes/window.ts';
   import { STATE_WORDS, ROUTE_WORDS } from '$lib/words/findings.ts';
   import { moment } from '../format.ts';
   import LevelMark from './LevelMark.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { PieceView } from '$lib/server/piece-view.ts';
-  import { ROUTES } from '$lib/core/rules/window.ts';
+  import { ROUTES } from '$lib/core/codes/window.ts';
   import { ROUTE_WORDS, missingWord } from '$lib/words/findings.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { headlineOf } from '$lib/core/rules/headline.ts';
-  import type { Route } from '$lib/core/rules/window.ts';
+  import type { Route } from '$lib/core/codes/window.ts';
   import { headlineWords, HEADLINE_WORDS as SAY } from '$lib/words/headline.ts';
   import type { PieceView } from '$lib/server/piece-view.ts';
   import { moment } from '../format.ts';

@@ -3,7 +3,7 @@
   import { FAO_AREAS } from '$lib/core/fish/fao-areas.ts';
   import type { Species } from '$lib/core/fish/species.ts';
   import type { HouseState } from '$lib/core/record/state.ts';
-  import type { RuleProfile } from '$lib/core/rules/profile.ts';
+  import type { RuleProfile } from '$lib/core/codes/profile.ts';
   import type { Verdict } from '$lib/core/rules/verdict.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';

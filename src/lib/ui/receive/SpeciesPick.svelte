@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { whyItMatters } from '$lib/core/fish/ambiguity.ts';
+  import { whyItMatters } from '$lib/core/codes/ambiguity.ts';
   import { speciesIndex } from '$lib/core/fish/search.ts';
   import { speciesCalled, type Species } from '$lib/core/fish/species.ts';
-  import type { RuleProfile } from '$lib/core/rules/profile.ts';
+  import type { RuleProfile } from '$lib/core/codes/profile.ts';
   import { differenceWord, handlingWord } from '$lib/words/species.ts';
 
   /** Species by any market name. A name that several answer to is asked about; a fish nobody can name gets its candidates. */

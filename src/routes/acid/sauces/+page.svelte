@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { SAUCE_KINDS } from '$lib/core/bench/acid/sauce.ts';
+  import { SAUCE_KINDS } from '$lib/core/activity/acid/sauce-body.ts';
   import AcidTabs from '$lib/ui/acid/AcidTabs.svelte';
   import SauceForm from '$lib/ui/acid/SauceForm.svelte';
   import { SAUCE_KIND_WORDS } from '$lib/words/acid.ts';

@@ -4,7 +4,7 @@
   import CureTabs from '$lib/ui/cure/CureTabs.svelte';
   import { dayAndTime } from '$lib/ui/format.ts';
   import { SALT_TASTE_WORDS, SCHOOL_WORDS } from '$lib/words/cure.ts';
-  import type { School } from '$lib/core/bench/cure/programme.ts';
+  import type { School } from '$lib/core/activity/cure/lists.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { SCHOOL_IDS } from '$lib/core/bench/cure/programme.ts';
+  import { SCHOOL_IDS } from '$lib/core/activity/cure/lists.ts';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import CureTabs from '$lib/ui/cure/CureTabs.svelte';
   import RecipeForm from '$lib/ui/cure/RecipeForm.svelte';

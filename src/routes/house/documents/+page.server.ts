@@ -1,4 +1,4 @@
-import { documentState } from '$lib/core/rules/documents.ts';
+import { documentState } from '$lib/core/codes/documents.ts';
 import { theApp } from '$lib/server/app.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import type { PageServerLoad } from './$types';

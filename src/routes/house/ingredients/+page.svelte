@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { ALLERGENS } from '$lib/core/rules/allergens.ts';
+  import { ALLERGENS } from '$lib/core/codes/allergens.ts';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import Ticks from '$lib/ui/controls/Ticks.svelte';

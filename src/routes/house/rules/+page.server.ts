@@ -1,5 +1,5 @@
-import { DIALS } from '$lib/core/rules/profiles/house.ts';
-import { PROFILES, profileById, profilesOf } from '$lib/core/rules/profiles/index.ts';
+import { DIALS } from '$lib/core/codes/profiles/house.ts';
+import { PROFILES, profileById, profilesOf } from '$lib/core/codes/profiles/index.ts';
 import { theApp } from '$lib/server/app.ts';
 import { noticeOf } from '$lib/server/declarations.ts';
 import { actionsFor } from '$lib/server/forms.ts';

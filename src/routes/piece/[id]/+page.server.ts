@@ -1,8 +1,8 @@
 import { error } from '@sveltejs/kit';
 import { EmberError } from '$lib/core/errors.ts';
-import { readInstant } from '$lib/core/service/day.ts';
-import { profilesOf } from '$lib/core/rules/profiles/index.ts';
-import { ROUTES } from '$lib/core/rules/window.ts';
+import { readInstant } from '$lib/core/measure/day.ts';
+import { profilesOf } from '$lib/core/codes/profiles/index.ts';
+import { ROUTES } from '$lib/core/codes/window.ts';
 import { theApp } from '$lib/server/app.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { compareView, pieceView } from '$lib/server/piece-view.ts';

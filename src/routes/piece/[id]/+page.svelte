@@ -1,6 +1,6 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import type { Route } from '$lib/core/rules/window.ts';
+  import type { Route } from '$lib/core/codes/window.ts';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
@@ -15,7 +15,7 @@
   import Headline from '$lib/ui/piece/Headline.svelte';
   import { holdsBack } from '$lib/core/rules/headline.ts';
   import { HEADLINE_WORDS } from '$lib/words/headline.ts';
-  import { namesOf } from '$lib/core/rules/allergens.ts';
+  import { namesOf } from '$lib/core/codes/allergens.ts';
   import { allergenWord, toldWords } from '$lib/words/notices.ts';
   import { kindWords } from '$lib/words/tasks.ts';
   import type { PageProps } from './$types';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { CUTS, SET_POINTS } from '../../bench/acid/plan.ts';
-import { sauceBody } from '../../bench/acid/sauce.ts';
+import { CUTS, SET_POINTS } from './lists.ts';
+import { sauceBody } from './sauce-body.ts';
 import { ingredientBody } from '../../ingredients/ingredient.ts';
 import { pins, typedValue, finite, band } from '../../record/values.ts';
 import { toldBesides } from '../cure/bodies.ts';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { LOOKS, PREPARATION_STEPS } from '../../bench/age/looks.ts';
+import { LOOKS, PREPARATION_STEPS } from './lists.ts';
 import { pins, typedValue, finite, band } from '../../record/values.ts';
 import { kind, type Kinds } from '../../record/kind.ts';
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { DOSINGS, SCHOOL_IDS, STAGE_IDS } from '../../bench/cure/programme.ts';
-import { recipeBody } from '../../bench/cure/recipe.ts';
-import { CURE_STEP_CODES } from '../../bench/cure/steps.ts';
+import { DOSINGS, SCHOOL_IDS, STAGE_IDS } from './lists.ts';
+import { recipeBody } from './recipe-body.ts';
+import { CURE_STEP_CODES } from './lists.ts';
 import { kind, second, type Kinds } from '../../record/kind.ts';
 import { finite, typedValue, pins, band, warmthPoint } from '../../record/values.ts';
 

@@ -3,7 +3,7 @@ import { speciesShape } from '../../fish/kinds.ts';
 import { SHEET_IDS } from '../../inspect/sheets.ts';
 import { kind, third, type Kinds } from '../../record/kind.ts';
 import { finite } from '../../record/values.ts';
-import { DOCUMENT_KINDS } from '../../rules/documents.ts';
+import { DOCUMENT_KINDS } from '../../codes/documents.ts';
 
 /** What a house settles of itself. A shape is never edited once shipped: a new version is added and the old one upcast. */
 

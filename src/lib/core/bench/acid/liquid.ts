@@ -1,5 +1,5 @@
 import { EmberError, inRange } from '../../errors.ts';
-import { FLESH_DENSITY } from '../flesh.ts';
+import { FLESH_DENSITY } from '../../fish/flesh.ts';
 import { SET_PH } from './parameters.ts';
 
 /** Acids of kitchen liquids: dissociation constants at 25 °C and molar masses. CRC Handbook of Chemistry and Physics. */

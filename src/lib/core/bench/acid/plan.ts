@@ -12,12 +12,8 @@ import {
 } from './front.ts';
 import { coverFlatMl, coverMl, mixLiquid, type Liquid, type LiquidPart } from './liquid.ts';
 import { ACID_DIFFUSIVITY, ACID_REFERENCE_CELSIUS, BINDING, DARK_TIMES, MUSHY_TIMES } from './parameters.ts';
+import { type AcidCut, type SetPoint } from '../../activity/acid/lists.ts';
 
-export const CUTS = ['dice', 'brick', 'slice', 'cylinder', 'fillet'] as const;
-export type AcidCut = (typeof CUTS)[number];
-/** By how far the rim has come. */
-export const SET_POINTS = ['kissed', 'rimmed', 'half', 'nearly', 'set'] as const;
-export type SetPoint = (typeof SET_POINTS)[number];
 /** Upper end of each, as a share of the half-thickness; and where in it a cook aims. House's words and shares. */
 export const RIM_UP_TO: Record<SetPoint, number> = { kissed: 0.2, rimmed: 0.35, half: 0.65, nearly: 0.95, set: 1 };
 export const RIM_AIM: Record<SetPoint, number> = { kissed: 0.1, rimmed: 0.28, half: 0.5, nearly: 0.8, set: 0.95 };

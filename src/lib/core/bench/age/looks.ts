@@ -1,17 +1,12 @@
-import { businessDay, addDays, type HouseTime } from '../../service/day.ts';
-import type { Route } from '../../rules/window.ts';
-
-/** What is looked at every day, and what each answer means: fine, look again soon, or off the rack. */
-export const LOOKS = {
-  skin: ['dry', 'tacky', 'wet'],
-  eye: ['clear', 'dull', 'sunken', 'no-head'],
-  smell: ['clean', 'faint', 'off'],
-  slime: ['none', 'some'],
-  firmness: ['firm', 'springy', 'soft']
-} as const;
-export type LookField = keyof typeof LOOKS;
-export const LOOK_FIELDS = Object.keys(LOOKS) as readonly LookField[];
-export type LookAnswers = { readonly [Field in LookField]: (typeof LOOKS)[Field][number] };
+import { businessDay, addDays, type HouseTime } from '../../measure/day.ts';
+import type { Route } from '../../codes/window.ts';
+import {
+  LOOK_FIELDS,
+  type LookAnswers,
+  type LookField,
+  PREPARATION,
+  type PreparationStep
+} from '../../activity/age/lists.ts';
 
 const RAW: readonly Route[] = ['raw', 'cured', 'acid', 'seared'];
 const ALL: readonly Route[] = [...RAW, 'cooked'];
@@ -44,14 +39,6 @@ export function looked(answers: LookAnswers): { readonly stops: StopFound[]; rea
     again: keyed.flatMap(({ field, key }) => (AGAIN.has(key) ? [field] : []))
   };
 }
-
-/** Before it is hung. A fillet has no scales to take off and no belly to clean. */
-export const PREPARATION = {
-  whole: ['scaled', 'gutted', 'scrubbed', 'wiped', 'dried'],
-  fillet: ['trimmed', 'wiped', 'dried']
-} as const;
-export type PreparationStep = (typeof PREPARATION)['whole' | 'fillet'][number];
-export const PREPARATION_STEPS = [...new Set(Object.values(PREPARATION).flat())] as PreparationStep[];
 
 /** What of the list was not done. */
 export const notPrepared = (kind: keyof typeof PREPARATION, done: readonly string[]): PreparationStep[] =>

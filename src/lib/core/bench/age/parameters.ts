@@ -27,15 +27,6 @@ export const ONE_WEIGHING_SECONDS = 10 * 60;
 export const GAIN_SHARE = 0.004;
 /** More lost than this in a day is no drying, share. */
 export const MOST_A_DAY = 0.08;
-/** A house's rules of ageing until it sets its own (check). */
-export const AGEING_RULES = {
-  wholeDays: 14,
-  filletDays: 6,
-  limitCelsius: 2,
-  warmHours: 2,
-  afterDays: 3,
-  dayOneAtHanging: false
-} as const;
 /** A histamine kind hangs no longer than this, at or below so much, without a test on file; the house's figures (check). */
 export const HISTAMINE_AGEING = { days: 7, limitCelsius: 2 } as const;
 /** Of the face of a hanging fish, for the estimate of Listeria (check). */

@@ -1,5 +1,5 @@
 import type { BodyOf } from '../../record/events.ts';
-import type { Route } from '../../rules/window.ts';
+import type { Route } from '../../codes/window.ts';
 import type { Band } from './yield.ts';
 
 export type Portion = BodyOf<'kitchen.set'>['portions'][number];

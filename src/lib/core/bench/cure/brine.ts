@@ -1,4 +1,5 @@
 import { EmberError, inRange } from '../../errors.ts';
+import { type SaltKind } from '../../activity/cure/lists.ts';
 
 /** Strength by weight, %, and density at 20 °C, g/ml. CRC Handbook of Chemistry and Physics, aqueous sodium chloride. */
 const DENSITY: readonly (readonly [number, number])[] = [
@@ -50,8 +51,6 @@ export function brineFigures(strength: number): BrineFigures {
   };
 }
 
-export const SALT_KINDS = ['fine', 'coarse', 'flake'] as const;
-export type SaltKind = (typeof SALT_KINDS)[number];
 /** g per ml as it lies in a spoon; typical, each brand its own: weigh a level spoon of yours (check). */
 export const BULK_DENSITY: Record<SaltKind, number> = { fine: 1.2, coarse: 1.0, flake: 0.65 };
 

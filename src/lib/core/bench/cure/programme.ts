@@ -13,11 +13,8 @@ import {
   type CureParameters
 } from './parameters.ts';
 import { cureZones, type CureZone } from './zones.ts';
-
-export const SCHOOL_IDS = ['cover', 'weighed', 'brine', 'film', 'desalt', 'marinade'] as const;
-export type School = (typeof SCHOOL_IDS)[number];
-export const DOSINGS = ['face', 'weight', 'together'] as const;
-export type Dosing = (typeof DOSINGS)[number];
+import type { STAGE_IDS } from '../../activity/cure/lists.ts';
+import { type Dosing, type School } from '../../activity/cure/lists.ts';
 
 /** What lies at the faces for a while. Shares are of the piece's weight; strengths are by weight of the liquid. */
 export type StageContact =
@@ -31,7 +28,6 @@ export type StageContact =
     }
   | { readonly kind: 'closed'; readonly keep: boolean }
   | { readonly kind: 'again' };
-export const STAGE_IDS = ['cure', 'brine', 'film', 'soak', 'paste', 'rest', 'dry', 'paused'] as const;
 export interface Stage {
   readonly id: (typeof STAGE_IDS)[number];
   readonly seconds: number;

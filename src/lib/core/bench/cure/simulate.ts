@@ -1,4 +1,4 @@
-import { FLESH_DENSITY } from '../flesh.ts';
+import { FLESH_DENSITY } from '../../fish/flesh.ts';
 import {
   BATH_LOSS,
   DESALT_GAIN,

@@ -1,21 +1,7 @@
-import type { School, Stage } from './programme.ts';
+import type { Stage } from './programme.ts';
+import type { School } from '../../activity/cure/lists.ts';
+import type { CURE_STEP_CODES } from '../../activity/cure/lists.ts';
 
-export const CURE_STEP_CODES = [
-  'lay-on',
-  'into-brine',
-  'into-water',
-  'into-paste',
-  'turn',
-  'baste',
-  'pour-off',
-  'change-water',
-  'lift',
-  'wipe',
-  'rinse',
-  'dry',
-  'rest-over',
-  'put-back'
-] as const;
 export interface CureStep {
   /** Stays the same while a programme is made longer or shorter: a step that was done stays done. */
   readonly id: string;

@@ -1,4 +1,4 @@
-import { atOrBelow, type FreezeCycle, type ScaleLimit } from '../../rules/profile.ts';
+import { atOrBelow, type FreezeCycle, type ScaleLimit } from '../../codes/profile.ts';
 import type { FreezeReading } from '../../record/state.ts';
 import { between, type Series } from '../../log/series.ts';
 

@@ -4,8 +4,8 @@ import { SOLID_CORE } from './compliance.ts';
 import { AIR_CLASSES, blockOf, coreArrival, PACKINGS, type FreezeInput } from './pham.ts';
 import { simulate, type Shape, type ThermalRun } from './simulate.ts';
 import { fishThermal, heatOfKilogram } from './thermal.ts';
-import { FLESH_DENSITY } from '../flesh.ts';
-import type { FreezeCycle } from '../../rules/profile.ts';
+import { FLESH_DENSITY } from '../../fish/flesh.ts';
+import type { FreezeCycle } from '../../codes/profile.ts';
 
 export interface FreezerPlan extends Omit<FreezeInput, 'targetCelsius'> {
   readonly shape: Shape;

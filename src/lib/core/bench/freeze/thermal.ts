@@ -1,5 +1,5 @@
 import { inRange } from '../../errors.ts';
-import { FLESH_DENSITY, FROZEN_DENSITY } from '../flesh.ts';
+import { FLESH_DENSITY, FROZEN_DENSITY } from '../../fish/flesh.ts';
 
 /**
  * Thermal properties of fish, scaled with its water from the figures for 76 % water: densities 1055 and 1000 kg/m³, heat

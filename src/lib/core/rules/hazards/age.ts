@@ -7,13 +7,13 @@ import {
   type SpoilageTrack,
   type Stretch
 } from '../../fish/freshness.ts';
-import { dateMarkEnd } from '../../service/clocks.ts';
+import { dateMarkEnd } from '../clocks.ts';
 import { ALL_ROUTES, freezerRuns, reason, wasFrozenBefore, type Hazard, type JudgeContext } from '../context.ts';
 import { notPrepared } from '../../bench/age/looks.ts';
 import { SPENT_LIQUID } from '../../activity/acid/bodies.ts';
 import { cureNow, type AgeRun } from '../../record/state.ts';
-import { RAW_ROUTES, type Reason, type Route } from '../window.ts';
-import { readInstant } from '../../service/day.ts';
+import { RAW_ROUTES, type Reason, type Route } from '../../codes/window.ts';
+import { readInstant } from '../../measure/day.ts';
 import { loggedRates } from '../stays.ts';
 
 /** Whole and gutted fish are not yet ready to eat: their date mark begins when the knife opens them. */

@@ -5,9 +5,9 @@ import { clipped, union } from '../../log/holding.ts';
 import { HAND_SILENCE_MS, indexAt, patience } from '../../log/series.ts';
 import type { AgeRun } from '../../record/state.ts';
 import { ALL_ROUTES, papers, reason, type Hazard, type JudgeContext } from '../context.ts';
-import type { Cited, ScaleLimit } from '../profile.ts';
+import type { Cited, ScaleLimit } from '../../codes/profile.ts';
 import { warmAir } from '../stays.ts';
-import { RAW_ROUTES, type Reason, type Route } from '../window.ts';
+import { RAW_ROUTES, type Reason, type Route } from '../../codes/window.ts';
 import { PACK } from './curing.ts';
 import { spentAt } from '../warmth.ts';
 

@@ -1,10 +1,10 @@
 import type { Interval } from '../../log/holding.ts';
 import { clipped, secondsIn, union } from '../../log/holding.ts';
 import { ALL_ROUTES, reason, type Hazard, type JudgeContext } from '../context.ts';
-import { atOrBelow, type ScaleLimit } from '../profile.ts';
+import { atOrBelow, type ScaleLimit } from '../../codes/profile.ts';
 import { budgetEnd, isLasting, warmSpells, wasAbove, type BudgetEnd } from '../warmth.ts';
 import type { WarmCause, WarmSpell } from '../warm-spell.ts';
-import { RAW_ROUTES, type Reason, type Route } from '../window.ts';
+import { RAW_ROUTES, type Reason, type Route } from '../../codes/window.ts';
 import { controlOf, isMonitored } from './time-control.ts';
 
 /** What stood warm so far, of how much, and when the rest runs out. */

@@ -1,5 +1,5 @@
 import { ALL_ROUTES, reason, type Hazard } from '../context.ts';
-import type { Cited } from '../profile.ts';
+import type { Cited } from '../../codes/profile.ts';
 
 const RECORD: Cited = {
   rule: 'house record',

@@ -1,8 +1,8 @@
 import { guardsOf, ROP_HOURS } from '../../bench/cure/guards.ts';
 import { cureNow } from '../../record/state.ts';
 import { ALL_ROUTES, reason, type Hazard } from '../context.ts';
-import type { Cited } from '../profile.ts';
-import { RAW_ROUTES, type Effect, type Reason } from '../window.ts';
+import type { Cited } from '../../codes/profile.ts';
+import { RAW_ROUTES, type Effect, type Reason } from '../../codes/window.ts';
 
 export const PACK: Cited = {
   rule: '3-502.12',

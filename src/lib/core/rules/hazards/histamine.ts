@@ -1,7 +1,7 @@
 import { ALL_ROUTES, papers, reason, wasFrozenBefore, type Hazard, type JudgeContext } from '../context.ts';
-import { atOrBelow } from '../profile.ts';
+import { atOrBelow } from '../../codes/profile.ts';
 import { budgetEnd, warmSpells, wasAbove } from '../warmth.ts';
-import type { Effect, Reason } from '../window.ts';
+import type { Effect, Reason } from '../../codes/window.ts';
 import { spentBy } from './clock.ts';
 
 /**

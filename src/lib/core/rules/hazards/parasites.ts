@@ -1,8 +1,8 @@
 import { statementMeets } from '../../bench/freeze/compliance.ts';
 import { papers, reason, type Hazard, type JudgeContext } from '../context.ts';
 import { FIRST_LOOK_MS, isHopeless, judgeRun, logOfRun } from '../freezer-run.ts';
-import type { Cited } from '../profile.ts';
-import type { Reason } from '../window.ts';
+import type { Cited } from '../../codes/profile.ts';
+import type { Reason } from '../../codes/window.ts';
 
 const HAZARD = 'parasites';
 /** Where a profile has no rule on it, it is a warning. */

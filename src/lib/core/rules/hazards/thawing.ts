@@ -2,8 +2,8 @@ import { running } from '../../record/occupation.ts';
 import { COLD_THAW_LIMIT, WATER_THAW_LIMIT } from '../../bench/freeze/thaw.ts';
 import type { ThawRun } from '../../record/state.ts';
 import { ALL_ROUTES, reason, type Hazard, type JudgeContext } from '../context.ts';
-import { atOrBelow } from '../profile.ts';
-import { RAW_ROUTES, type Reason } from '../window.ts';
+import { atOrBelow } from '../../codes/profile.ts';
+import { RAW_ROUTES, type Reason } from '../../codes/window.ts';
 
 const THAWING = {
   rule: '3-501.13',

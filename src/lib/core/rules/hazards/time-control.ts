@@ -1,7 +1,7 @@
 import type { Hold } from '../../record/state.ts';
 import { ALL_ROUTES, reason, type Hazard } from '../context.ts';
-import { atOrBelow, type RuleProfile, type TimeControl } from '../profile.ts';
-import { RAW_ROUTES, type Reason } from '../window.ts';
+import { atOrBelow, type RuleProfile, type TimeControl } from '../../codes/profile.ts';
+import { RAW_ROUTES, type Reason } from '../../codes/window.ts';
 
 /** The control a tray was put out under; the strictest of the profile where it knows none of that name. */
 export const controlOf = (profile: RuleProfile, hold: Hold): TimeControl =>

@@ -2,9 +2,9 @@ import { running } from '../../record/occupation.ts';
 import { forecast, targetOf } from '../../bench/freeze/forecast.ts';
 import { thaw } from '../../bench/freeze/thaw.ts';
 import type { RecordEvent } from '../../record/events.ts';
-import type { RuleProfile } from '../profile.ts';
+import type { RuleProfile } from '../../codes/profile.ts';
 import type { foldStrands } from '../verdict.ts';
-import type { RouteWindow } from '../window.ts';
+import type { RouteWindow } from '../../codes/window.ts';
 import { celsius, KEPT_CELSIUS, type RoadsInput, type RoadStep } from './steps.ts';
 import { COSTS, PROVING_CELSIUS, READ_EVERY, type Remedy, type Writer } from './trial.ts';
 

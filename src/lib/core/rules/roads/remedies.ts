@@ -1,8 +1,8 @@
-import { businessDay } from '../../service/day.ts';
+import { businessDay } from '../../measure/day.ts';
 import { AUTHORITY_SCOPES, needsAuthority, type AuthorityScope } from '../exceptions.ts';
 import { tagLacks } from '../hazards/arrival.ts';
-import type { FreezeCycle, RuleProfile } from '../profile.ts';
-import { profileById } from '../profiles/index.ts';
+import type { FreezeCycle, RuleProfile } from '../../codes/profile.ts';
+import { profileById } from '../../codes/profiles/index.ts';
 import { foldStrands, type Verdict } from '../verdict.ts';
 import { freezing } from './freezing.ts';
 import { ending } from './running.ts';

@@ -1,8 +1,8 @@
 import { running } from '../../record/occupation.ts';
-import { addDays } from '../../service/day.ts';
+import { addDays } from '../../measure/day.ts';
 import type { RecordEvent } from '../../record/events.ts';
 import { foldStrands, judge, type Lineage, type Verdict } from '../verdict.ts';
-import { ROUTES, type Route } from '../window.ts';
+import { ROUTES, type Route } from '../../codes/window.ts';
 import { remedies } from './remedies.ts';
 import { corrected, COSTS, PROVING_CELSIUS, READ_EVERY, writer, type Remedy, type Writer } from './trial.ts';
 import { celsius, KEPT_CELSIUS, type Road, type RoadsInput, type RoadStep } from './steps.ts';

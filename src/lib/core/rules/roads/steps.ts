@@ -2,11 +2,11 @@ import type { LogBook } from '../../log/holding.ts';
 import { UNSAID } from '../../activity/papers/bodies.ts';
 import type { BodyOf } from '../../record/events.ts';
 import type { HouseState } from '../../record/state.ts';
-import { addDays } from '../../service/day.ts';
+import { addDays } from '../../measure/day.ts';
 import type { AuthorityScope } from '../exceptions.ts';
-import type { FreezeCycle } from '../profile.ts';
+import type { FreezeCycle } from '../../codes/profile.ts';
 import type { Lineage } from '../verdict.ts';
-import type { Route } from '../window.ts';
+import type { Route } from '../../codes/window.ts';
 
 /** Kept at, °C: what a reading in between is taken to be. */
 export const KEPT_CELSIUS = 2;

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { BULK_DENSITY, saltVolume, type SaltKind } from '$lib/core/bench/cure/brine.ts';
+  import { BULK_DENSITY, saltVolume } from '$lib/core/bench/cure/brine.ts';
+  import { type SaltKind } from '$lib/core/activity/cure/lists.ts';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import Field from '$lib/ui/controls/Field.svelte';

@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { EmberError } from '$lib/core/errors.ts';
-import { ROUTES } from '$lib/core/rules/window.ts';
-import { readInstant } from '$lib/core/service/day.ts';
+import { ROUTES } from '$lib/core/codes/window.ts';
+import { readInstant } from '$lib/core/measure/day.ts';
 import { theApp } from '$lib/server/app.ts';
 import { nextWanted, roadsView } from '$lib/server/roads.ts';
 import { pieceView } from '$lib/server/piece-view.ts';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { ROUTES } from '$lib/core/rules/window.ts';
+  import { ROUTES } from '$lib/core/codes/window.ts';
   import Headline from '$lib/ui/piece/Headline.svelte';
   import { dayAndTime, wallInput, moment } from '$lib/ui/format.ts';
   import { ROAD_WORDS as SAY, roadLine, roadRoutes, stepWords } from '$lib/words/roads.ts';

@@ -1,6 +1,6 @@
 import { linkTo } from '../../../ingredients/kitchen.ts';
-import { shipped } from '../../shipped.ts';
-import type { Sauce, SauceBody } from '../sauce.ts';
+import { shipped } from '../../../shipped.ts';
+import type { Sauce, SauceBody } from '../../../activity/acid/sauce-body.ts';
 
 /** Sauces and dressings of the house's own making. Ratios are starting points to be tasted (check). */
 const line = (what: string, parts: number, each = 0) => ({ what, parts, each, ...linkTo(what) });

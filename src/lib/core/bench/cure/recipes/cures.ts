@@ -1,4 +1,4 @@
-import type { RecipeBody } from '../recipe.ts';
+import type { RecipeBody } from '../../../activity/cure/recipe-body.ts';
 import { COARSE, FINE, FLAKE, line, PLAIN } from './line.ts';
 
 /** Cover and weighed cures of the house's own making. Ratios are starting points to be tasted, not measured optima (check). */

@@ -1,5 +1,5 @@
-import { shipped } from '../../shipped.ts';
-import type { Recipe, RecipeBody } from '../recipe.ts';
+import { shipped } from '../../../shipped.ts';
+import type { Recipe, RecipeBody } from '../../../activity/cure/recipe-body.ts';
 import { CURE_RECIPES } from './cures.ts';
 import { WET_RECIPES } from './wet.ts';
 

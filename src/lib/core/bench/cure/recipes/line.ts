@@ -1,5 +1,5 @@
 import { linkTo } from '../../../ingredients/kitchen.ts';
-import type { RecipeLine } from '../recipe.ts';
+import type { RecipeLine } from '../../../activity/cure/recipe-body.ts';
 
 /** One line of a shipped recipe. */
 export const line = (

@@ -1,4 +1,4 @@
-import type { RecipeBody } from '../recipe.ts';
+import type { RecipeBody } from '../../../activity/cure/recipe-body.ts';
 import { FINE, line, PLAIN } from './line.ts';
 
 /** Brines, soaks and marinades of the house's own making. Ratios are starting points to be tasted (check). */

@@ -1,4 +1,4 @@
-import { addDays, businessDay, type HouseTime } from '../service/day.ts';
+import { addDays, businessDay, type HouseTime } from '../measure/day.ts';
 
 /** What only a licence of the house covers: kinds that nobody else handles. No paper of one lot stands in for it. */
 export const LICENSED_SCOPES = ['puffer'] as const;

@@ -1,6 +1,6 @@
 import { EmberError, inRange } from '../errors.ts';
-import { atOrBelow, type ScaleLimit, type TimeControl } from '../rules/profile.ts';
-import { addDays, businessDay, businessDayEnd, type HouseTime } from './day.ts';
+import { atOrBelow, type ScaleLimit, type TimeControl } from '../codes/profile.ts';
+import { addDays, businessDay, businessDayEnd, type HouseTime } from '../measure/day.ts';
 
 /**
  * When a tray under time control must go.

@@ -1,5 +1,5 @@
-import type { RuleProfile } from '../rules/profile.ts';
-import type { Species, SpeciesHazard } from './species.ts';
+import type { RuleProfile } from './profile.ts';
+import type { Species, SpeciesHazard } from '../fish/species.ts';
 
 /** A point on which species that share a name are judged differently. */
 export type Difference = SpeciesHazard | 'fluke' | 'list-exempt' | 'kind' | 'ice-days';

@@ -1,6 +1,6 @@
 import { Temporal } from 'temporal-polyfill';
 import { EmberError, inRange } from '../errors.ts';
-import type { Instant } from '../measure/units.ts';
+import type { Instant } from './units.ts';
 
 /** Where the house stands in time: its zone, and the hour at which its business day ends. */
 export interface HouseTime {
