@@ -3,7 +3,7 @@
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import { formatTemperature, moment, until } from '$lib/ui/format.ts';
   import { excursionTitle } from '$lib/words/cold.ts';
-  import type { Task } from '$lib/core/service/hands.ts';
+  import type { HandsTask } from '$lib/core/service/hands.ts';
   import { DOCUMENT_WORDS } from '$lib/words/documents.ts';
   import { taskWords } from '$lib/words/tasks.ts';
   import type { PageProps } from './$types';
@@ -19,7 +19,7 @@
     )
   );
   const soon = $derived(tasks.filter((task) => task.at < now + 18 * 3600_000));
-  const urgent = (task: Task) => task.code !== 'paper-missing' && task.at - now < 60 * 60_000;
+  const urgent = (task: HandsTask) => task.code !== 'paper-missing' && task.at - now < 60 * 60_000;
   let isWhole = $state(false);
   const shownExcursions = $derived(isWhole ? data.view.excursions : data.view.excursions.slice(0, 3));
   const shown = $derived(isWhole ? tasks : soon.slice(0, 9));

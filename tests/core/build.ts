@@ -8,7 +8,7 @@ import {
 import { placeLog, type LogBook } from '../../src/lib/core/log/holding.ts';
 import { between, NO_READINGS, seriesOf, type LogReading } from '../../src/lib/core/log/series.ts';
 import { NO_CUT } from '../../src/lib/core/activity/piece/bodies.ts';
-import { NEW_HOUSE, type HouseState } from '../../src/lib/core/record/state.ts';
+import { NEW_HOUSE, type HouseState } from '../../src/lib/core/record/house.ts';
 import { NO_PAPER } from '../../src/lib/core/rules/roads/steps.ts';
 import { verdict, type Lineage, type Verdict } from '../../src/lib/core/rules/verdict.ts';
 import type { Route, WindowState } from '../../src/lib/core/codes/window.ts';

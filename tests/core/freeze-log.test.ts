@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { judgeCycle, type ComplianceOptions } from '../../src/lib/core/bench/freeze/compliance.ts';
 import { logReader } from '../../src/lib/core/log/csv.ts';
 import { NO_READINGS, seriesOf, warmest, type LogReading, type Series } from '../../src/lib/core/log/series.ts';
-import type { FreezeReading } from '../../src/lib/core/record/state.ts';
+import type { FreezeReading } from '../../src/lib/core/activity/freeze/fold.ts';
 import { EU } from '../../src/lib/core/codes/profiles/eu.ts';
 import { US_FC } from '../../src/lib/core/codes/profiles/us-fc.ts';
 

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { judgeCycle, statementMeets, type ComplianceOptions } from '../../src/lib/core/bench/freeze/compliance.ts';
 import { loadWarnings } from '../../src/lib/core/bench/freeze/forecast.ts';
 import { coreArrival, phamSeconds, type FreezeInput } from '../../src/lib/core/bench/freeze/pham.ts';
-import type { FreezeReading } from '../../src/lib/core/record/state.ts';
+import type { FreezeReading } from '../../src/lib/core/activity/freeze/fold.ts';
 import type { FreezeCycle } from '../../src/lib/core/codes/profile.ts';
 import { EU } from '../../src/lib/core/codes/profiles/eu.ts';
 import { US_FC } from '../../src/lib/core/codes/profiles/us-fc.ts';

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import type { HouseState } from '../../src/lib/core/record/state.ts';
+import type { HouseState } from '../../src/lib/core/record/house.ts';
 import type { HouseDocument } from '../../src/lib/core/codes/documents.ts';
 import type { Route, WindowState } from '../../src/lib/core/codes/window.ts';
 import { ask, celsius, codes, HOUSE, kept, paper, stateOf, typed, type Case } from './build.ts';

@@ -3,7 +3,9 @@ import fc from 'fast-check';
 import { canonical, canonicalEnvelope } from '../../src/lib/core/record/canonical.ts';
 import { effectiveEvents } from '../../src/lib/core/record/amend.ts';
 import { EVENT_KINDS, checkBody, readEvent, upcast, type RecordEvent } from '../../src/lib/core/record/events.ts';
-import { foldHouse, foldLot, foldPiece } from '../../src/lib/core/record/state.ts';
+import { foldHouse } from '../../src/lib/core/record/house.ts';
+import { foldLot } from '../../src/lib/core/record/lot.ts';
+import { foldPiece } from '../../src/lib/core/record/piece.ts';
 import { HOUR, LOT, PAPER, START, celsius, event, freezeRead, freezeStart, lineageOf, typed } from './build.ts';
 import { troubleOf } from './measure.test.ts';
 

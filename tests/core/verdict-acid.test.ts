@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { acidNow, foldPiece } from '../../src/lib/core/record/state.ts';
+import { acidNow } from '../../src/lib/core/activity/acid/fold.ts';
+import { foldPiece } from '../../src/lib/core/record/piece.ts';
 import type { BodyOf } from '../../src/lib/core/record/events.ts';
 import { handsQueue } from '../../src/lib/core/service/hands.ts';
 import { ask, event, HOUR, lineageOf, START } from './build.ts';

@@ -3,7 +3,7 @@ import { PREPARATION } from '../../src/lib/core/activity/age/lists.ts';
 import { AGEING_RULES } from '../../src/lib/core/activity/age/lists.ts';
 import type { BodyOf } from '../../src/lib/core/record/events.ts';
 import { running } from '../../src/lib/core/record/occupation.ts';
-import { foldPiece } from '../../src/lib/core/record/state.ts';
+import { foldPiece } from '../../src/lib/core/record/piece.ts';
 import { isOwnable } from '../../src/lib/core/rules/exceptions.ts';
 import { handsQueue } from '../../src/lib/core/service/hands.ts';
 import { CODES_WITH_WORDS, sentence } from '../../src/lib/words/findings.ts';

@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import type { BodyOf } from '../../src/lib/core/record/events.ts';
 import { upcast } from '../../src/lib/core/record/events.ts';
-import { foldPiece, cureNow } from '../../src/lib/core/record/state.ts';
+import { cureNow } from '../../src/lib/core/activity/cure/fold.ts';
+import { foldPiece } from '../../src/lib/core/record/piece.ts';
 import { ask, codes, cureEnd, cureStart, event, HOUR, kept, lineageOf, START, stateOf, typed } from './build.ts';
 import { authority, runGolden, statement, type Golden } from './golden.ts';
 

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { SHIPPED } from '../../src/lib/core/bench/cure/parameters.ts';
 import { recipesAsFile } from '../../src/lib/core/bench/cure/recipe.ts';
 import { SHIPPED_RECIPES } from '../../src/lib/core/bench/cure/recipes/index.ts';
-import { cureNow } from '../../src/lib/core/record/state.ts';
+import { cureNow } from '../../src/lib/core/activity/cure/fold.ts';
 import type { App } from '../../src/lib/server/app.ts';
 import { fittedFor, learningView, parametersFor } from '../../src/lib/server/cure/learning.ts';
 import { recipeBook, recipeById } from '../../src/lib/server/cure/recipes.ts';

@@ -1,5 +1,6 @@
 import { speciesIn } from '../core/fish/house-species.ts';
-import type { HouseState, LotState } from '../core/record/state.ts';
+import type { HouseState } from '../core/record/house.ts';
+import type { LotState } from '../core/record/lot.ts';
 import { allergensAdded, allergensOf, namesOf, type AllergenDuty, type ToldOfPiece } from '../core/codes/allergens.ts';
 import { profileById } from '../core/codes/profiles/index.ts';
 import { toldTogether, type Told } from '../core/ingredients/ingredient.ts';

@@ -11,7 +11,8 @@ import {
   THREE,
   UNIDENTIFIED
 } from '../core/activity/receive/bodies.ts';
-import type { LotState, PieceState } from '../core/record/state.ts';
+import type { LotState } from '../core/record/lot.ts';
+import type { PieceState } from '../core/record/piece.ts';
 import { profileById } from '../core/codes/profiles/index.ts';
 import { judge, pinsFor } from '../core/rules/verdict.ts';
 import type { App } from './app.ts';

@@ -1,7 +1,7 @@
 import { INGREDIENTS } from '../core/ingredients/catalogue.ts';
 import type { Ingredient } from '../core/ingredients/ingredient.ts';
 import { ingredientById, ingredientsOf, usesOf } from '../core/ingredients/kitchen.ts';
-import type { HouseState } from '../core/record/state.ts';
+import type { HouseState } from '../core/record/house.ts';
 
 /** One ingredient as the list shows it. */
 export interface IngredientRow extends Ingredient {

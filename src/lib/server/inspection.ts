@@ -4,7 +4,7 @@ import { catalogueOf } from '../core/fish/house-species.ts';
 import { LOOKALIKES } from '../core/fish/lookalikes.ts';
 import { speciesCalled } from '../core/fish/species.ts';
 import { gradeOf } from '../core/inspect/score.ts';
-import type { LotState } from '../core/record/state.ts';
+import type { LotState } from '../core/record/lot.ts';
 import { SHEET_IDS, SHEETS, sheetIn } from '../core/inspect/sheets.ts';
 import { profileById } from '../core/codes/profiles/index.ts';
 import type { App } from './app.ts';

@@ -7,7 +7,8 @@ import { LABEL_SIZES, labelOf, type LabelData, type LabelSize } from '../core/tr
 import { businessDay } from '../core/measure/day.ts';
 import { stateAt } from '../core/codes/window.ts';
 import { labelWords } from '../words/labels.ts';
-import type { HouseState, LotState } from '../core/record/state.ts';
+import type { HouseState } from '../core/record/house.ts';
+import type { LotState } from '../core/record/lot.ts';
 import type { App } from './app.ts';
 import { namesOf } from '../core/codes/allergens.ts';
 import { toldOfPiece } from './declarations.ts';

@@ -1,6 +1,7 @@
 import { speciesIn } from '../core/fish/house-species.ts';
 import type { Species } from '../core/fish/species.ts';
-import type { HouseState, LotState } from '../core/record/state.ts';
+import type { HouseState } from '../core/record/house.ts';
+import type { LotState } from '../core/record/lot.ts';
 
 /** The one species a lot is, as the house has it; null where it is not settled. */
 export const speciesOfLot = (lot: LotState, house: HouseState): Species | null =>

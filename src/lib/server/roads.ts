@@ -4,7 +4,7 @@ import { speciesIn } from '../core/fish/house-species.ts';
 import { findRoads } from '../core/rules/roads/search.ts';
 import { ROUTES, type Route } from '../core/codes/window.ts';
 import { readInstant } from '../core/measure/day.ts';
-import type { HouseState } from '../core/record/state.ts';
+import type { HouseState } from '../core/record/house.ts';
 import { requestLetter } from '../words/roads.ts';
 import type { App } from './app.ts';
 import { presentOf } from './views.ts';

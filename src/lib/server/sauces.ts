@@ -3,7 +3,7 @@ import { EmberError } from '../core/errors.ts';
 import { SHIPPED_SAUCES } from '../core/bench/acid/sauces/index.ts';
 import { sauceChanges, scaleSauce } from '../core/bench/acid/sauce.ts';
 import { type Sauce, type SauceBody } from '../core/activity/acid/sauce-body.ts';
-import type { HouseState } from '../core/record/state.ts';
+import type { HouseState } from '../core/record/house.ts';
 import { intervalOf } from './age/prior.ts';
 import { list, optionalQuantity } from './operations/fields.ts';
 import type { Store } from './store/store.ts';

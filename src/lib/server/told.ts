@@ -4,7 +4,7 @@ import { readIngredients } from '../core/ingredients/read.ts';
 import type { LiquidPart } from '../core/bench/acid/liquid.ts';
 import type { RecipeBody } from '../core/activity/cure/recipe-body.ts';
 import type { School } from '../core/activity/cure/lists.ts';
-import type { HouseState } from '../core/record/state.ts';
+import type { HouseState } from '../core/record/house.ts';
 import { allergensAdded } from '../core/codes/allergens.ts';
 import { profileById } from '../core/codes/profiles/index.ts';
 import { UNSAID } from '../words/notices.ts';

@@ -1,11 +1,10 @@
 import { z } from 'zod';
 import { EmberError } from '../core/errors.ts';
-import { acidNow, cureNow } from '../core/record/state.ts';
 import { stateAt } from '../core/codes/window.ts';
 import { spentShare, warmShare } from '../core/rules/piece-clock.ts';
-import { handsQueue } from '../core/service/hands.ts';
+import { handsQueue, stepsOf } from '../core/service/hands.ts';
 import { readInstant } from '../core/measure/day.ts';
-import { SCHOOL_WORDS } from '../words/cure.ts';
+import { stepWords } from '../words/tasks.ts';
 import type { App } from './app.ts';
 import { excursionsIn } from './cold/excursions.ts';
 
@@ -65,56 +64,7 @@ export function nowView(app: App) {
         warm: warmShare(clock, now),
         readBy: clock.warm.readBy
       },
-      steps: [
-        ...state.freezes.map((run) => ({
-          kind: 'freeze' as const,
-          from: run.at,
-          to: run.ended?.at ?? null,
-          label: run.plan.place
-        })),
-        ...state.thaws.map((run) => ({
-          kind: 'thaw' as const,
-          from: run.at,
-          to: run.ended?.at ?? run.at + (run.plan.forecast?.likely ?? 3600) * 1000,
-          label: 'Thaw'
-        })),
-        ...state.cures.map((run) => ({
-          kind: 'cure' as const,
-          from: run.at,
-          to: run.ended?.at ?? cureNow(run).dueAt,
-          label: SCHOOL_WORDS[run.plan.method].name
-        })),
-        ...state.acids.map((run) => ({
-          kind: 'acid' as const,
-          from: run.at,
-          to: run.ended?.at ?? run.at + (acidNow(run).ready?.likely ?? 3600) * 1000,
-          label: 'Acid'
-        })),
-        ...state.ages.map((run) => ({
-          kind: 'age' as const,
-          from: run.at,
-          to: run.ended?.at ?? run.at + ((run.weighIns.at(-1) ?? run.plan).ready?.likely ?? 7) * 86_400_000,
-          label: run.place
-        })),
-        ...state.boards.map((board) => ({
-          kind: 'board' as const,
-          from: board.at,
-          to: board.ended?.at ?? now,
-          label: 'Board'
-        })),
-        ...state.holds.map((hold) => ({
-          kind: 'hold' as const,
-          from: hold.at,
-          to: hold.plan.discardAt,
-          label: hold.plan.label
-        })),
-        ...state.slices.map((run) => ({
-          kind: 'slice' as const,
-          from: run.at,
-          to: run.at,
-          label: `${run.plan.pieces} slices`
-        }))
-      ]
+      steps: stepsOf(state, now).map((step) => ({ ...step, label: stepWords(step) }))
     }))
   };
 }

@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { ascending, quantileSorted } from 'd3-array';
 import { forecastYield, typicalShare, type YieldForecast } from '../core/bench/breakdown/yield.ts';
 import { FORMS, UNIDENTIFIED } from '../core/activity/receive/bodies.ts';
-import type { HouseState, LotState } from '../core/record/state.ts';
+import type { HouseState } from '../core/record/house.ts';
+import type { LotState } from '../core/record/lot.ts';
 import { speciesOfLot } from './lot-species.ts';
 import type { Store } from './store/store.ts';
 

@@ -1,6 +1,6 @@
 import { formatDuration, formatLength, formatTemperature } from '../core/measure/format.ts';
 import type { UnitPreferences } from '../core/measure/units.ts';
-import type { LotState } from '../core/record/state.ts';
+import type { LotState } from '../core/record/lot.ts';
 import type { PaperPoint, Road, RoadStep } from '../core/rules/roads/steps.ts';
 import type { Route } from '../core/codes/window.ts';
 import { ROUTE_WORDS, scopeWord } from './findings.ts';

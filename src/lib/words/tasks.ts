@@ -1,115 +1,61 @@
-import type { Task } from '../core/service/hands.ts';
-import type { SetPoint } from '../core/activity/acid/lists.ts';
-import { LOOK_WORDS } from './acid.ts';
-import { lookWords } from './age.ts';
-import type { School } from '../core/activity/cure/lists.ts';
-import { cureStepWords, SCHOOL_WORDS } from './cure.ts';
+import type { EventKind } from '../core/record/events.ts';
+import type { TaskCode } from '../core/service/hands.ts';
+import type { Step, Task } from '../core/service/show.ts';
+import { receiveWords } from './activity/receive.ts';
+import { inspectWords } from './activity/inspect.ts';
+import { papersWords } from './activity/papers.ts';
+import { pieceWords } from './activity/piece.ts';
+import { boardWords } from './activity/board.ts';
+import { freezeWords } from './activity/freeze.ts';
+import { thawWords } from './activity/thaw.ts';
+import { cureWords } from './activity/cure.ts';
+import { acidWords } from './activity/acid.ts';
+import { ageWords } from './activity/age.ts';
+import { sliceWords } from './activity/slice.ts';
+import { trayWords } from './activity/tray.ts';
+import { coldWords } from './activity/cold.ts';
+import { houseWords } from './activity/house.ts';
+import { ledgerWords } from './activity/ledger.ts';
+import type { ActivityWords } from './activity/words.ts';
 import { missingWord } from './findings.ts';
 
-const WORDS: Record<Task['code'], (seen: Task['seen']) => string> = {
-  'tray-discard': (seen) => `Discard ${seen.label}`,
-  'cure-due': (seen) => `Take out: ${SCHOOL_WORDS[seen.method as School]?.noun ?? 'cure'}`,
-  'cure-step': (seen) => cureStepWords(String(seen.step)),
-  'acid-ready': (seen) => `Cut one: ${LOOK_WORDS[seen.wanted as SetPoint] ?? 'ready'}? Then drain it`,
-  'acid-later': (seen) => `For those who want it less raw: ${LOOK_WORDS[seen.wanted as SetPoint] ?? 'ready'}`,
-  'acid-past': () => 'Past its best in acid: drain it',
-  'age-look': (seen) => `Look at it and weigh it: ${seen.place}`,
-  'age-ready': (seen) => `Aged as wanted, by forecast: ${seen.place}`,
-  'age-stopped': (seen) => `Off the rack: ${lookWords(String(seen.field), String(seen.answer))}`,
-  'cure-paused': () => 'Its cure is paused: put it back, or take it out',
-  'freeze-reading': (seen) => `Read ${seen.place}`,
-  'freeze-proof': (seen) => `Prove the freeze: read ${seen.place}`,
+const OF = [
+  receiveWords,
+  inspectWords,
+  papersWords,
+  pieceWords,
+  boardWords,
+  freezeWords,
+  thawWords,
+  cureWords,
+  acidWords,
+  ageWords,
+  sliceWords,
+  trayWords,
+  coldWords,
+  houseWords,
+  ledgerWords
+] as const;
+type Together<Union> = (Union extends unknown ? (one: Union) => void : never) extends (one: infer All) => void
+  ? All
+  : never;
+const together = <Part extends keyof ActivityWords>(part: Part) =>
+  Object.assign({}, ...OF.map((each) => each[part])) as Together<(typeof OF)[number][Part]>;
+
+/** What hands have to do, whatever lies behind it. */
+const OWN_TASKS = {
   'window-closes': () => 'Last raw window closes',
-  'paper-missing': (seen) => `Wanted: ${missingWord(String(seen.missing))}`,
-  'thaw-due': (seen) => `Thawed? Read the core in ${seen.place}`,
-  'read-it': (seen) => (seen.place ? `Read ${seen.place}` : 'Read its core: nobody has for a day'),
-  'board-open': () => 'Close the board: it lies out of the cold',
+  'paper-missing': (seen: Task['seen']) => `Wanted: ${missingWord(String(seen.missing))}`,
+  'read-it': (seen: Task['seen']) => (seen.place ? `Read ${seen.place}` : 'Read its core: nobody has for a day'),
   'leftover-closed': () => 'Decide: every window is closed'
 };
+const TASK_WORDS: Record<TaskCode, (seen: Task['seen']) => string> = { ...OWN_TASKS, ...together('tasks') };
+const STEP_WORDS: Readonly<Record<string, (seen: Step['seen']) => string>> = together('steps');
+const ENTRY_WORDS: Record<EventKind, string> = together('entries');
 
 /** What hands have to do. */
-export const taskWords = (task: Pick<Task, 'code' | 'seen'>): string => WORDS[task.code](task.seen);
-
-const KIND_WORDS: Record<string, string> = {
-  'lot.received': 'Lot received',
-  'lot.inspected': 'Inspected',
-  'lot.returned': 'Sent back',
-  'lot.identified': 'Identified by its marks',
-  'delivery.opened': 'Delivery opened',
-  'delivery.closed': 'Delivery closed',
-  'note.imported': 'Delivery note taken in',
-  'tag.closed': 'Tag: last served',
-  'exception.owned': 'Exception owned',
-  'exception.withdrawn': 'Exception taken back',
-  'species.set': 'Species set',
-  'profile.set': 'Rule copy set',
-  'sheet.set': 'Sheet set',
-  'notice.set': 'Notice set',
-  'evidence.attached': 'Paper attached',
-  'piece.made': 'Piece made',
-  'piece.gave': 'Piece divided',
-  'piece.wasted': 'Waste weighed',
-  'piece.moved': 'Moved',
-  'piece.reweighed': 'Weighed again',
-  'piece.profiled': 'Depth measured',
-  'board.opened': 'On the board',
-  'board.closed': 'Board closed',
-  'label.printed': 'Label printed',
-  'place.set': 'Place set',
-  'template.set': 'Division set',
-  'kitchen.set': 'Kitchen values set',
-  'freeze.started': 'Into the freezer',
-  'freeze.read': 'Freezer reading',
-  'freeze.replanned': 'Freezing forecast made anew',
-  'thaw.started': 'Thaw begun',
-  'thaw.ended': 'Thawed',
-  'sensor.set': 'Sensor set',
-  'device.keyed': 'Logger given a key',
-  'device.revoked': 'Logger’s key taken back',
-  'place.read': 'Place read',
-  'excursion.closed': 'Excursion closed',
-  'readings.quarantined': 'Readings not believed',
-  'log.imported': 'Logger file taken in',
-  'freeze.ended': 'Out of the freezer',
-  'cure.started': 'Cure begun',
-  'cure.changed': 'Cure changed',
-  'cure.stepped': 'Cure: step done',
-  'cure.ended': 'Out of the cure',
-  'acid.started': 'Into the acid',
-  'acid.checked': 'Cut open in acid',
-  'acid.lifted': 'Part lifted from the acid',
-  'acid.ended': 'Out of the acid',
-  'piece.dressed': 'Dressed',
-  'sauce.set': 'Sauce set',
-  'document.filed': 'Document filed',
-  'ingredient.set': 'Ingredient set',
-  'ingredient.swapped': 'Used instead',
-  'ingredient.back': 'In use again',
-  'age.started': 'Hung to age',
-  'age.weighed': 'Weighed on the rack',
-  'age.moved': 'Moved on the rack',
-  'age.looked': 'Looked at on the rack',
-  'age.ended': 'Off the rack',
-  'ageing.set': 'Ageing rules set',
-  'rack.set': 'Rack set',
-  'service.set': 'Service set',
-  'recipe.set': 'Recipe set',
-  'recipe.noted': 'Recipe noted',
-  'learning.set': 'Learning set',
-  'piece.sliced': 'Sliced',
-  'cold.read': 'Cold reading',
-  'hold.started': 'Tray started',
-  'hold.read': 'Tray reading',
-  'piece.served': 'Served',
-  'piece.discarded': 'Discarded',
-  'house.set': 'House set',
-  'person.joined': 'Person joined',
-  'person.forgotten': 'Person forgotten',
-  'day.signed': 'Day signed',
-  'backup.made': 'Backup made',
-  'clock.behind': 'Clock read behind the ledger',
-  'readings.stored': 'Sensor log kept',
-  'entry.amended': 'Amended'
-};
+export const taskWords = (task: Pick<Task<TaskCode>, 'code' | 'seen'>): string => TASK_WORDS[task.code](task.seen);
+/** What stands on a step of the tide chart. */
+export const stepWords = (step: Pick<Step, 'kind' | 'seen'>): string => STEP_WORDS[step.kind]?.(step.seen) ?? step.kind;
 /** The name of a kind of entry. */
-export const kindWords = (kind: string): string => KIND_WORDS[kind] ?? kind;
+export const kindWords = (kind: string): string => (ENTRY_WORDS as Readonly<Record<string, string>>)[kind] ?? kind;

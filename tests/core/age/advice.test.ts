@@ -6,7 +6,7 @@ import { LOOK_FIELDS, LOOKS, PREPARATION, type LookAnswers } from '../../../src/
 import { ADVICE_WORDS, answerWords, lookWords } from '../../../src/lib/words/age.ts';
 import { adviceWords, outlookWords, readyWords } from '../../../src/lib/ui/age/say.ts';
 import { CHART, weightChart } from '../../../src/lib/ui/age/chart.ts';
-import type { AgeRun } from '../../../src/lib/core/record/state.ts';
+import type { AgeRun } from '../../../src/lib/core/activity/age/fold.ts';
 
 const DAY = 86_400_000;
 const NOW = Date.UTC(2026, 2, 11, 12);

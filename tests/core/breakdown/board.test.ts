@@ -7,7 +7,7 @@ import { ROUTES, type Route } from '../../../src/lib/core/codes/window.ts';
 import { PORTIONS, portionsFrom } from '../../../src/lib/core/bench/breakdown/portions.ts';
 import { forecastYield, typicalShare } from '../../../src/lib/core/bench/breakdown/yield.ts';
 import { running } from '../../../src/lib/core/record/occupation.ts';
-import { foldPiece } from '../../../src/lib/core/record/state.ts';
+import { foldPiece } from '../../../src/lib/core/record/piece.ts';
 import { NO_CUT } from '../../../src/lib/core/activity/piece/bodies.ts';
 import { event, typed } from '../build.ts';
 

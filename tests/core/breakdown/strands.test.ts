@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { NO_CUT } from '../../../src/lib/core/activity/piece/bodies.ts';
 import type { RecordEvent } from '../../../src/lib/core/record/events.ts';
-import { foldPiece } from '../../../src/lib/core/record/state.ts';
+import { foldPiece } from '../../../src/lib/core/record/piece.ts';
 import { OUT_OF_COLD_CELSIUS, secondsOut, withTimeOut } from '../../../src/lib/core/rules/out-of-cold.ts';
 import { foldStrands, verdict, type Lineage } from '../../../src/lib/core/rules/verdict.ts';
 import { isWider } from '../../../src/lib/core/codes/window.ts';

@@ -1,7 +1,7 @@
 import { atOrBelow, type ScaleLimit } from '../codes/profile.ts';
 import { ASSUMED_HOLDING_CELSIUS, rateAt, type Stretch } from '../fish/freshness.ts';
 import type { Species } from '../fish/species.ts';
-import type { FreezeReading } from '../record/state.ts';
+import type { FreezeReading } from '../activity/freeze/fold.ts';
 import { HAND_SILENCE_MS, isByHand, patience, type Series } from './series.ts';
 
 export interface Interval {

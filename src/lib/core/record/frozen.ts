@@ -1,5 +1,6 @@
 import { running } from './occupation.ts';
-import type { LotState, PieceState } from './state.ts';
+import type { LotState } from './lot.ts';
+import type { PieceState } from './piece.ts';
 
 /** A piece that is frozen now: in a freezer, out of it and never thawed, or come frozen and not thawed yet. */
 export function isFrozen(state: PieceState, lot: LotState): boolean {

@@ -1,5 +1,10 @@
 import type { Species } from '../fish/species.ts';
-import type { HouseState, LotState, PieceState, Place, Reading, Stay } from '../record/state.ts';
+import type { Place } from '../activity/cold/fold.ts';
+import type { HouseState } from '../record/house.ts';
+import type { LotState } from '../record/lot.ts';
+import type { PieceState } from '../record/piece.ts';
+import type { Stay } from '../record/slice.ts';
+import type { Reading } from '../record/stamped.ts';
 import { union, type Interval, type LogBook } from '../log/holding.ts';
 import type { LogPoint } from './clocks.ts';
 import type { Cited, RuleProfile } from '../codes/profile.ts';

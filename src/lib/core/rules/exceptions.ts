@@ -1,4 +1,5 @@
-import type { Evidence, LotState, OwnedException } from '../record/state.ts';
+import type { OwnedException } from '../activity/inspect/fold.ts';
+import type { Evidence, LotState } from '../record/lot.ts';
 import { businessDay, businessDayEnd, type HouseTime } from '../measure/day.ts';
 import { documentsFor, type HouseDocument } from '../codes/documents.ts';
 import type { Reason, Route } from '../codes/window.ts';

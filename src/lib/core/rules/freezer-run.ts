@@ -1,6 +1,6 @@
 import { judgeCycle, SOLID_CORE, type ComplianceOptions, type CycleResult } from '../bench/freeze/compliance.ts';
 import type { LogBook, RunLog } from '../log/holding.ts';
-import type { FreezeRun } from '../record/state.ts';
+import type { FreezeRun } from '../activity/freeze/fold.ts';
 import type { JudgeContext } from './context.ts';
 import { atOrBelow, type FreezeCycle } from '../codes/profile.ts';
 

@@ -1,4 +1,6 @@
-import type { PieceState, Reading, TimeOut } from '../record/state.ts';
+import type { PieceState } from '../record/piece.ts';
+import type { TimeOut } from '../record/slice.ts';
+import type { Reading } from '../record/stamped.ts';
 import type { Interval } from '../log/holding.ts';
 import { ASSUMED_HOLDING_CELSIUS } from '../fish/freshness.ts';
 

@@ -1,4 +1,5 @@
-import type { Evidence, HouseState, LotState } from '../record/state.ts';
+import type { HouseState } from '../record/house.ts';
+import type { Evidence, LotState } from '../record/lot.ts';
 import { businessDay } from '../measure/day.ts';
 
 /** What a paper says that the lot does not bear out. */

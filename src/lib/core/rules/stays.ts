@@ -2,7 +2,8 @@ import { clipped, NO_LOGS, type Interval, type LogBook, type PlaceLog } from '..
 import { patience } from '../log/series.ts';
 import type { Stretch } from '../fish/freshness.ts';
 import type { Species } from '../fish/species.ts';
-import type { PieceState, Stay } from '../record/state.ts';
+import type { PieceState } from '../record/piece.ts';
+import type { Stay } from '../record/slice.ts';
 import type { ScaleLimit } from '../codes/profile.ts';
 
 /**

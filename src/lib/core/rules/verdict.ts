@@ -1,7 +1,10 @@
 import { speciesIn } from '../fish/house-species.ts';
 import { CATALOGUE_VERSION } from '../fish/species.ts';
 import type { RecordEvent } from '../record/events.ts';
-import { foldLot, foldPiece, type HouseState, type LotState, type PieceState, type Reading } from '../record/state.ts';
+import { type HouseState } from '../record/house.ts';
+import { foldLot, type LotState } from '../record/lot.ts';
+import { foldPiece, type PieceState } from '../record/piece.ts';
+import { type Reading } from '../record/stamped.ts';
 import { EmberError } from '../errors.ts';
 import { MODEL_VERSION } from '../bench/model.ts';
 import { ALL_ROUTES, frozenIntervals, reason, type Hazard, type JudgeContext } from './context.ts';

@@ -1,5 +1,5 @@
 import { housePrior, taughtBy, type DriedFish, type DryingPrior, type Hanging } from '../../core/bench/age/fit.ts';
-import type { AgeRun } from '../../core/record/state.ts';
+import type { AgeRun } from '../../core/activity/age/fold.ts';
 import type { Store } from '../store/store.ts';
 
 /** Finished hangings that are looked through for what they teach. */

@@ -3,7 +3,9 @@ import { ageForecast, fitOf, lossBand, type AgeForecast } from '../../core/bench
 import { missedDays, notPrepared } from '../../core/bench/age/looks.ts';
 import { binned, between } from '../../core/log/series.ts';
 import { running } from '../../core/record/occupation.ts';
-import { type AgeRun, type HouseState, type PieceState } from '../../core/record/state.ts';
+import { type AgeRun } from '../../core/activity/age/fold.ts';
+import { type HouseState } from '../../core/record/house.ts';
+import { type PieceState } from '../../core/record/piece.ts';
 import { verdict, type Verdict } from '../../core/rules/verdict.ts';
 import { stateAt } from '../../core/codes/window.ts';
 import type { App } from '../app.ts';

@@ -1,7 +1,8 @@
 import { excursionsOf } from '../../core/log/excursions.ts';
 import type { LogBook } from '../../core/log/holding.ts';
 import type { BodyOf, RecordEvent } from '../../core/record/events.ts';
-import type { HouseState, Place } from '../../core/record/state.ts';
+import type { Place } from '../../core/activity/cold/fold.ts';
+import type { HouseState } from '../../core/record/house.ts';
 import { judgeRun } from '../../core/rules/freezer-run.ts';
 import type { RuleProfile, ScaleLimit } from '../../core/codes/profile.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';

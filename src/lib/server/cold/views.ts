@@ -5,7 +5,9 @@ import { AIR_CLASSES, blockOf, PACKINGS } from '../../core/bench/freeze/pham.ts'
 import { simulate } from '../../core/bench/freeze/simulate.ts';
 import { PICTURES, targetOf } from '../../core/bench/freeze/forecast.ts';
 import { between, binned, indexAt, type Bin, type Series } from '../../core/log/series.ts';
-import type { FreezeRun, HouseState, PieceState } from '../../core/record/state.ts';
+import type { FreezeRun } from '../../core/activity/freeze/fold.ts';
+import type { HouseState } from '../../core/record/house.ts';
+import type { PieceState } from '../../core/record/piece.ts';
 import { judgeRun } from '../../core/rules/freezer-run.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { addDays, businessDay } from '../../core/measure/day.ts';

@@ -1,7 +1,7 @@
 import { learned, MOST_RUNS, type CureOutcome, type Fitted } from '../../core/bench/cure/learn.ts';
 import { SHIPPED, type CureParameters } from '../../core/bench/cure/parameters.ts';
 import type { Species } from '../../core/fish/species.ts';
-import { cureNow, type CureRun } from '../../core/record/state.ts';
+import { cureNow, type CureRun } from '../../core/activity/cure/fold.ts';
 import type { CureRow } from '../store/ties.ts';
 import type { Store } from '../store/store.ts';
 

@@ -1,7 +1,7 @@
 import { EmberError } from '../../core/errors.ts';
 import { SHIPPED_RECIPES } from '../../core/bench/cure/recipes/index.ts';
 import type { Recipe, RecipeBody } from '../../core/activity/cure/recipe-body.ts';
-import type { HouseState } from '../../core/record/state.ts';
+import type { HouseState } from '../../core/record/house.ts';
 
 /** A recipe as the book shows it. */
 export interface BookRecipe extends Recipe {

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { scaleRecipe } from '../../core/bench/cure/recipe.ts';
 import type { CureSettings } from '../../core/bench/cure/programme.ts';
-import { cureNow, type CureRun } from '../../core/record/state.ts';
+import { cureNow, type CureRun } from '../../core/activity/cure/fold.ts';
 import type { App } from '../app.ts';
 import { speciesOfLot } from '../lot-species.ts';
 import { list, optionalQuantity } from '../operations/fields.ts';

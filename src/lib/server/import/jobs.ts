@@ -10,7 +10,7 @@ import { EmberError, type ErrorCode, type ErrorDetails } from '../../core/errors
 import { bare, DELIMITERS, guessLog, logReader, type LogGuess, type LogMapping } from '../../core/log/csv.ts';
 import { TIME_ORDERS, wallReader } from '../../core/log/times.ts';
 import type { ImportJob } from '../../core/log/import-job.ts';
-import type { HouseState } from '../../core/record/state.ts';
+import type { HouseState } from '../../core/record/house.ts';
 import type { Clock } from '../clock.ts';
 import type { Executor } from '../operations/execute.ts';
 import type { Store } from '../store/store.ts';

@@ -8,7 +8,8 @@ import { AGEING_NUMBERS, TARGET_LOSS } from '../../core/bench/age/parameters.ts'
 import { AGEING_RULES } from '../../core/activity/age/lists.ts';
 import { AGE_ENDS, AGE_PACKS } from '../../core/activity/age/bodies.ts';
 import { running } from '../../core/record/occupation.ts';
-import { type AgeRun, type PieceState } from '../../core/record/state.ts';
+import { type AgeRun } from '../../core/activity/age/fold.ts';
+import { type PieceState } from '../../core/record/piece.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
 import { intervalOf, priorFor, weightsOf } from '../age/prior.ts';

@@ -3,7 +3,7 @@ import { EmberError } from '../../core/errors.ts';
 import { speciesIn } from '../../core/fish/house-species.ts';
 import { NO_CUT, USES } from '../../core/activity/piece/bodies.ts';
 import { FORMS } from '../../core/activity/receive/bodies.ts';
-import type { PieceState } from '../../core/record/state.ts';
+import type { PieceState } from '../../core/record/piece.ts';
 import { businessDay } from '../../core/measure/day.ts';
 import { MOST_STRANDS } from '../store/projections.ts';
 import { draft } from '../store/record.ts';

@@ -5,7 +5,7 @@ import { sha256, storeTrouble } from '../store/open.ts';
 import { draft, type Draft } from '../store/record.ts';
 import type { Told } from '../store/projections.ts';
 import type { Store } from '../store/store.ts';
-import type { HouseState } from '../../core/record/state.ts';
+import type { HouseState } from '../../core/record/house.ts';
 import type { Clock } from '../clock.ts';
 import { instantReader, type Operation } from './operation.ts';
 import { fieldTroubles, type FieldTrouble } from './trouble.ts';

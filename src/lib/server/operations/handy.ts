@@ -1,6 +1,6 @@
 import { EmberError } from '../../core/errors.ts';
 import { hindranceOf, running, type Occupant, type Run, type Step } from '../../core/record/occupation.ts';
-import { type PieceState } from '../../core/record/state.ts';
+import { type PieceState } from '../../core/record/piece.ts';
 import type { ProjectedPiece } from '../../core/service/hands.ts';
 import { hindranceWords } from '../../words/occupation.ts';
 import type { Store } from '../store/store.ts';

@@ -4,7 +4,7 @@ import { ingredientBody, type Ingredient } from '../../core/ingredients/ingredie
 import { ingredientById, ingredientNamed, isCircle } from '../../core/ingredients/kitchen.ts';
 import { allergenNamed } from '../../core/ingredients/read.ts';
 import { ALLERGENS, type Allergen } from '../../core/codes/allergens.ts';
-import type { HouseState } from '../../core/record/state.ts';
+import type { HouseState } from '../../core/record/house.ts';
 import { draft } from '../store/record.ts';
 import { bookId, list, neededText, shortText, ticked } from './fields.ts';
 import { operation } from './operation.ts';

@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { readInstant } from '../../core/measure/day.ts';
-import type { HouseState } from '../../core/record/state.ts';
+import type { HouseState } from '../../core/record/house.ts';
 import type { Draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 

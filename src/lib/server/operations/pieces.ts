@@ -8,7 +8,8 @@ import { NO_CUT, REWEIGH_CAUSES, USES, WASTES } from '../../core/activity/piece/
 import { FORMS } from '../../core/activity/receive/bodies.ts';
 import type { BodyOf } from '../../core/record/events.ts';
 import { running } from '../../core/record/occupation.ts';
-import { type HouseState, type PieceState } from '../../core/record/state.ts';
+import { type HouseState } from '../../core/record/house.ts';
+import { type PieceState } from '../../core/record/piece.ts';
 import { draft, type Draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import {

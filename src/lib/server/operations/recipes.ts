@@ -4,7 +4,7 @@ import { readRecipes, settingsOf } from '../../core/bench/cure/recipe.ts';
 import { LINE_ROLES, recipeBody, type RecipeBody, type RecipeLine } from '../../core/activity/cure/recipe-body.ts';
 import { SALT_KINDS } from '../../core/activity/cure/lists.ts';
 import { SCHOOL_IDS } from '../../core/activity/cure/lists.ts';
-import type { HouseState } from '../../core/record/state.ts';
+import type { HouseState } from '../../core/record/house.ts';
 import { SHIPPED_RECIPES } from '../../core/bench/cure/recipes/index.ts';
 import { recipeBook, recipeById } from '../cure/recipes.ts';
 import type { HouseIngredients } from '../../core/ingredients/kitchen.ts';

@@ -3,7 +3,7 @@ import { EmberError } from '../../core/errors.ts';
 import { correctSauce } from '../../core/bench/acid/sauce.ts';
 import { SAUCE_KINDS, sauceBody, type SauceBody, type SauceLine } from '../../core/activity/acid/sauce-body.ts';
 import { SPENT_LIQUID } from '../../core/activity/acid/bodies.ts';
-import type { HouseState } from '../../core/record/state.ts';
+import type { HouseState } from '../../core/record/house.ts';
 import { foldStrands, judge } from '../../core/rules/verdict.ts';
 import { declarations, toldBody } from '../declarations.ts';
 import { sauceBook, sauceById } from '../sauces.ts';

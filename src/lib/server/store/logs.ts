@@ -3,7 +3,9 @@ import { NO_READINGS, between, seriesOf, warmest, withHand, type Series } from '
 import { DEFAULT_LOGGED_GAP_SECONDS } from '../../core/bench/freeze/compliance.ts';
 import { effectiveEvents, versionsThatCount } from '../../core/record/amend.ts';
 import type { RecordEvent } from '../../core/record/events.ts';
-import type { FreezeReading, HouseState, Sensor } from '../../core/record/state.ts';
+import type { Sensor } from '../../core/activity/cold/fold.ts';
+import type { FreezeReading } from '../../core/activity/freeze/fold.ts';
+import type { HouseState } from '../../core/record/house.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import type { RecordStore } from './record.ts';
 import type { Readings } from './readings.ts';

@@ -1,12 +1,8 @@
 import { EmberError } from '../../core/errors.ts';
-import {
-  foldHouse,
-  foldLot,
-  subjectId,
-  type HouseState,
-  type LotState,
-  type PieceState
-} from '../../core/record/state.ts';
+import { foldHouse, type HouseState } from '../../core/record/house.ts';
+import { foldLot, type LotState } from '../../core/record/lot.ts';
+import { type PieceState } from '../../core/record/piece.ts';
+import { subjectId } from '../../core/record/view.ts';
 import { pieceClock, type PieceClock } from '../../core/rules/piece-clock.ts';
 import { foldStrands, judge, type Lineage } from '../../core/rules/verdict.ts';
 import { massFlow } from '../../core/bench/breakdown/mass.ts';

@@ -1,5 +1,6 @@
 import { UNIDENTIFIED } from '../../core/activity/receive/bodies.ts';
-import type { LotState, PieceState } from '../../core/record/state.ts';
+import type { LotState } from '../../core/record/lot.ts';
+import type { PieceState } from '../../core/record/piece.ts';
 import type { Movement } from '../../core/bench/breakdown/mass.ts';
 import type { Lineage } from '../../core/rules/verdict.ts';
 import type { Db } from './open.ts';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { safety } from '$lib/words/safety.ts';
   import { lookAt, type AcidBand, type AcidResult, type AcidSettings } from '$lib/core/bench/acid/plan.ts';
-  import { acidNow, type AcidRun } from '$lib/core/record/state.ts';
+  import { acidNow, type AcidRun } from '$lib/core/activity/acid/fold.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PieceView } from '$lib/server/piece-view.ts';
   import { LIQUID_WORDS, LOOK_WORDS } from '$lib/words/acid.ts';

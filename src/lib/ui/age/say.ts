@@ -1,6 +1,6 @@
 import type { Advice, SittingOutlook } from '../../core/bench/age/advice.ts';
 import type { AgeForecast } from '../../core/bench/age/forecast.ts';
-import type { AgeRun } from '../../core/record/state.ts';
+import type { AgeRun } from '../../core/activity/age/fold.ts';
 import { ADVICE_WORDS } from '../../words/age.ts';
 import { dayName } from '../format.ts';
 

@@ -3,7 +3,7 @@
   import { AIR_CLASS_IDS, LIE_IDS, PACKING_IDS, SHAPE_IDS } from '$lib/core/activity/freeze/bodies.ts';
   import { untrack } from 'svelte';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import type { Place } from '$lib/core/record/state.ts';
+  import type { Place } from '$lib/core/activity/cold/fold.ts';
   import type { PieceChoice } from '$lib/server/choices.ts';
   import type { PieceView } from '$lib/server/piece-view.ts';
   import { AIR_WORDS, LIE_WORDS, loadWords, PACKING_WORDS, SHAPE_WORDS } from '$lib/words/cold.ts';

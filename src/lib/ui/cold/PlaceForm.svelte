@@ -2,7 +2,7 @@
   import { PLACE_KINDS } from '$lib/core/activity/cold/bodies.ts';
   import { AIR_CLASS_IDS } from '$lib/core/activity/freeze/bodies.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import type { Place } from '$lib/core/record/state.ts';
+  import type { Place } from '$lib/core/activity/cold/fold.ts';
   import { AIR_WORDS } from '$lib/words/cold.ts';
   import { PLACE_KIND_WORDS } from '$lib/words/cuts.ts';
   import Field from '../controls/Field.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Sensor } from '$lib/core/record/state.ts';
+  import type { Sensor } from '$lib/core/activity/cold/fold.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
 

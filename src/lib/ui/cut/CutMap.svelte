@@ -3,7 +3,7 @@
   import { drawingOf, drawnLast, VIEW } from './shapes.ts';
   import { partWord, USE_WORDS } from '$lib/words/cuts.ts';
   import type { MapId } from '$lib/core/bench/breakdown/map-types.ts';
-  import type { CutTemplate } from '$lib/core/record/state.ts';
+  import type { CutTemplate } from '$lib/core/activity/board/fold.ts';
 
   /** A fish, drawn: each part is a link that puts it on the scale. The same parts stand in a list below it. */
   let {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { CutTemplate } from '$lib/core/record/state.ts';
+  import type { CutTemplate } from '$lib/core/activity/board/fold.ts';
   import { sideShape } from './shapes.ts';
 
   /** A division of a side, drawn small; its cuts stand in words beside it. */

@@ -1,5 +1,5 @@
 import type { MapId } from '../../core/bench/breakdown/map-types.ts';
-import type { CutTemplate } from '../../core/record/state.ts';
+import type { CutTemplate } from '../../core/activity/board/fold.ts';
 
 /** One touchable part of a drawing. */
 export interface PartShape {

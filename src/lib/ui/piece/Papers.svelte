@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { PieceView } from '$lib/server/piece-view.ts';
-  import type { HouseState } from '$lib/core/record/state.ts';
+  import type { HouseState } from '$lib/core/record/house.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import { AUTHORITY_SCOPES } from '$lib/core/rules/exceptions.ts';

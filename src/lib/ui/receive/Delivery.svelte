@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { DeliveryView } from '$lib/server/views.ts';
-  import type { HouseState } from '$lib/core/record/state.ts';
+  import type { HouseState } from '$lib/core/record/house.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import WindowLine from '../marks/WindowLine.svelte';

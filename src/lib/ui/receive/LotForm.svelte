@@ -2,7 +2,7 @@
   import { untrack } from 'svelte';
   import { FAO_AREAS } from '$lib/core/fish/fao-areas.ts';
   import type { Species } from '$lib/core/fish/species.ts';
-  import type { HouseState } from '$lib/core/record/state.ts';
+  import type { HouseState } from '$lib/core/record/house.ts';
   import type { RuleProfile } from '$lib/core/codes/profile.ts';
   import type { Verdict } from '$lib/core/rules/verdict.ts';
   import Field from '../controls/Field.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { CREDITS } from '$lib/core/activity/receive/bodies.ts';
-  import type { LotState } from '$lib/core/record/state.ts';
+  import type { LotState } from '$lib/core/record/lot.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { dayAndTime, formatMass } from '$lib/ui/format.ts';
   import { money } from '$lib/ui/money.ts';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Service } from '$lib/core/record/state.ts';
+  import type { Service } from '$lib/core/activity/age/fold.ts';
   import { houseNow } from '../clock.svelte.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Species } from '../../fish/species.ts';
 import type { FORMS } from '../../activity/receive/bodies.ts';
-import type { CutTemplate } from '../../record/state.ts';
+import type { CutTemplate } from '../../activity/board/fold.ts';
 import { CUT_MAPS } from './map-data.ts';
 import { MAP_IDS, type CutMap, type CutPart, type MapId } from './map-types.ts';
 

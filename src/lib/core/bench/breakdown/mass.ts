@@ -1,6 +1,6 @@
 import type { BodyOf, RecordEvent } from '../../record/events.ts';
 import { effectiveEvents } from '../../record/amend.ts';
-import type { BoardRun } from '../../record/state.ts';
+import type { BoardRun } from '../../activity/board/fold.ts';
 
 /** One change of a piece's weight. Grams are positive where they leave it. */
 export interface Movement {

@@ -1,4 +1,4 @@
-import type { CutTemplate } from '../../record/state.ts';
+import type { CutTemplate } from '../../activity/board/fold.ts';
 
 type TemplatePart = CutTemplate['parts'][number];
 

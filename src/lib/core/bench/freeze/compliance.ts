@@ -1,5 +1,5 @@
 import { atOrBelow, type FreezeCycle, type ScaleLimit } from '../../codes/profile.ts';
-import type { FreezeReading } from '../../record/state.ts';
+import type { FreezeReading } from '../../activity/freeze/fold.ts';
 import { between, type Series } from '../../log/series.ts';
 
 /**

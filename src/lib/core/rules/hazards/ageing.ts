@@ -3,7 +3,7 @@ import { HANGING_PH, HISTAMINE_AGEING, WET_ACTIVITY } from '../../bench/age/para
 import { daysToTenfold, ROP_HOURS } from '../../bench/cure/guards.ts';
 import { clipped, union } from '../../log/holding.ts';
 import { HAND_SILENCE_MS, indexAt, patience } from '../../log/series.ts';
-import type { AgeRun } from '../../record/state.ts';
+import type { AgeRun } from '../../activity/age/fold.ts';
 import { ALL_ROUTES, papers, reason, type Hazard, type JudgeContext } from '../context.ts';
 import type { Cited, ScaleLimit } from '../../codes/profile.ts';
 import { warmAir } from '../stays.ts';

@@ -1,4 +1,4 @@
-import type { Hold } from '../../record/state.ts';
+import type { Hold } from '../../activity/tray/fold.ts';
 import { ALL_ROUTES, reason, type Hazard } from '../context.ts';
 import { atOrBelow, type RuleProfile, type TimeControl } from '../../codes/profile.ts';
 import { RAW_ROUTES, type Reason } from '../../codes/window.ts';

@@ -1,5 +1,5 @@
 import { running } from '../../record/occupation.ts';
-import { cureNow } from '../../record/state.ts';
+import { cureNow } from '../../activity/cure/fold.ts';
 import type { foldStrands } from '../verdict.ts';
 import { celsius, KEPT_CELSIUS, type RoadsInput } from './steps.ts';
 import { COSTS, type Remedy, type Writer } from './trial.ts';

@@ -1,7 +1,7 @@
 import type { LogBook } from '../../log/holding.ts';
 import { UNSAID } from '../../activity/papers/bodies.ts';
 import type { BodyOf } from '../../record/events.ts';
-import type { HouseState } from '../../record/state.ts';
+import type { HouseState } from '../../record/house.ts';
 import { addDays } from '../../measure/day.ts';
 import type { AuthorityScope } from '../exceptions.ts';
 import type { FreezeCycle } from '../../codes/profile.ts';

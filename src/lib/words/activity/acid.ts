@@ -1,0 +1,25 @@
+import type { SetPoint } from '../../core/activity/acid/lists.ts';
+import { LOOK_WORDS } from '../acid.ts';
+import type { ActivityWords } from './words.ts';
+
+export const acidWords = {
+  entries: {
+    'acid.started': 'Into the acid',
+    'acid.checked': 'Cut open in acid',
+    'acid.lifted': 'Part lifted from the acid',
+    'acid.ended': 'Out of the acid',
+    'piece.dressed': 'Dressed',
+    'sauce.set': 'Sauce set',
+    'ingredient.set': 'Ingredient set',
+    'ingredient.swapped': 'Used instead',
+    'ingredient.back': 'In use again'
+  },
+  tasks: {
+    'acid-ready': (seen) => `Cut one: ${LOOK_WORDS[seen.wanted as SetPoint] ?? 'ready'}? Then drain it`,
+    'acid-later': (seen) => `For those who want it less raw: ${LOOK_WORDS[seen.wanted as SetPoint] ?? 'ready'}`,
+    'acid-past': () => 'Past its best in acid: drain it'
+  },
+  steps: {
+    acid: () => 'Acid'
+  }
+} satisfies ActivityWords;

@@ -1,0 +1,18 @@
+import type { ActivityWords } from './words.ts';
+
+export const coldWords = {
+  entries: {
+    'place.set': 'Place set',
+    'sensor.set': 'Sensor set',
+    'device.keyed': 'Logger given a key',
+    'device.revoked': 'Logger’s key taken back',
+    'place.read': 'Place read',
+    'excursion.closed': 'Excursion closed',
+    'readings.quarantined': 'Readings not believed',
+    'log.imported': 'Logger file taken in',
+    'cold.read': 'Cold reading',
+    'readings.stored': 'Sensor log kept'
+  },
+  tasks: {},
+  steps: {}
+} satisfies ActivityWords;

@@ -1,0 +1,23 @@
+import type { School } from '../../core/activity/cure/lists.ts';
+import { cureStepWords, SCHOOL_WORDS } from '../cure.ts';
+import type { ActivityWords } from './words.ts';
+
+export const cureWords = {
+  entries: {
+    'cure.started': 'Cure begun',
+    'cure.changed': 'Cure changed',
+    'cure.stepped': 'Cure: step done',
+    'cure.ended': 'Out of the cure',
+    'recipe.set': 'Recipe set',
+    'recipe.noted': 'Recipe noted',
+    'learning.set': 'Learning set'
+  },
+  tasks: {
+    'cure-due': (seen) => `Take out: ${SCHOOL_WORDS[seen.method as School]?.noun ?? 'cure'}`,
+    'cure-step': (seen) => cureStepWords(String(seen.step)),
+    'cure-paused': () => 'Its cure is paused: put it back, or take it out'
+  },
+  steps: {
+    cure: (seen) => SCHOOL_WORDS[seen.method as School].name
+  }
+} satisfies ActivityWords;

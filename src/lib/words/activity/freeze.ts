@@ -1,0 +1,17 @@
+import type { ActivityWords } from './words.ts';
+
+export const freezeWords = {
+  entries: {
+    'freeze.started': 'Into the freezer',
+    'freeze.read': 'Freezer reading',
+    'freeze.replanned': 'Freezing forecast made anew',
+    'freeze.ended': 'Out of the freezer'
+  },
+  tasks: {
+    'freeze-reading': (seen) => `Read ${seen.place}`,
+    'freeze-proof': (seen) => `Prove the freeze: read ${seen.place}`
+  },
+  steps: {
+    freeze: (seen) => String(seen.place)
+  }
+} satisfies ActivityWords;

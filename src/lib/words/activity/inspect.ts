@@ -1,0 +1,12 @@
+import type { ActivityWords } from './words.ts';
+
+export const inspectWords = {
+  entries: {
+    'lot.inspected': 'Inspected',
+    'lot.identified': 'Identified by its marks',
+    'exception.owned': 'Exception owned',
+    'exception.withdrawn': 'Exception taken back'
+  },
+  tasks: {},
+  steps: {}
+} satisfies ActivityWords;

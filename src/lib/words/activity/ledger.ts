@@ -1,0 +1,12 @@
+import type { ActivityWords } from './words.ts';
+
+export const ledgerWords = {
+  entries: {
+    'day.signed': 'Day signed',
+    'backup.made': 'Backup made',
+    'clock.behind': 'Clock read behind the ledger',
+    'entry.amended': 'Amended'
+  },
+  tasks: {},
+  steps: {}
+} satisfies ActivityWords;

@@ -1,0 +1,15 @@
+import type { ActivityWords } from './words.ts';
+
+export const pieceWords = {
+  entries: {
+    'piece.made': 'Piece made',
+    'piece.gave': 'Piece divided',
+    'piece.wasted': 'Waste weighed',
+    'piece.moved': 'Moved',
+    'piece.reweighed': 'Weighed again',
+    'piece.profiled': 'Depth measured',
+    'label.printed': 'Label printed'
+  },
+  tasks: {},
+  steps: {}
+} satisfies ActivityWords;

@@ -1,0 +1,13 @@
+import type { ActivityWords } from './words.ts';
+
+export const receiveWords = {
+  entries: {
+    'lot.received': 'Lot received',
+    'lot.returned': 'Sent back',
+    'delivery.opened': 'Delivery opened',
+    'delivery.closed': 'Delivery closed',
+    'note.imported': 'Delivery note taken in'
+  },
+  tasks: {},
+  steps: {}
+} satisfies ActivityWords;

@@ -1,0 +1,16 @@
+import type { ActivityWords } from './words.ts';
+
+export const trayWords = {
+  entries: {
+    'hold.started': 'Tray started',
+    'hold.read': 'Tray reading',
+    'piece.served': 'Served',
+    'piece.discarded': 'Discarded'
+  },
+  tasks: {
+    'tray-discard': (seen) => `Discard ${seen.label}`
+  },
+  steps: {
+    hold: (seen) => String(seen.label)
+  }
+} satisfies ActivityWords;
