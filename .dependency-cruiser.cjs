@@ -5,11 +5,11 @@ const CORE = [
   ['fish/', 'device/'],
   ['codes/', 'receive/'],
   ['ingredients/', 'inspect/'],
-  ['record/', 'activity/[^/]+/(?!show)'],
+  ['record/', 'activity/[^/]+/(?!show|subject)'],
   ['log/'],
   ['bench/'],
   ['rules/'],
-  ['service/', 'activity/[^/]+/show'],
+  ['service/', 'activity/[^/]+/(show|subject)'],
   ['trace/']
 ];
 const inCore = (names) => `^src/lib/core/(${names.join('|')})`;

@@ -3,7 +3,7 @@
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import { formatTemperature, moment, until } from '$lib/ui/format.ts';
   import { excursionTitle } from '$lib/words/cold.ts';
-  import type { HandsTask } from '$lib/core/service/hands.ts';
+  import type { NowView } from '$lib/server/views.ts';
   import { DOCUMENT_WORDS } from '$lib/words/documents.ts';
   import { taskWords } from '$lib/words/tasks.ts';
   import type { PageProps } from './$types';
@@ -11,7 +11,6 @@
   let { data }: PageProps = $props();
   const zone = $derived(data.house.zone);
   const now = $derived(houseNow());
-  const name = $derived(Object.fromEntries(data.view.pieces.map((piece) => [piece.id, piece.name])));
   // What has a clock comes before what waits for a paper.
   const tasks = $derived(
     [...data.view.tasks].sort(
@@ -19,7 +18,7 @@
     )
   );
   const soon = $derived(tasks.filter((task) => task.at < now + 18 * 3600_000));
-  const urgent = (task: HandsTask) => task.code !== 'paper-missing' && task.at - now < 60 * 60_000;
+  const urgent = (task: NowView['tasks'][number]) => task.code !== 'paper-missing' && task.at - now < 60 * 60_000;
   let isWhole = $state(false);
   const shownExcursions = $derived(isWhole ? data.view.excursions : data.view.excursions.slice(0, 3));
   const shown = $derived(isWhole ? tasks : soon.slice(0, 9));
@@ -37,7 +36,7 @@
     <a class="link" href="/house/documents">{DOCUMENT_WORDS.title}</a>
   </p>
 {/each}
-{#if data.view.pieces.length === 0}
+{#if data.view.rows.length === 0}
   <section class="empty">
     <h2>The boards are clear</h2>
     <p>No fish in the house yet. Its first box starts everything: windows, clocks and the tide chart grow from it.</p>
@@ -73,11 +72,11 @@
         {/each}
         {#each shown as task (task.code + task.piece)}
           <li class:urgent={urgent(task)}>
-            <a href="/piece/{task.piece}">
+            <a href={task.path}>
               <span class="when">{task.code === 'paper-missing' ? 'waits' : until(task.at, now)}</span>
               <span class="what">
                 <b>{taskWords(task)}</b>
-                <span class="soft">{name[task.piece]} <span class="code">{task.piece}</span></span>
+                <span class="soft">{task.name} <span class="code">{task.piece}</span></span>
                 <span class="soft">
                   {task.code === 'paper-missing' ? 'since' : 'at'}
                   {moment(task.at, now, zone)}
@@ -97,7 +96,7 @@
     {/if}
   </section>
   <div class="gap"></div>
-  <Tide pieces={data.view.pieces} now={chartNow} {zone} warnSeconds={data.view.warnSeconds} />
+  <Tide rows={data.view.rows} now={chartNow} {zone} warnSeconds={data.view.warnSeconds} />
 {/if}
 
 <style>

@@ -6,7 +6,8 @@ import { EmberError } from '../core/errors.ts';
 import { LABEL_SIZES, labelOf, type LabelData, type LabelSize } from '../core/trace/label.ts';
 import { businessDay } from '../core/measure/day.ts';
 import { stateAt } from '../core/codes/window.ts';
-import { labelWords } from '../words/labels.ts';
+import { labelWords, type LabelLines } from '../words/labels.ts';
+import { ACTIVITIES } from './activities.ts';
 import type { HouseState } from '../core/record/house.ts';
 import type { LotState } from '../core/record/lot.ts';
 import type { App } from './app.ts';
@@ -92,6 +93,29 @@ export function labelData(app: App, pieceId: string): LabelData {
   });
 }
 
+/** A label as it is printed: its lines, and the page its square code leads to. */
+interface Printed {
+  readonly words: LabelLines;
+  readonly path: string;
+  readonly code: string;
+}
+
+/**
+ * The label of a piece, or of what else an activity keeps.
+ *
+ * @throws EmberError `record.not-found`
+ */
+export function printedOf(app: App, id: string): Printed {
+  const kept = app.store.projections.subjects.find(id);
+  const label = kept && ACTIVITIES.find((each) => each.label?.kind === kept.kind.kind)?.label;
+  if (kept && label) return { words: label.lines(app.store, id), path: kept.kind.path(id), code: id };
+  return {
+    words: labelWords(labelData(app, id), app.store.projections.currentHouse()),
+    path: `/piece/${id}`,
+    code: id
+  };
+}
+
 /** Width of a letter and height of a line, as shares of the type size. */
 const LETTER_WIDTH = 0.6;
 const LINE_HEIGHT = 1.2;
@@ -124,8 +148,7 @@ export function typeFor(words: ReturnType<typeof labelWords>, width: number, hei
   return 4;
 }
 
-function labelBlock(label: LabelData, size: LabelSize, origin: string, house: HouseState): Content {
-  const words = labelWords(label, house);
+function labelBlock({ words, path }: Printed, size: LabelSize, origin: string): Content {
   const [wide, tall] = [size.width - 2 * size.margin, size.height - 2 * size.margin].map((mm) => mm * POINTS_A_MM);
   const binding = bindingType(words.window, wide!, tall!);
   // What is a point too tall goes over to the next label, and all after it with it.
@@ -147,7 +170,7 @@ function labelBlock(label: LabelData, size: LabelSize, origin: string, house: Ho
               { text: words.allergens, bold: true, fontSize: type }
             ]
           },
-          { width: side, qr: `${origin}/piece/${label.code}`, fit: side, eccLevel: 'M' }
+          { width: side, qr: `${origin}${path}`, fit: side, eccLevel: 'M' }
         ],
         columnGap: 4
       }
@@ -167,20 +190,34 @@ export async function labelPdf(
   origin: string,
   skip = 0
 ): Promise<Buffer> {
-  const labels = pieces.map((piece) => labelData(app, piece));
-  return labelsAsPdf(labels, sizeId, { origin, house: app.store.projections.currentHouse(), skip });
+  return printedAsPdf(
+    pieces.map((id) => printedOf(app, id)),
+    sizeId,
+    { origin, skip }
+  );
 }
 
-/** Labels as they stand, as a PDF. */
-export function labelsAsPdf(
+/** Labels of pieces as they stand, as a PDF. */
+export const labelsAsPdf = (
   labels: readonly LabelData[],
   sizeId: string,
-  { origin, house, skip = 0 }: { readonly origin: string; readonly house: HouseState; readonly skip?: number }
+  { house, ...sheet }: { readonly origin: string; readonly house: HouseState; readonly skip?: number }
+): Promise<Buffer> =>
+  printedAsPdf(
+    labels.map((label) => ({ words: labelWords(label, house), path: `/piece/${label.code}`, code: label.code })),
+    sizeId,
+    sheet
+  );
+
+function printedAsPdf(
+  labels: readonly Printed[],
+  sizeId: string,
+  { origin, skip = 0 }: { readonly origin: string; readonly skip?: number }
 ): Promise<Buffer> {
   const size = LABEL_SIZES.find(({ id }) => id === sizeId);
   if (!size) throw new EmberError('form.value-unknown', { field: 'size', seen: sizeId });
   if (labels.length === 0) throw new EmberError('form.incomplete', { field: 'pieces' });
-  const blocks = labels.map((label) => labelBlock(label, size, origin, house));
+  const blocks = labels.map((label) => labelBlock(label, size, origin));
   const mm = (value: number) => value * POINTS_A_MM;
   const base = {
     defaultStyle: { font: 'Hyperlegible', fontFeatures: ['tnum' as const] },

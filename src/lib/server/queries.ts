@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { ACTIVITIES } from './activities.ts';
+import { query, type Query } from './query.ts';
 import { EmberError } from '../core/errors.ts';
 import { acidPlan, lookAt } from '../core/bench/acid/plan.ts';
 import { cure } from '../core/bench/cure/plan.ts';
@@ -10,7 +12,6 @@ import { SHEET_IDS, sheetIn } from '../core/inspect/sheets.ts';
 import { DIALS } from '../core/codes/profiles/house.ts';
 import { profilesOf } from '../core/codes/profiles/index.ts';
 import { readInstant } from '../core/measure/day.ts';
-import type { App } from './app.ts';
 import { rackView } from './age/views.ts';
 import { boardView } from './board-view.ts';
 import { depthPreview } from './depth-preview.ts';
@@ -41,20 +42,9 @@ import { coldPlaces, freezeRunView, freezingRecord, placeLogFields, placeLogView
 import { forecastThaw, thawPlan } from './operations/thaw.ts';
 import { deliveryView, ledgerFilter, ledgerView, nowView, presentOf } from './views.ts';
 
-/** One thing that can be asked. The same registry answers screens, the API and the OpenAPI document. */
-export interface Query<Schema extends z.ZodType = z.ZodType> {
-  readonly name: string;
-  readonly path: string;
-  readonly summary: string;
-  readonly input: Schema;
-  /** Asked by POST with a JSON body, for what is too long for an address. Nothing is written. */
-  readonly post?: boolean;
-  run(app: App, input: z.infer<Schema>): unknown;
-}
-const query = <Schema extends z.ZodType>(definition: Query<Schema>): Query => definition as unknown as Query;
 const id = z.object({ id: z.string() });
 
-export const QUERIES: readonly Query[] = [
+const QUERIES_OF_FISH: readonly Query[] = [
   query({
     name: 'delivery',
     path: 'deliveries/{id}',
@@ -406,6 +396,9 @@ export const QUERIES: readonly Query[] = [
     run: (app, input) => ({ readings: app.store.readings.day(input.sensor, input.day) })
   })
 ];
+
+/** Everything that can be asked, of fish and of what else activities keep. */
+export const QUERIES: readonly Query[] = [...QUERIES_OF_FISH, ...ACTIVITIES.flatMap(({ queries = [] }) => queries)];
 
 /** Finds the query a path belongs to, with the parts in braces filled in. */
 export function matchQuery(path: string, post = false): { query: Query; parts: Record<string, string> } {

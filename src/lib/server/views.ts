@@ -1,11 +1,13 @@
 import { z } from 'zod';
 import { EmberError } from '../core/errors.ts';
-import { stateAt } from '../core/codes/window.ts';
+import { ROUTES, stateAt, type RouteWindow } from '../core/codes/window.ts';
+import type { HouseState } from '../core/record/house.ts';
 import { spentShare, warmShare } from '../core/rules/piece-clock.ts';
 import { handsQueue, stepsOf } from '../core/service/hands.ts';
 import { readInstant } from '../core/measure/day.ts';
-import { stepWords } from '../words/tasks.ts';
+import { stepWords, type AnyTaskCode } from '../words/tasks.ts';
 import type { App } from './app.ts';
+import type { KeptSubject } from './store/subjects.ts';
 import { excursionsIn } from './cold/excursions.ts';
 
 /** The moment screens are about: the clock's, and never before the newest entry, however the clock is set. */
@@ -23,16 +25,73 @@ function lastSpoken({ store }: App, now: number): Map<string, number> {
   );
 }
 
+/** What an activity keeps beside fish, as a row of the tide chart and its tasks: its one clock is that of every route. */
+function subjectShown({ kind, state }: KeptSubject, house: HouseState, now: number) {
+  const { id, name, madeAt } = state;
+  const path = kind.path(id);
+  const { opens, closes } = kind.window(state, house);
+  return {
+    tasks: kind.tasks(state, house, now).map((task) => ({ ...task, code: task.code as AnyTaskCode, name, path })),
+    row: {
+      id,
+      name,
+      path,
+      madeAt,
+      windows: ROUTES.map((route): RouteWindow => ({
+        route,
+        opens,
+        closes,
+        proofDue: null,
+        never: false,
+        missing: false
+      })),
+      clock: null,
+      steps: kind.steps(state, house, now).map((step) => ({ ...step, label: stepWords(step) }))
+    }
+  };
+}
+
 /** Everything still in the house, with its windows as change-points and what hands have to do. */
 export function nowView(app: App) {
   const now = presentOf(app);
   const house = app.store.projections.currentHouse();
   const live = app.store.projections.livePieces();
   const warn = house.warnMinutes * 60;
+  const rows = live.map(({ state, lot, windows, missing, clock }) => ({
+    id: state.id,
+    name: state.made.name,
+    path: `/piece/${state.id}`,
+    species: lot.received.species,
+    lot: lot.id,
+    form: state.made.form,
+    grams: state.grams,
+    madeAt: state.made.at,
+    seq: state.lastSeq,
+    windows,
+    states: windows.map((window) => stateAt(window, now, warn)),
+    missing,
+    clock: clock && {
+      spent: spentShare(clock, now),
+      raw: clock.ice?.share ?? null,
+      warm: warmShare(clock, now),
+      readBy: clock.warm.readBy
+    },
+    steps: stepsOf(state, now).map((step) => ({ ...step, label: stepWords(step) }))
+  }));
+  const names = new Map(rows.map(({ id, name }) => [id, name]));
+  const kept = app.store.projections.subjects.live().map((each) => subjectShown(each, house, now));
   return {
     at: now,
     warnSeconds: warn,
-    tasks: handsQueue(live, now, warn, lastSpoken(app, now)),
+    tasks: [
+      ...handsQueue(live, now, warn, lastSpoken(app, now)).map((task) => ({
+        ...task,
+        name: names.get(task.piece) ?? '',
+        path: `/piece/${task.piece}`
+      })),
+      ...kept.flatMap((each) => each.tasks)
+    ],
+    rows: [...kept.map(({ row }) => row), ...rows],
     excursions: excursionsIn(app.store, now)
       .filter(({ closed }) => !closed)
       .map(({ place, kind, from, to, peak, limit, cause, pieces, subject }) => ({
@@ -46,28 +105,10 @@ export function nowView(app: App) {
         pieces: pieces.length,
         subject
       })),
-    pieces: live.map(({ state, lot, windows, missing, clock }) => ({
-      id: state.id,
-      name: state.made.name,
-      species: lot.received.species,
-      lot: lot.id,
-      form: state.made.form,
-      grams: state.grams,
-      madeAt: state.made.at,
-      seq: state.lastSeq,
-      windows,
-      states: windows.map((window) => stateAt(window, now, warn)),
-      missing,
-      clock: clock && {
-        spent: spentShare(clock, now),
-        raw: clock.ice?.share ?? null,
-        warm: warmShare(clock, now),
-        readBy: clock.warm.readBy
-      },
-      steps: stepsOf(state, now).map((step) => ({ ...step, label: stepWords(step) }))
-    }))
+    pieces: rows
   };
 }
+
 export type NowView = ReturnType<typeof nowView>;
 
 export const ledgerFilter = z.object({

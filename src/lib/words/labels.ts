@@ -42,17 +42,33 @@ function allergenLine({ allergens: holds, mayHold, unsaid }: LabelData): string 
     .join(' · ');
 }
 
+/** The lines of a label, the one that binds first. */
+export interface LabelLines {
+  readonly window: string;
+  readonly name: string;
+  readonly code: string;
+  readonly mass: string;
+  readonly made: string;
+  readonly allergens: string;
+}
+
+/** When, as a label says it: the day with it. */
+export const labelTime = (at: number, zone: string): string =>
+  new Intl.DateTimeFormat('en-GB', {
+    timeZone: zone,
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23'
+  }).format(at);
+
 /** The lines of a label. A mark drawn on paper cannot follow the tide: it says when it was printed for. */
-export function labelWords(label: LabelData, house: { readonly units: UnitPreferences; readonly zone: string }) {
-  const time = (at: number) =>
-    new Intl.DateTimeFormat('en-GB', {
-      timeZone: house.zone,
-      day: 'numeric',
-      month: 'short',
-      hour: '2-digit',
-      minute: '2-digit',
-      hourCycle: 'h23'
-    }).format(at);
+export function labelWords(
+  label: LabelData,
+  house: { readonly units: UnitPreferences; readonly zone: string }
+): LabelLines {
+  const time = (at: number) => labelTime(at, house.zone);
   const kind = label.species.join(' and ');
   const { origins } = label;
   const origin = origins.length > 2 ? `${origins[0]} and ${origins.length - 1} more` : origins.join('; ');

@@ -1,6 +1,7 @@
 import type { EventKind } from '../core/record/events.ts';
 import type { TaskCode } from '../core/service/hands.ts';
 import type { Step, Task } from '../core/service/show.ts';
+import type { SubjectCode } from '../core/service/subjects.ts';
 import { receiveWords } from './activity/receive.ts';
 import { inspectWords } from './activity/inspect.ts';
 import { papersWords } from './activity/papers.ts';
@@ -49,12 +50,14 @@ const OWN_TASKS = {
   'read-it': (seen: Task['seen']) => (seen.place ? `Read ${seen.place}` : 'Read its core: nobody has for a day'),
   'leftover-closed': () => 'Decide: every window is closed'
 };
-const TASK_WORDS: Record<TaskCode, (seen: Task['seen']) => string> = { ...OWN_TASKS, ...together('tasks') };
+/** Codes of all tasks: of fish, and of what else an activity keeps. */
+export type AnyTaskCode = TaskCode | SubjectCode;
+const TASK_WORDS: Record<AnyTaskCode, (seen: Task['seen']) => string> = { ...OWN_TASKS, ...together('tasks') };
 const STEP_WORDS: Readonly<Record<string, (seen: Step['seen']) => string>> = together('steps');
 const ENTRY_WORDS: Record<EventKind, string> = together('entries');
 
 /** What hands have to do. */
-export const taskWords = (task: Pick<Task<TaskCode>, 'code' | 'seen'>): string => TASK_WORDS[task.code](task.seen);
+export const taskWords = (task: Pick<Task<AnyTaskCode>, 'code' | 'seen'>): string => TASK_WORDS[task.code](task.seen);
 /** What stands on a step of the tide chart. */
 export const stepWords = (step: Pick<Step, 'kind' | 'seen'>): string => STEP_WORDS[step.kind]?.(step.seen) ?? step.kind;
 /** The name of a kind of entry. */

@@ -4,8 +4,7 @@ import { LABEL_SIZES } from '$lib/core/trace/label.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { labelData, labelPdf, sendToPrinter } from '$lib/server/labels.ts';
-import { labelWords } from '$lib/words/labels.ts';
+import { labelPdf, printedOf, sendToPrinter } from '$lib/server/labels.ts';
 import { errorSentence } from '$lib/words/errors.ts';
 import type { PageServerLoad } from './$types';
 
@@ -13,9 +12,10 @@ const MOST_LABELS = 200;
 
 export const load = (({ url }) => {
   const app = theApp();
-  const house = app.store.projections.currentHouse();
   const pieces = pieceChoices(app);
-  const known = new Set(pieces.map(({ id }) => id));
+  const known = new Set(
+    [...pieces, ...app.store.projections.subjects.live().map(({ state }) => state)].map(({ id }) => id)
+  );
   const picked = [...new Set(url.searchParams.getAll('piece'))].filter((id) => known.has(id)).slice(0, MOST_LABELS);
   const size = LABEL_SIZES.find(({ id }) => id === url.searchParams.get('size')) ?? LABEL_SIZES[0]!;
   return {
@@ -23,7 +23,7 @@ export const load = (({ url }) => {
     picked,
     size: size.id,
     sizes: LABEL_SIZES.map(({ id, width, height }) => ({ id, width, height })),
-    labels: picked.map((id) => ({ id, ...labelWords(labelData(app, id), house) })),
+    labels: picked.map((id) => ({ id, ...printedOf(app, id).words })),
     printer: app.config.printer !== null
   };
 }) satisfies PageServerLoad;

@@ -1,7 +1,7 @@
 import { lossAfter } from '../../core/bench/age/drying.ts';
 import { PREPARATION } from '../../core/activity/age/lists.ts';
 import { addDays } from '../../core/measure/day.ts';
-import type { DemoTools } from './morning.ts';
+import type { DemoTools } from './tools.ts';
 
 const FINE = { skin: 'dry', eye: 'clear', smell: 'clean', slime: 'none', firmness: 'firm' };
 const CABINET = 'Ageing cabinet';

@@ -5,7 +5,7 @@ import { chunksOf } from '../store/readings.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import { excursionsIn } from '../cold/excursions.ts';
-import type { DemoTools } from './morning.ts';
+import type { DemoTools } from './tools.ts';
 
 /** The key of the simulated logger of the demo house. A house of its own gives its loggers keys of their own. */
 export const DEMO_LOGGER_KEY = 'demo-logger-vessmouth-0001';

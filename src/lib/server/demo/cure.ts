@@ -1,4 +1,4 @@
-import type { DemoTools } from './morning.ts';
+import type { DemoTools } from './tools.ts';
 
 /** Cures of the last week that came out and were weighed, so that the next forecast leans on something. */
 export function curesOf({ step, receive, paper, daysAgo, grams, celsius, pieces }: DemoTools): void {

@@ -1,5 +1,6 @@
 import { seededChance } from '../../core/random.ts';
 import { businessDay, addDays, type HouseTime } from '../../core/measure/day.ts';
+import { ACTIVITIES } from '../activities.ts';
 import { movableClock } from '../clock.ts';
 import { createExecutor } from '../operations/execute.ts';
 import { operationByName } from '../operations/registry.ts';
@@ -529,6 +530,7 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
   coldPlacesOf(tools);
   curesOf(tools);
   rackOf(tools);
+  for (const { demo } of ACTIVITIES) demo?.(tools);
 
   for (const { hoursAgo, by, operation, input, then } of steps.sort((a, b) => b.hoursAgo - a.hoursAgo)) {
     clock.moveTo(startedAt - hoursAgo * 3600_000, true);

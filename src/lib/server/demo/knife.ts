@@ -1,4 +1,4 @@
-import type { DemoTools } from './morning.ts';
+import type { DemoTools } from './tools.ts';
 
 type Input = Record<string, unknown>;
 interface Weighed {

@@ -1,16 +1,6 @@
-/** This morning's delivery, what was seen on it, and the books of the house: steps of the demo that receiving adds. */
-type Input = Record<string, unknown>;
-export interface DemoTools {
-  step(hoursAgo: number, by: string, operation: string, input: () => Input, then?: (result: Input) => void): void;
-  receive(name: string, hoursAgo: number, by: string, input: Input | (() => Input), place?: string): void;
-  paper(name: string, hoursAgo: number, input: Input): void;
-  daysAgo(days: number): string;
-  grams(about: number): string;
-  celsius(about: number): string;
-  readonly lots: Record<string, string>;
-  readonly pieces: Record<string, string>;
-}
+import type { DemoTools, Input } from './tools.ts';
 
+/** This morning's delivery, what was seen on it, and the books of the house: steps of the demo that receiving adds. */
 /** One page of an invented paper, as small as a PDF can be. */
 export function demoPaper(lines: readonly string[]): Uint8Array {
   const text = lines.map((line, index) => `${index === 0 ? '72 760' : '0 -22'} Td (${line}) Tj`).join(' ');

@@ -8,7 +8,8 @@ import { operation } from './operation.ts';
 export const printLabels = operation({
   name: 'print-labels',
   place: '/labels',
-  summary: 'Write down that labels of pieces were printed: which, at which size, as which job of the printer.',
+  summary:
+    'Write down that labels of pieces, or of what else is kept, were printed: which, at which size, as which job of the printer.',
   input: z.object({
     pieces: list(200),
     size: z.string().refine((id) => LABEL_SIZES.some((size) => size.id === id)),
@@ -19,8 +20,9 @@ export const printLabels = operation({
     if (input.pieces.length === 0) throw new EmberError('form.incomplete', { field: 'pieces' });
     return {
       events: input.pieces.map((id) => {
-        store.projections.piece(id);
-        return draft('label.printed', `piece:${id}`, now, {
+        const kept = store.projections.subjects.find(id);
+        if (!kept) store.projections.piece(id);
+        return draft('label.printed', kept ? `${kept.kind.kind}:${id}` : `piece:${id}`, now, {
           size: input.size,
           printer: 'label printer',
           job: input.job,

@@ -14,6 +14,7 @@ import { staysOf } from '../../core/rules/stays.ts';
 import { openLogs } from './logs.ts';
 import type { Readings } from './readings.ts';
 import type { RecordStore } from './record.ts';
+import { openSubjects } from './subjects.ts';
 import { openTies, sketchOf } from './ties.ts';
 
 interface PieceRow {
@@ -67,6 +68,7 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
        seq = excluded.seq, made = excluded.made, made_seq = excluded.made_seq, flow = excluded.flow`
   );
   const ties = openTies(db);
+  const subjects = openSubjects(db, record);
   const putPlace = db.prepare<[string, string]>('INSERT OR IGNORE INTO piece_places (place, piece) VALUES (?, ?)');
   const dropPlaces = db.prepare<[string]>('DELETE FROM piece_places WHERE piece = ?');
   const inPlace = db.prepare<[string], { piece: string }>(
@@ -233,7 +235,8 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
         if (told?.every(({ kind }) => NO_VERDICT.includes(kind))) return;
         const eventsOf = reading();
         for (const { id } of allPieces.all()) projectPiece(id, at, eventsOf);
-      } else if (subject.startsWith('lot:')) projectLot(subjectId(subject, 'lot'), at);
+      } else if (subjects.refold(subject, at)) return;
+      else if (subject.startsWith('lot:')) projectLot(subjectId(subject, 'lot'), at);
       else if (subject.startsWith('piece:')) projectFamily(subjectId(subject, 'piece'), at, told);
     },
     logs,
@@ -269,6 +272,7 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
       });
     },
     ties,
+    subjects,
     livePieces: (): ProjectedPiece[] => liveRows.all().map((row) => unpack(row, JSON.parse(row.lotState) as LotState)),
     /** All rows in one text, to compare a rebuilt table with the kept one. */
     dump(): { table: string; id: string; text: string }[] {
@@ -277,7 +281,8 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
       return [
         ...lots.map((row) => ({ table: 'lots', id: row.id, text: JSON.stringify(row) })),
         ...pieces.map((row) => ({ table: 'pieces', id: row.id, text: JSON.stringify(row) })),
-        ...ties.dump()
+        ...ties.dump(),
+        ...subjects.dump()
       ];
     },
     /** Empties and rebuilds every projection from the record alone. */
@@ -285,13 +290,14 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
       // A clock set back must not make what is on record look as if it had not happened yet.
       const at = Math.max(now, record.head().recorded);
       db.transaction(() => {
-        db.exec(`DELETE FROM pieces; DELETE FROM lots; DELETE FROM piece_places; ${ties.emptied}`);
+        db.exec(`DELETE FROM pieces; DELETE FROM lots; DELETE FROM piece_places; ${ties.emptied} ${subjects.emptied}`);
         houseNow = null;
-        const subjects = db
+        const all = db
           .prepare<[], { subject: string }>('SELECT subject FROM events GROUP BY subject ORDER BY min(seq)')
           .all();
-        for (const { subject } of subjects) if (subject.startsWith('lot:')) this.refold(subject, at);
-        for (const { subject } of subjects) if (subject.startsWith('piece:')) this.refold(subject, at);
+        for (const { subject } of all) if (subject.startsWith('lot:')) this.refold(subject, at);
+        for (const { subject } of all) if (subject.startsWith('piece:')) this.refold(subject, at);
+        for (const { subject } of all) subjects.refold(subject, at);
       })();
     }
   };

@@ -8,12 +8,8 @@
   import { clockTime, dayAndTime, dayName, moment } from '../format.ts';
   import { SPANS, frame, ticks, water, type SpanId } from './tide.ts';
 
-  let {
-    pieces,
-    now,
-    zone,
-    warnSeconds
-  }: { pieces: NowView['pieces']; now: number; zone: string; warnSeconds: number } = $props();
+  let { rows, now, zone, warnSeconds }: { rows: NowView['rows']; now: number; zone: string; warnSeconds: number } =
+    $props();
 
   let span = $state<SpanId>('days');
   let shift = $state(0);
@@ -25,16 +21,16 @@
   const HEAD = 30;
   /** Depth of a clock's vessel beside the name. */
   const DEEP = 31;
-  const used = (clock: NonNullable<NowView['pieces'][number]['clock']>) =>
+  const used = (clock: NonNullable<NowView['rows'][number]['clock']>) =>
     `${clock.spent === null ? 'days on ice not known' : `${Math.round(Math.min(1, clock.spent) * 100)} % of its days on ice`}, ${Math.round(Math.min(1, clock.warm) * 100)} % of its time in the warm`;
   const LEFT = $derived(width < 720 ? 178 : 216);
   const of = $derived(frame(now, span, shift, LEFT, width));
   const hours = $derived(SPANS.find(({ id }) => id === span)!.hours);
   const hourOf = $derived((at: number) => Number(clockTime(at, zone).slice(0, 2)));
   const lines = $derived(ticks(of, hourOf, hours <= 24 ? 2 : hours <= 80 ? 6 : 24));
-  const height = $derived(HEAD + pieces.length * ROW + 6);
+  const height = $derived(HEAD + rows.length * ROW + 6);
   const nowX = $derived(of.x(now));
-  const words = (piece: NowView['pieces'][number]) => piece.windows.find((window) => window.route === route)!;
+  const words = (piece: NowView['rows'][number]) => piece.windows.find((window) => window.route === route)!;
   const clip = (x: number) => Math.min(Math.max(x, LEFT), width);
   const short = (name: string) =>
     name.length > (LEFT > 180 ? 18 : 14) ? `${name.slice(0, LEFT > 180 ? 17 : 13)}…` : name;
@@ -110,7 +106,7 @@
           {/if}
         {/if}
       {/each}
-      {#each pieces as piece, index (piece.id)}
+      {#each rows as piece, index (piece.id)}
         {@const top = HEAD + index * ROW}
         {@const window = words(piece)}
         {@const state = stateAt(window, now, warnSeconds)}
@@ -136,7 +132,7 @@
           {/if}
         {/each}
         <rect class="label" x="0" y={top} width={LEFT - 6} height={ROW - 3} />
-        <a href="/piece/{piece.id}" aria-label="{piece.name}, {piece.id}" draggable="false">
+        <a href={piece.path} aria-label="{piece.name}, {piece.id}" draggable="false">
           <rect class="hit" x="0" y={top} width={LEFT - 6} height={ROW - 3} />
           <svg x="2" y={top + 9} width="26" height="26"><LevelMark {state} size={26} /></svg>
           <text class="name" x="36" y={top + 20}>{short(piece.name)}</text>
@@ -168,9 +164,9 @@
     <table class="plain">
       <thead><tr><th>Piece</th><th>{ROUTE_WORDS[route]}</th><th>Used</th><th>Steps</th></tr></thead>
       <tbody>
-        {#each pieces as piece (piece.id)}
+        {#each rows as piece (piece.id)}
           <tr>
-            <td><a class="link" href="/piece/{piece.id}">{piece.name}</a> <span class="soft">{piece.id}</span></td>
+            <td><a class="link" href={piece.path}>{piece.name}</a> <span class="soft">{piece.id}</span></td>
             <td><WindowLine window={words(piece)} {now} {warnSeconds} {zone} named={false} /></td>
             <td>{piece.clock ? used(piece.clock) : 'not known'}</td>
             <td>

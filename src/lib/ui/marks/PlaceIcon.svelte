@@ -11,6 +11,9 @@
   import Book from '@lucide/svelte/icons/book-open';
   import Home from '@lucide/svelte/icons/house';
 
+  // A bench built since brings its own, in its folder.
+  const brought = import.meta.glob<{ default: typeof Clock }>('../activity/*/Icon.svelte', { eager: true });
+
   let { path }: { path: string } = $props();
   const icons: Record<string, typeof Clock> = {
     '/': Clock,
@@ -25,7 +28,7 @@
     '/ledger': Book,
     '/house': Home
   };
-  const Icon = $derived(icons[path] ?? Clock);
+  const Icon = $derived(icons[path] ?? brought[`../activity${path}/Icon.svelte`]?.default ?? Clock);
 </script>
 
 <Icon size={22} strokeWidth={1.75} aria-hidden="true" />
