@@ -263,30 +263,27 @@
   }
   .step {
     stroke-width: 1.5;
+    fill: var(--surface);
+    stroke: var(--water-deep);
   }
   .step.freeze {
+    stroke: none;
     fill: var(--ink);
     fill-opacity: 0.78;
   }
   .step.cure {
-    fill: var(--surface);
     stroke: var(--ink);
     stroke-dasharray: 2 2;
   }
   .step.acid {
-    fill: var(--surface);
-    stroke: var(--water-deep);
     stroke-dasharray: 5 2;
-  }
-  .step.age {
-    fill: var(--surface);
-    stroke: var(--water-deep);
   }
   .step.board {
     fill: var(--ember-wash);
     stroke: var(--ember);
   }
   .step.hold {
+    stroke: none;
     fill: var(--ember-glow);
     fill-opacity: 0.9;
   }
