@@ -8,6 +8,7 @@ export const PLACES = [
   { path: '/acid', name: 'Acid', key: '6' },
   { path: '/age', name: 'Age', key: '7' },
   { path: '/slice', name: 'Slice', key: '8' },
+  { path: '/rice', name: 'Rice', key: 'r' },
   { path: '/serve', name: 'Serve', key: '9' },
   { path: '/ledger', name: 'Ledger', key: '0' },
   { path: '/house', name: 'House', key: 'h' }

@@ -12,6 +12,7 @@ import { thawWords } from './activity/thaw.ts';
 import { cureWords } from './activity/cure.ts';
 import { acidWords } from './activity/acid.ts';
 import { ageWords } from './activity/age.ts';
+import { riceWords } from './activity/rice.ts';
 import { sliceWords } from './activity/slice.ts';
 import { trayWords } from './activity/tray.ts';
 import { coldWords } from './activity/cold.ts';
@@ -31,6 +32,7 @@ const OF = [
   cureWords,
   acidWords,
   ageWords,
+  riceWords,
   sliceWords,
   trayWords,
   coldWords,

@@ -9,6 +9,7 @@ import { kinds as thaw } from '../activity/thaw/bodies.ts';
 import { kinds as cure } from '../activity/cure/bodies.ts';
 import { kinds as acid } from '../activity/acid/bodies.ts';
 import { kinds as age } from '../activity/age/bodies.ts';
+import { kinds as rice } from '../activity/rice/bodies.ts';
 import { kinds as slice } from '../activity/slice/bodies.ts';
 import { kinds as tray } from '../activity/tray/bodies.ts';
 import { kinds as cold } from '../activity/cold/bodies.ts';
@@ -30,6 +31,7 @@ export const EVENT_KINDS = {
   ...cure,
   ...acid,
   ...age,
+  ...rice,
   ...slice,
   ...tray,
   ...cold,

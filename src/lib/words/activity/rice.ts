@@ -1,0 +1,68 @@
+import { formatMass } from '../../core/measure/format.ts';
+import type { UnitPreferences } from '../../core/measure/units.ts';
+import type { Told } from '../../core/ingredients/ingredient.ts';
+import { labelTime, type LabelLines } from '../labels.ts';
+import { toldLine } from '../notices.ts';
+import type { ActivityWords } from './words.ts';
+
+export const riceWords = {
+  entries: { 'tub.made': 'Rice dressed', 'tub.read': 'Rice read', 'tub.binned': 'Rice binned' },
+  tasks: { 'rice-discard': (seen) => `Bin the rice: ${seen.name}` },
+  steps: { rice: () => 'Rice' }
+} satisfies ActivityWords;
+
+/** The lines of a tub's label: what binds is when it goes into the bin. */
+export function riceLabel(
+  tub: {
+    readonly id: string;
+    readonly name: string;
+    readonly madeAt: number;
+    readonly discardAt: number;
+    readonly made: { readonly mass: { readonly si: number } | null; readonly place: string };
+    readonly told: Told;
+  },
+  { zone, units }: { readonly zone: string; readonly units: UnitPreferences }
+): LabelLines {
+  const { mass, place } = tub.made;
+  return {
+    window: `BIN AT ${labelTime(tub.discardAt, zone)}`,
+    name: tub.name,
+    code: tub.id,
+    mass: [mass && formatMass(mass.si, units), place].filter(Boolean).join(' · '),
+    made: `Dressed ${labelTime(tub.madeAt, zone)}`,
+    allergens: `Allergens: ${toldLine(tub.told)}`
+  };
+}
+
+export const RICE_WORDS = {
+  title: 'Rice',
+  none: 'No rice is dressed. Its clock begins with its dressing: write a tub down as soon as it is mixed.',
+  make: 'A tub is dressed',
+  name: 'Called',
+  mass: 'Dressed rice',
+  place: 'Where it stands',
+  dressing: 'Its dressing',
+  dressingHint: 'From the list, with commas between; what they hold is told with the rice.',
+  dressedAt: 'Dressed at',
+  now: 'Empty means now.',
+  start: 'Its clock runs',
+  binAt: (time: string) => `bin at ${time}`,
+  over: 'Bin it now',
+  dressed: (time: string) => `Dressed ${time}`,
+  cooling: 'As it cooled',
+  unread: 'Nobody has read it yet. It is shaped at 32 to 38 °C.',
+  unreadF: 'Nobody has read it yet. It is shaped at 90 to 100 °F.',
+  reads: 'It reads',
+  write: 'Write it down',
+  bin: 'Into the bin',
+  left: 'What was left',
+  reason: 'Why',
+  binned: 'Binned in the last day',
+  noneBinned: 'None.',
+  label: 'Its label',
+  tell: 'Tell with it:',
+  rule: ({ hours, citation, check }: { hours: number; citation: string; check?: boolean }) =>
+    `${hours} h from dressing. ${citation}${check ? ' (check with your authority)' : ''}.`,
+  caution:
+    'One clock a tub: what comes off it goes into the bin, and none of it into the next. Frying rescues no old rice: the poison survives it. Held by its acid instead, it needs a plan and a document of your authority; that is not kept here. Your local code and licensed practice decide.'
+} as const;

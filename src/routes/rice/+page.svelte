@@ -1,0 +1,198 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import { houseNow } from '$lib/ui/clock.svelte.ts';
+  import Field from '$lib/ui/controls/Field.svelte';
+  import IngredientsField from '$lib/ui/controls/IngredientsField.svelte';
+  import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import { clockTime, dayAndTime, formatMass, formatTemperature, moment, until } from '$lib/ui/format.ts';
+  import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
+  import { toldLine } from '$lib/words/notices.ts';
+  import { RICE_WORDS as SAY } from '$lib/words/activity/rice.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+  const now = $derived(houseNow());
+  const zone = $derived(data.house.zone);
+  const units = $derived(data.house.units);
+  const tub = $derived(data.chosen);
+  const warn = $derived(data.house.warnMinutes * 60_000);
+</script>
+
+<svelte:head><title>{SAY.title} · Ember Tide</title></svelte:head>
+<h1>{SAY.title}</h1>
+{#if data.view.tubs.length === 0}
+  <p class="soft">{SAY.none}</p>
+{:else}
+  <ul class="tubs">
+    {#each data.view.tubs as each (each.id)}
+      {@const left = each.discardAt - now}
+      <li class:soon={left < warn} data-tub={each.id}>
+        <a href="/rice?tub={each.id}" aria-current={each.id === tub?.id ? 'true' : undefined}>
+          <span class="left">{left <= 0 ? SAY.over : until(each.discardAt, now).replace('in ', '')}</span>
+          <span>
+            <b>{each.name}</b> <span class="code">{each.id}</span><br />
+            <span class="soft">{SAY.binAt(clockTime(each.discardAt, zone))}</span>
+          </span>
+        </a>
+      </li>
+    {/each}
+  </ul>
+{/if}
+<div class="two">
+  {#if tub}
+    <section class="sheet">
+      <div class="title">
+        <h2>{tub.name} <span class="code">{tub.id}</span></h2>
+        {#if tub.made.mass}<p class="figure">{formatMass(tub.made.mass.si, units)}</p>{/if}
+      </div>
+      <p>
+        {SAY.dressed(dayAndTime(tub.madeAt, zone))}{tub.made.place === '' ? '' : `, ${tub.made.place}`};
+        {SAY.binAt(moment(tub.discardAt, now, zone))}.
+      </p>
+      <p><b>{SAY.tell}</b> {toldLine(tub.told)}</p>
+      {#if tub.made.note}<p class="soft">{tub.made.note}</p>{/if}
+      <h3>{SAY.cooling}</h3>
+      {#if tub.readings.length === 0}
+        <p class="soft">{units.temperature === 'F' ? SAY.unreadF : SAY.unread}</p>
+      {:else}
+        <ol class="readings">
+          {#each tub.readings as reading (reading.seq)}
+            <li><b>{formatTemperature(reading.celsius, units)}</b> <span>{clockTime(reading.at, zone)}</span></li>
+          {/each}
+        </ol>
+      {/if}
+      {#if tub.live}
+        <OperationForm operation="read-tub" subject={tub.id} seen={tub.lastSeq} submit={SAY.write}>
+          <input type="hidden" name="tub" value={tub.id} />
+          <Field name="reading" label={SAY.reads} kind="quantity" units={temperatureUnits(units)} />
+        </OperationForm>
+        <p>
+          <a class="link" href="/labels?piece={tub.id}">{SAY.label}</a>
+        </p>
+        <details open={tub.discardAt <= now}>
+          <summary>{SAY.bin}</summary>
+          <OperationForm operation="bin-tub" subject={tub.id} seen={tub.lastSeq} submit={SAY.bin} tone="ember">
+            <input type="hidden" name="tub" value={tub.id} />
+            <div class="row">
+              <Field name="mass" label={SAY.left} kind="quantity" units={massUnits(units)} optional />
+              <Field name="reason" label={SAY.reason} optional />
+            </div>
+          </OperationForm>
+        </details>
+      {/if}
+    </section>
+  {/if}
+  <div class="side">
+    <section class="sheet">
+      <h2>{SAY.make}</h2>
+      <OperationForm operation="make-tub" submit={SAY.start}>
+        <div class="row">
+          <Field name="name" label={SAY.name} value="Sushi rice" />
+          <Field name="mass" label={SAY.mass} kind="quantity" units={massUnits(units)} optional />
+          <Field name="place" label={SAY.place} optional />
+          <Field name="at" label={SAY.dressedAt} kind="time" hint={SAY.now} optional />
+        </div>
+        <IngredientsField
+          name="dressing"
+          label={SAY.dressing}
+          ingredients={page.data.house.ingredients}
+          at={page.data.now}
+          value="Rice vinegar, White sugar, Fine salt"
+          hint={SAY.dressingHint}
+          optional
+        />
+      </OperationForm>
+      <p class="soft">{SAY.rule(data.view.rule)}</p>
+    </section>
+    <section class="sheet">
+      <h2>{SAY.binned}</h2>
+      {#if data.view.binned.length === 0}
+        <p class="soft">{SAY.noneBinned}</p>
+      {:else}
+        <ul>
+          {#each data.view.binned as each (each.id)}
+            <li>
+              <a class="link" href="/rice?tub={each.id}">{each.name}, {each.id}</a>
+              <span class="soft">{dayAndTime(each.binned!.at, zone)} {each.binned!.reason}</span>
+            </li>
+          {/each}
+        </ul>
+      {/if}
+    </section>
+  </div>
+</div>
+<p class="caution">{SAY.caution}</p>
+
+<style>
+  .tubs {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(310px, 1fr));
+    gap: 0.5rem;
+    margin: 0.6rem 0;
+  }
+  .tubs a {
+    display: grid;
+    grid-template-columns: 8.6rem 1fr;
+    align-items: center;
+    gap: 0.8rem;
+    min-height: 72px;
+    padding: 0.5rem 0.9rem;
+    background: var(--surface);
+    border: 1px solid var(--line);
+    border-left: 5px solid var(--water);
+    border-radius: 3px;
+    overflow-wrap: anywhere;
+  }
+  .tubs a[aria-current] {
+    outline: 2px solid var(--water);
+  }
+  .soon a {
+    border-left-color: var(--ember-glow);
+    background: var(--ember-wash);
+  }
+  .left {
+    font-size: 1.4rem;
+    font-weight: 650;
+    line-height: 1.1;
+  }
+  .soon .left {
+    color: var(--ember);
+  }
+  .two {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 380px), 1fr));
+    gap: 0.9rem;
+    align-items: start;
+    margin-bottom: 0.9rem;
+  }
+  .side {
+    display: grid;
+    gap: 0.9rem;
+  }
+  .title {
+    display: flex;
+    justify-content: space-between;
+    gap: 1rem;
+    overflow-wrap: anywhere;
+  }
+  h3 {
+    font-weight: 600;
+    margin-top: 0.7rem;
+  }
+  .row {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
+    gap: 0.7rem;
+  }
+  .readings {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.4rem 1.4rem;
+    margin: 0.3rem 0 0.8rem;
+  }
+  .caution {
+    border-left: 4px solid var(--soft);
+    padding-left: 0.8rem;
+    color: var(--soft);
+  }
+</style>
