@@ -6,7 +6,8 @@ import { running } from '../../src/lib/core/record/occupation.ts';
 import { foldPiece } from '../../src/lib/core/record/piece.ts';
 import { isOwnable } from '../../src/lib/core/rules/exceptions.ts';
 import { handsQueue } from '../../src/lib/core/service/hands.ts';
-import { CODES_WITH_WORDS, sentence } from '../../src/lib/words/findings.ts';
+import { FINDING_CODES } from '../../src/lib/core/codes/finding.ts';
+import { sentence } from '../../src/lib/words/findings.ts';
 import { taskWords } from '../../src/lib/words/tasks.ts';
 import {
   ask,
@@ -333,7 +334,7 @@ describe('what the rack says on the verdict', () => {
     ].filter(({ hazard, code }) => hazard === 'ageing' || code === 'freshness.aged');
     expect(new Set(found.map(({ code }) => code)).size).to.be.greaterThan(8);
     for (const each of found) {
-      expect(CODES_WITH_WORDS, each.code).to.include(each.code);
+      expect(FINDING_CODES, each.code).to.include(each.code);
       expect(sentence(each)).to.not.match(/undefined|NaN|\s{2}/);
     }
   });

@@ -1,3 +1,4 @@
+import type { ChangeCode, FindingCode } from '../core/codes/finding.ts';
 import type { AuthorityScope } from '../core/rules/exceptions.ts';
 import type { Reason, Route, WindowState } from '../core/codes/window.ts';
 import type { School } from '../core/activity/cure/lists.ts';
@@ -94,7 +95,7 @@ const CONFLICT_WORDS: Record<string, string> = {
 };
 const conflictWords = (conflicts: string) => listed(conflicts, CONFLICT_WORDS);
 
-const SENTENCES: Record<string, (seen: Seen, degrees: Degrees) => string> = {
+const SENTENCES: Record<FindingCode, (seen: Seen, degrees: Degrees) => string> = {
   'source.named': (seen) => `Bought from a named supplier: ${text(seen, 'supplier')}.`,
   'source.unknown': () => 'Not cleared: nobody has said whether it comes from a commercial source.',
   'source.not-commercial': () => 'Caught outside the trade. It may not be served to guests.',
@@ -307,10 +308,11 @@ const SENTENCES: Record<string, (seen: Seen, degrees: Degrees) => string> = {
   'handling.served': () => 'All of it has been served.',
   'handling.discarded': () => 'Discarded.',
   'handling.divided': () => 'All of it has become other pieces.',
+  'handling.returned': () => 'Sent back with its lot.',
   'handling.parent-discarded': () => 'The piece it came from was discarded.'
 };
 
-const CHANGES: Record<string, string> = {
+const CHANGES: Record<ChangeCode, string> = {
   'area-document': 'A paper that clears the harvest area, or a feed statement for farmed fish.',
   'authority-word': 'Only the word of your authority.',
   'catch-date': 'The day of catch or harvest.',
@@ -343,12 +345,12 @@ export function sentence(
   reason: Pick<Reason, 'code' | 'seen'>,
   units: Pick<UnitPreferences, 'temperature'> = { temperature: 'C' }
 ): string {
-  return SENTENCES[reason.code]?.(reason.seen, DEGREES[units.temperature]) ?? reason.code;
+  return SENTENCES[reason.code as FindingCode]?.(reason.seen, DEGREES[units.temperature]) ?? reason.code;
 }
 
 /** What would change a reason; null where nothing would. */
 export function wouldChange(reason: Pick<Reason, 'wouldChange'>): string | null {
-  return reason.wouldChange === null ? null : (CHANGES[reason.wouldChange] ?? reason.wouldChange);
+  return reason.wouldChange === null ? null : (CHANGES[reason.wouldChange as ChangeCode] ?? reason.wouldChange);
 }
 
 const SCOPE_WORDS: Record<AuthorityScope, string> = {
@@ -402,6 +404,3 @@ export function missingWord(code: string): string {
   };
   return short[code] ?? code;
 }
-
-export const CODES_WITH_WORDS = Object.keys(SENTENCES);
-export const CHANGES_WITH_WORDS = Object.keys(CHANGES);

@@ -19,7 +19,8 @@ import {
   SALT_TASTE_WORDS,
   SCHOOL_WORDS
 } from '../../../src/lib/words/cure.ts';
-import { CODES_WITH_WORDS, sentence } from '../../../src/lib/words/findings.ts';
+import { FINDING_CODES } from '../../../src/lib/core/codes/finding.ts';
+import { sentence } from '../../../src/lib/words/findings.ts';
 import { taskWords } from '../../../src/lib/words/tasks.ts';
 import { cureEnd, cureStart, event } from '../build.ts';
 
@@ -60,7 +61,7 @@ describe('words of the cure and the acid bench', () => {
       [6, 60]
     ] as const) {
       for (const guard of guardsOf({ celsius: 3, leastWps, waterActivity: 0.97, closedPack: true, hours })) {
-        expect(CODES_WITH_WORDS).to.include(guard.code);
+        expect(FINDING_CODES).to.include(guard.code);
         expect(sentence(guard)).to.not.match(/undefined|NaN|is safe|may be sold/);
       }
     }
@@ -70,7 +71,7 @@ describe('words of the cure and the acid bench', () => {
     expect(sentence(late!)).to.contain('60 h').and.contain('1.2 %').and.contain('48 h');
     const still = guardsOf({ celsius: -3, leastWps: 1, waterActivity: 0.97, closedPack: false, hours: 1 });
     expect(sentence(still.find(({ code }) => code === 'cure.listeria')!)).to.contain('does not die');
-    GUARD_CODES.filter((code) => code !== 'cure.open').forEach((code) => expect(CODES_WITH_WORDS).to.include(code));
+    GUARD_CODES.filter((code) => code !== 'cure.open').forEach((code) => expect(FINDING_CODES).to.include(code));
   });
   it('hands read what to do', () => {
     expect(taskWords({ code: 'cure-due', seen: { method: 'marinade' } })).to.equal('Take out: marinade');

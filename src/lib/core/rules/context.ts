@@ -1,3 +1,4 @@
+import type { ChangeCode, FindingCode } from '../codes/finding.ts';
 import type { Species } from '../fish/species.ts';
 import type { Place } from '../activity/cold/fold.ts';
 import type { HouseState } from '../record/house.ts';
@@ -52,10 +53,10 @@ export const ALL_ROUTES: readonly Route[] = ROUTES;
 export function reason(
   context: JudgeContext,
   hazard: string,
-  code: string,
+  code: FindingCode,
   effect: Effect,
   cited: Cited,
-  rest: Partial<Pick<Reason, 'routes' | 'evidence' | 'seen' | 'wouldChange'>> = {}
+  rest: Partial<Pick<Reason, 'routes' | 'evidence' | 'seen'>> & { readonly wouldChange?: ChangeCode | null } = {}
 ): Reason {
   return {
     code,

@@ -1,3 +1,4 @@
+import type { FindingCode } from '../../codes/finding.ts';
 import {
   ASSUMED_HOLDING_CELSIUS,
   iceDaysSpent,
@@ -191,7 +192,7 @@ export const freshness: Hazard = (context) => {
     basis: clock.basis,
     spentDays: Math.round(iceDaysSpent(clock.track, context.at, clock.stretches) * 100) / 100
   };
-  const closing = (code: string, at: number | null, routes: readonly Route[]) =>
+  const closing = (code: FindingCode, at: number | null, routes: readonly Route[]) =>
     // What was past its days before it went into a freezer stays past them there.
     at === null
       ? reason(context, 'freshness', 'freshness.paused', { kind: 'pass' }, ICE, { routes, evidence, seen })

@@ -1,3 +1,4 @@
+import type { FindingCode } from '../../codes/finding.ts';
 import { ALL_ROUTES, papers, reason, wasFrozenBefore, type Hazard, type JudgeContext } from '../context.ts';
 import { atOrBelow } from '../../codes/profile.ts';
 import { budgetEnd, warmSpells, wasAbove } from '../warmth.ts';
@@ -53,7 +54,7 @@ export const histamine: Hazard = (context) => {
   const evidence = [
     ...new Set([...(chilled ? [chilled.seq] : []), lot.received.seq, ...spells.map(({ seq }) => seq)])
   ].filter((seq) => seq > 0);
-  const found = (code: string, effect: Effect) =>
+  const found = (code: FindingCode, effect: Effect) =>
     out.push(reason(context, 'histamine', code, effect, rule, { routes: ALL_ROUTES, evidence, seen }));
   if (closes !== null) {
     found(closes > context.at ? 'histamine.budget-running' : 'histamine.budget-spent', { kind: 'closes', at: closes });

@@ -1,3 +1,4 @@
+import type { FindingCode } from '../../codes/finding.ts';
 import type { Hold } from '../../activity/tray/fold.ts';
 import { ALL_ROUTES, reason, type Hazard } from '../context.ts';
 import { atOrBelow, type RuleProfile, type TimeControl } from '../../codes/profile.ts';
@@ -30,7 +31,7 @@ export const timeControl: Hazard = (context) =>
     .flatMap((hold): Reason[] => {
       const control = controlOf(context.profile, hold);
       const { startCore, label, discardAt } = hold.plan;
-      const closes = (code: string, at: number, routes = ALL_ROUTES, evidence: number[] = []) =>
+      const closes = (code: FindingCode, at: number, routes = ALL_ROUTES, evidence: number[] = []) =>
         reason(context, 'time-control', code, { kind: 'closes', at }, control, {
           routes,
           evidence: [hold.seq, ...evidence],

@@ -1,3 +1,4 @@
+import type { FindingCode } from '../../codes/finding.ts';
 import { ALL_ROUTES, papers, reason, type Hazard, type JudgeContext } from '../context.ts';
 import type { Cited } from '../../codes/profile.ts';
 import { businessDayEnd } from '../../measure/day.ts';
@@ -109,7 +110,7 @@ function ciguatera(context: JudgeContext): Reason[] {
 
 export interface Rule {
   readonly hazard: SpeciesHazard;
-  readonly code: string;
+  readonly code: FindingCode;
   readonly effect: Effect['kind'] & ('never' | 'pass');
   readonly routes: readonly Route[];
   readonly cited: Cited;
