@@ -18,13 +18,13 @@ export function breakdownRows(add: Add, times: Times, at: (sorted: number[], sha
   house.done('attach-evidence', { lot, ...FEED });
   const split = (id: string) => (house.done('split-piece', { piece: id, count: 60 }) as { pieces: string[] }).pieces;
   let leaves = split(piece!);
-  while (house.store.projections.ties.countOf(lot!) < 5000) {
+  while (house.store.projections.relations.countOf(lot!) < 5000) {
     const [next, ...others] = leaves;
     leaves = [...others, ...split(next!)];
   }
-  const pages = Math.ceil(house.store.projections.ties.countOf(lot!) / 50);
+  const pages = Math.ceil(house.store.projections.relations.countOf(lot!) / 50);
   add(
-    `a page of a lot of ${house.store.projections.ties.countOf(lot!)} pieces, with its cost and flow, p95`,
+    `a page of a lot of ${house.store.projections.relations.countOf(lot!)} pieces, with its cost and flow, p95`,
     at(
       times(40, 5, (index) => void lotView(app, { id: lot!, page: 1 + (index % pages) })),
       0.95

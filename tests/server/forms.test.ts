@@ -111,9 +111,9 @@ describe('what the screens are given', () => {
     }
     clock.moveTo(NOON, true);
   });
-  it('Now: tasks are sorted by their time and belong to pieces that are there', () => {
-    const { tasks, pieces } = nowView(app);
-    const there = new Set(pieces.map(({ id }) => id));
+  it('Now: tasks are sorted by their time and belong to what is there', () => {
+    const { tasks, rows } = nowView(app);
+    const there = new Set(rows.map(({ id }) => id));
     expect(tasks.length).to.be.greaterThan(5);
     tasks.forEach((task, index) => {
       expect(there.has(task.piece)).to.equal(true);

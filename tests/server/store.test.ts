@@ -155,13 +155,13 @@ describe('the record on disk', () => {
       return digestOf(folder.path);
     };
     mkdirSync(join(folder.path, 'core'), { recursive: true });
-    write('server/store/ties.ts', 'b');
+    write('server/store/relations.ts', 'b');
     const first = write('core/rules/a.ts', 'limit = 4');
     expect(Number.isSafeInteger(first)).to.equal(true);
     expect(write('words/a.ts', 'four hours')).to.equal(first);
     expect(write('core/rules/a.ts', 'limit = 5')).to.not.equal(first);
     expect(write('core/rules/a.ts', 'limit = 4')).to.equal(first);
-    expect(write('server/store/ties.ts', 'c')).to.not.equal(first);
+    expect(write('server/store/relations.ts', 'c')).to.not.equal(first);
   });
   it('a damaged backup is not put in the place of a good record', async () => {
     const house = openTestHouse(file());

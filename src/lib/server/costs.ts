@@ -2,7 +2,7 @@ import { allocate, parentsFirst, type PieceCost } from '../core/bench/breakdown/
 import { massAndMoney } from '../core/bench/breakdown/flow.ts';
 import type { App } from './app.ts';
 import type { Store } from './store/store.ts';
-import type { FlowRow } from './store/ties.ts';
+import type { FlowRow } from './store/relations.ts';
 
 export interface Costs {
   /** The lot and every lot its batches tie it to. */
@@ -17,13 +17,13 @@ export interface Costs {
 
 /** What a lot cost, followed into every piece that came from it, in whole cents. */
 export function costsOf({ store }: App, lotId: string): Costs {
-  const { ties } = store.projections;
-  const lots = ties.tiedLots(lotId);
+  const { relations } = store.projections;
+  const lots = relations.tiedLots(lotId);
   let kept = keptOf.get(store);
   if (!kept) keptOf.set(store, (kept = new Map()));
   const key = lots.join(' ');
   // A page is asked for more often than a lot changes. What a lot is priced at stands in its own state.
-  const version = `${ties.versionOf(lots)} ${lots.map((lot) => store.projections.lot(lot).lastSeq).join(' ')}`;
+  const version = `${relations.versionOf(lots)} ${lots.map((lot) => store.projections.lot(lot).lastSeq).join(' ')}`;
   const known = kept.get(key);
   if (known?.version === version) return known.costs;
   const costs = compute(store, lots);
@@ -37,9 +37,9 @@ const MOST_KEPT = 24;
 const keptOf = new WeakMap<Store, Map<string, { version: string; costs: Costs }>>();
 
 function compute(store: Store, lots: readonly string[]): Costs {
-  const { ties } = store.projections;
-  const parents = ties.parentsIn(lots);
-  const pieces = parentsFirst(ties.flowOf(lots), parents);
+  const { relations } = store.projections;
+  const parents = relations.parentsIn(lots);
+  const pieces = parentsFirst(relations.flowOf(lots), parents);
   const unpriced: string[] = [];
   const roots = new Map<string, number>();
   let currency = '';

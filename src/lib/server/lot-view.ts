@@ -16,18 +16,18 @@ export const lotFields = z.object({
 /** A lot and what became of it: a page of its pieces, its weights, its money, and the picture of both. */
 export function lotView(app: App, asked: { id: string; page?: number; live?: boolean }) {
   const { store } = app;
-  const { ties } = store.projections;
+  const { relations } = store.projections;
   const house = store.projections.currentHouse();
   const now = presentOf(app);
   const lot = store.projections.lot(asked.id);
   const live = asked.live ?? false;
-  const count = ties.countOf(asked.id, live);
+  const count = relations.countOf(asked.id, live);
   const pages = Math.max(1, Math.ceil(count / LOT_PAGE));
   const page = Math.min(pages, asked.page ?? 1);
   const money = costsOf(app, asked.id);
   const { depths, grams, cents } = summaryOf(money);
   const warn = house.warnMinutes * 60;
-  const rows = ties.page(asked.id, live, LOT_PAGE, (page - 1) * LOT_PAGE).map((id) => {
+  const rows = relations.page(asked.id, live, LOT_PAGE, (page - 1) * LOT_PAGE).map((id) => {
     const { state, windows } = store.projections.piece(id);
     const cost = costOfPiece(money, id);
     return {

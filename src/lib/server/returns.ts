@@ -3,9 +3,9 @@ import type { Store } from './store/store.ts';
 
 /** What of a lot would go back now, and what went already, g; and what stays behind because the house put work into it. */
 export function returnable(store: Store, lot: string) {
-  const { piecesOfLot, ties } = store.projections;
-  const here = piecesOfLot(lot).filter(({ state }) => !state.gone && ties.lotsOf(state.id).length === 1);
-  const went = ties
+  const { piecesOfLot, relations } = store.projections;
+  const here = piecesOfLot(lot).filter(({ state }) => !state.gone && relations.lotsOf(state.id).length === 1);
+  const went = relations
     .flowOf([lot])
     .filter((piece) => piece.lot === lot)
     .flatMap(({ moves }) => moves)

@@ -90,7 +90,7 @@ export function nowView(app: App) {
         path: `/piece/${task.piece}`
       })),
       ...kept.flatMap((each) => each.tasks)
-    ],
+    ].sort((a, b) => a.at - b.at || a.piece.localeCompare(b.piece)),
     rows: [...kept.map(({ row }) => row), ...rows],
     excursions: excursionsIn(app.store, now)
       .filter(({ closed }) => !closed)

@@ -15,7 +15,7 @@ export function expectedYield(
   form: (typeof FORMS)[number]
 ): YieldForecast {
   const species = speciesOfLot(lot, house);
-  const history = store.projections.ties
+  const history = store.projections.runs.boards
     .sharesOf(species?.id ?? UNIDENTIFIED, form)
     .map(({ share, supplier }) => ({ share, sameSupplier: supplier === lot.received.supplier }));
   return forecastYield(typicalShare(species?.yieldShare ?? null, form), history);
@@ -33,7 +33,7 @@ export const yieldFields = z.object({
  * of the usable share (of a cut: its share of the input).
  */
 export function yieldHistory({ store }: { readonly store: Store }, input: z.infer<typeof yieldFields>) {
-  const rows = store.projections.ties.history(input.by, input.species, input.form);
+  const rows = store.projections.runs.boards.history(input.by, input.species, input.form);
   const groups = new Map<string, number[]>();
   for (const [key, share] of rows) {
     const known = groups.get(key);

@@ -27,10 +27,10 @@ const kept = new WeakMap<Store, { readonly version: string; readonly fish: reado
 /** What finished fish of the house taught; fitted once for every new one. */
 export function driedFish(store: Store): readonly DriedFish[] {
   const interval = intervalOf(store);
-  const version = `${store.projections.ties.agingVersion()} ${interval}`;
+  const version = `${store.projections.runs.agings.version()} ${interval}`;
   const known = kept.get(store);
   if (known?.version === version) return known.fish;
-  const fish = store.projections.ties.agingsOf(LOOKED_AT).flatMap(({ run: text }) => {
+  const fish = store.projections.runs.agings.newest(LOOKED_AT).flatMap(({ run: text }) => {
     const run = JSON.parse(text) as AgeRun;
     return taughtBy(hangingOf(run), weightsOf(run), interval) ?? [];
   });

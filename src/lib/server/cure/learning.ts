@@ -2,7 +2,7 @@ import { learned, MOST_RUNS, type CureOutcome, type Fitted } from '../../core/be
 import { SHIPPED, type CureParameters } from '../../core/bench/cure/parameters.ts';
 import type { Species } from '../../core/fish/species.ts';
 import { cureNow, type CureRun } from '../../core/activity/cure/fold.ts';
-import type { CureRow } from '../store/ties.ts';
+import type { CureRow } from '../store/runs/cures.ts';
 import type { Store } from '../store/store.ts';
 
 /** Finished cures that are looked through for what they teach. */
@@ -32,11 +32,11 @@ interface Kept {
 const kept = new WeakMap<Store, Kept>();
 
 function knowledge(store: Store): Kept {
-  const version = store.projections.ties.cureVersion();
+  const version = store.projections.runs.cures.version();
   const known = kept.get(store);
   if (known?.version === version) return known;
-  const outcomes = store.projections.ties
-    .curesOf(LOOKED_AT)
+  const outcomes = store.projections.runs.cures
+    .newest(LOOKED_AT)
     .reverse()
     .flatMap((row) => outcomeOf(row) ?? []);
   const fresh: Kept = { version, outcomes, fits: new Map() };
@@ -76,7 +76,7 @@ export interface CurePoint {
 
 /** Forecast against measurement of every finished cure, newest first. */
 export function curePoints(store: Store): CurePoint[] {
-  return store.projections.ties.curesOf(LOOKED_AT).flatMap((row) => {
+  return store.projections.runs.cures.newest(LOOKED_AT).flatMap((row) => {
     const run = JSON.parse(row.run) as CureRun;
     const { ended, plan } = run;
     if (!ended) return [];

@@ -69,7 +69,7 @@ export function liquidParts(text: string): LiquidPart[] {
 const LOOKED_AT = 20;
 /** How fast acid goes into a species in this house, and how many runs say so. */
 export function acidPace(store: Store, species: string | null): { pace: number; runs: number } {
-  const paces = store.projections.ties.pacesOf(species ?? UNIDENTIFIED, LOOKED_AT);
+  const paces = store.projections.runs.paces.of(species ?? UNIDENTIFIED, LOOKED_AT);
   return { pace: housePace(paces), runs: paces.length };
 }
 

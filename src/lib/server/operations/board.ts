@@ -260,7 +260,7 @@ function lyingThere(store: Store, piece: string, board: number): PieceState[] {
   const seen = new Set<string>();
   const out: PieceState[] = [];
   const walk = (id: string) => {
-    for (const child of store.projections.ties.childrenOf(id)) {
+    for (const child of store.projections.relations.childrenOf(id)) {
       if (child.made === null || seen.has(child.id)) continue;
       seen.add(child.id);
       const { state } = store.projections.piece(child.id);

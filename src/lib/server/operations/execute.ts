@@ -3,7 +3,7 @@ import { UNDOABLE } from '../../core/record/amend.ts';
 import { canonical } from '../../core/record/canonical.ts';
 import { sha256, storeTrouble } from '../store/open.ts';
 import { draft, type Draft } from '../store/record.ts';
-import type { Told } from '../store/projections.ts';
+import type { NewEntry } from '../store/projections.ts';
 import type { Store } from '../store/store.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import type { Clock } from '../clock.ts';
@@ -133,8 +133,8 @@ export function createExecutor(store: Store, clock: Clock) {
           if (outcome.places) store.projections.reread(outcome.places, recorded);
           // Lots before pieces: a piece is judged by its lot.
           for (const each of [...subjects].sort()) {
-            const told = written.filter(({ subject: of }) => of === each) as unknown as Told[];
-            store.projections.refold(each, recorded, told);
+            const entries = written.filter(({ subject: of }) => of === each) as unknown as NewEntry[];
+            store.projections.refold(each, recorded, entries);
           }
           changes.push(...written.map(({ seq, subject: touched }) => ({ seq, subject: touched })));
           const result = { result: outcome.result, seq: written.at(-1)?.seq ?? store.record.head().seq };
@@ -182,7 +182,7 @@ export function createExecutor(store: Store, clock: Clock) {
           const written = store.record.append([...outcome.events], actor, now);
           changes.push(...written.map(({ seq, subject }) => ({ seq, subject })));
           store.projections.reread(outcome.places, now);
-          // A place has no number of its own to show: whoever looks at it is told by its name.
+          // A place has no number of its own to show: whoever looks at it is entries by its name.
           const { seq } = store.record.head();
           changes.push(...outcome.places.map((place) => ({ seq, subject: `air:${place}` })));
           return outcome.result;

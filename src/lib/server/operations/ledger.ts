@@ -32,17 +32,17 @@ function windowsOf(
 function widened(context: OperationContext, amendment: RecordEvent): string[] {
   const { store } = context;
   const [kind, id] = amendment.subject.split(':') as [string, string];
-  const { ties } = store.projections;
+  const { relations } = store.projections;
   const family = (piece: string, known = new Set<string>()): Set<string> => {
     if (known.has(piece)) return known;
     known.add(piece);
-    for (const child of ties.childrenOf(piece)) if (child.made !== null) family(child.id, known);
+    for (const child of relations.childrenOf(piece)) if (child.made !== null) family(child.id, known);
     return known;
   };
   const place = kind === 'place' ? store.projections.logs.placeNamed(id) : null;
   const pieces =
     kind === 'lot'
-      ? ties.piecesOf(id)
+      ? relations.piecesOf(id)
       : kind === 'piece'
         ? [...family(id)]
         : place !== null

@@ -48,7 +48,7 @@ export function letters(count: number): string {
 export function nextCodes(store: Store, lot: string, count: number): string[] {
   const out: string[] = [];
   // As many as there are pieces are taken as a rule; voided ones may have taken more.
-  let letter = store.projections.ties.countOf(lot);
+  let letter = store.projections.relations.countOf(lot);
   while (out.length < count) {
     const code = `${lot}-${letters(++letter)}`;
     if (store.record.versionOf(`piece:${code}`) === 0) out.push(code);

@@ -15,7 +15,8 @@ import { openLogs } from './logs.ts';
 import type { Readings } from './readings.ts';
 import type { RecordStore } from './record.ts';
 import { openSubjects } from './subjects.ts';
-import { openTies, sketchOf } from './ties.ts';
+import { flowRowOf, openRelations } from './relations.ts';
+import { openRuns } from './runs/index.ts';
 
 interface PieceRow {
   id: string;
@@ -33,7 +34,7 @@ interface PieceRow {
 }
 
 /** A new entry, as far as it decides who has to be told of it. */
-export type Told = Pick<RecordEvent, 'kind' | 'happened' | 'seq'>;
+export type NewEntry = Pick<RecordEvent, 'kind' | 'happened' | 'seq'>;
 
 /** Settings of the house that no verdict leans on: nothing is judged again for them. */
 const NO_VERDICT: readonly EventKind[] = [
@@ -67,7 +68,8 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
        state = excluded.state, windows = excluded.windows, missing = excluded.missing, clock = excluded.clock,
        seq = excluded.seq, made = excluded.made, made_seq = excluded.made_seq, flow = excluded.flow`
   );
-  const ties = openTies(db);
+  const relations = openRelations(db);
+  const runs = openRuns(db);
   const subjects = openSubjects(db, record);
   const putPlace = db.prepare<[string, string]>('INSERT OR IGNORE INTO piece_places (place, piece) VALUES (?, ?)');
   const dropPlaces = db.prepare<[string]>('DELETE FROM piece_places WHERE piece = ?');
@@ -130,7 +132,7 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
     try {
       const ways = strands(id, eventsOf);
       // What a piece is tied to is known even while it, or its lot, is voided: who brings it back finds it by that.
-      ties.put(id, ways);
+      relations.put(id, ways);
       const inputs = foldStrands(ways, { house: currentHouse(), at, knownAt: at, logs: logs.book(at, at) });
       const [{ lot, chain }] = inputs;
       dropPlaces.run(id);
@@ -157,25 +159,25 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
         made: piece.made.at,
         made_seq: piece.made.seq,
         flow: JSON.stringify(
-          sketchOf(
+          flowRowOf(
             piece,
             massFlow(eventsOf(`piece:${id}`), at, piece.gone?.how === 'returned' ? piece.gone.stamp.at : null)?.moves ??
               []
           )
         )
       });
-      ties.putRuns(piece, lot);
+      runs.put(piece, lot);
     } catch (error) {
       // Its making, or its lot's receipt, was voided: there is no such piece (any more).
       if (!(error instanceof EmberError) || error.code !== 'record.not-found') throw error;
       dropPiece.run(id);
       dropPlaces.run(id);
-      ties.dropRuns(id);
+      runs.drop(id);
     }
   }
 
   /** A piece and everything that came from it and is touched: what left it before anything new happened is not. */
-  function projectFamily(id: string, at: number, told: readonly Told[] | null): void {
+  function projectFamily(id: string, at: number, told: readonly NewEntry[] | null): void {
     const eventsOf = reading();
     const done = new Set<string>();
     const earliest = told?.reduce(
@@ -188,7 +190,7 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
       if (done.has(piece)) return;
       done.add(piece);
       projectPiece(piece, at, eventsOf);
-      for (const child of ties.childrenOf(piece)) {
+      for (const child of relations.childrenOf(piece)) {
         const untouched =
           !all &&
           child.made !== null &&
@@ -203,7 +205,7 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
     const eventsOf = reading();
     const lot = foldLot(id, eventsOf(`lot:${id}`), { at, knownAt: at });
     if (lot) putLot.run(id, JSON.stringify(lot), lot.lastSeq);
-    for (const piece of ties.piecesOf(id)) projectPiece(piece, at, eventsOf);
+    for (const piece of relations.piecesOf(id)) projectPiece(piece, at, eventsOf);
     if (!lot) dropLot.run(id);
   }
 
@@ -229,7 +231,7 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
      *
      * @param told the new entries of the subject; all that stems from it is done anew where they are left out
      */
-    refold(subject: string, at: number, told: readonly Told[] | null = null): void {
+    refold(subject: string, at: number, told: readonly NewEntry[] | null = null): void {
       if (subject === 'house') {
         houseNow = null;
         if (told?.every(({ kind }) => NO_VERDICT.includes(kind))) return;
@@ -260,8 +262,8 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
       if (!row) throw new EmberError('record.not-found', { field: 'piece', seen: id });
       return {
         ...unpack(row, lotById(row.lot)),
-        children: ties.childrenOf(id).flatMap((child) => (child.made === null ? [] : [child.id])),
-        lots: ties.lotsOf(id)
+        children: relations.childrenOf(id).flatMap((child) => (child.made === null ? [] : [child.id])),
+        lots: relations.lotsOf(id)
       };
     },
     piecesOfLot(lot: string): ProjectedPiece[] {
@@ -271,7 +273,8 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
         return unpack(row, lots.get(row.lot)!);
       });
     },
-    ties,
+    relations,
+    runs,
     subjects,
     livePieces: (): ProjectedPiece[] => liveRows.all().map((row) => unpack(row, JSON.parse(row.lotState) as LotState)),
     /** All rows in one text, to compare a rebuilt table with the kept one. */
@@ -281,7 +284,12 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
       return [
         ...lots.map((row) => ({ table: 'lots', id: row.id, text: JSON.stringify(row) })),
         ...pieces.map((row) => ({ table: 'pieces', id: row.id, text: JSON.stringify(row) })),
-        ...ties.dump(),
+        ...[...relations.tables, ...runs.tables].flatMap(([table, key]) =>
+          db
+            .prepare<[], { id: string }>(`SELECT ${key} AS id, * FROM ${table} ORDER BY 1`)
+            .all()
+            .map((row) => ({ table, id: String(row.id), text: JSON.stringify(row) }))
+        ),
         ...subjects.dump()
       ];
     },
@@ -290,7 +298,9 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
       // A clock set back must not make what is on record look as if it had not happened yet.
       const at = Math.max(now, record.head().recorded);
       db.transaction(() => {
-        db.exec(`DELETE FROM pieces; DELETE FROM lots; DELETE FROM piece_places; ${ties.emptied} ${subjects.emptied}`);
+        db.exec(
+          `DELETE FROM pieces; DELETE FROM lots; DELETE FROM piece_places; ${subjects.emptied} ${[...relations.tables, ...runs.tables].map(([table]) => `DELETE FROM ${table};`).join(' ')}`
+        );
         houseNow = null;
         const all = db
           .prepare<[], { subject: string }>('SELECT subject FROM events GROUP BY subject ORDER BY min(seq)')
