@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { AUTHORITY_SCOPES, OWNABLE } from '../src/lib/core/rules/exceptions.ts';
 import { PROFILES } from '../src/lib/core/codes/profiles/index.ts';
 import { commonRows, profileRows, type RuleRow } from '../src/lib/core/rules/rule-table.ts';
-import { missingWord, scopeWord } from '../src/lib/words/findings.ts';
+import { missingWord, scopeWord } from '../src/lib/words/scopes.ts';
 
 export const PAGE = join(import.meta.dirname, '..', 'docs', 'food-safety.md');
 const BEGIN = '<!-- rules: made from the data by `npm run rules` -->';

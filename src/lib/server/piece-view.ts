@@ -15,7 +15,7 @@ import { isIn } from '../core/record/occupation.ts';
 import { wantedRoute } from '../core/rules/headline.ts';
 import { foldStrands, judge, verdict, type JudgeInput, type Verdict } from '../core/rules/verdict.ts';
 import { readInstant } from '../core/measure/day.ts';
-import { missingWord } from '../words/findings.ts';
+import { missingWord } from '../words/scopes.ts';
 import type { App } from './app.ts';
 import { cardOf, noticeOf, toldOfPiece } from './declarations.ts';
 import { candidatesOfLot } from './lot-species.ts';

@@ -1,5 +1,5 @@
 import type { DocumentKind, DocumentState, LicensedScope } from '../core/codes/documents.ts';
-import { scopeWord } from './findings.ts';
+import { scopeWord } from './scopes.ts';
 import type { AuthorityScope } from '../core/rules/exceptions.ts';
 
 export const DOCUMENT_KIND_WORDS: Record<DocumentKind, string> = {

@@ -3,7 +3,8 @@ import type { UnitPreferences } from '../core/measure/units.ts';
 import type { LotState } from '../core/record/lot.ts';
 import type { PaperPoint, Road, RoadStep } from '../core/rules/roads/steps.ts';
 import type { Route } from '../core/codes/window.ts';
-import { ROUTE_WORDS, scopeWord } from './findings.ts';
+import { ROUTE_WORDS } from './findings.ts';
+import { scopeWord } from './scopes.ts';
 
 const PAPERS: Record<string, string> = {
   'feed-statement': 'the farm’s feed statement',

@@ -19,7 +19,7 @@ import { coldWords } from './activity/cold.ts';
 import { houseWords } from './activity/house.ts';
 import { ledgerWords } from './activity/ledger.ts';
 import type { ActivityWords } from './activity/words.ts';
-import { missingWord } from './findings.ts';
+import { missingWord } from './scopes.ts';
 
 const OF = [
   receiveWords,

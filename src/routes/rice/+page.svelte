@@ -66,9 +66,7 @@
           <input type="hidden" name="tub" value={tub.id} />
           <Field name="reading" label={SAY.reads} kind="quantity" units={temperatureUnits(units)} />
         </OperationForm>
-        <p>
-          <a class="link" href="/labels?piece={tub.id}">{SAY.label}</a>
-        </p>
+        <a class="label" href="/labels?piece={tub.id}">{SAY.label}</a>
         <details open={tub.discardAt <= now}>
           <summary>{SAY.bin}</summary>
           <OperationForm operation="bin-tub" subject={tub.id} seen={tub.lastSeq} submit={SAY.bin} tone="ember">
@@ -183,6 +181,16 @@
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
     gap: 0.7rem;
+  }
+  .label {
+    display: inline-grid;
+    align-content: center;
+    min-height: 48px;
+    margin: 0.6rem 0;
+    padding: 0 1rem;
+    font-weight: 600;
+    border: 1px solid var(--water);
+    border-radius: 3px;
   }
   .readings {
     display: flex;

@@ -1,3 +1,4 @@
+import type { Chance } from '../../core/random.ts';
 export type Input = Record<string, unknown>;
 export interface DemoTools {
   step(hoursAgo: number, by: string, operation: string, input: () => Input, then?: (result: Input) => void): void;
@@ -8,4 +9,14 @@ export interface DemoTools {
   celsius(about: number): string;
   readonly lots: Record<string, string>;
   readonly pieces: Record<string, string>;
+}
+
+/** Fish of the demo week, lot by lot. */
+export interface WeekTools extends DemoTools {
+  divide(from: string, name: string, hoursAgo: number, input: Input): void;
+  on(name: string, hoursAgo: number, by: string, operation: string, input: Input): void;
+  readonly chilled: Input;
+  readonly chance: Chance;
+  /** Hash of the paper that is shown as a file. */
+  readonly statement: string;
 }

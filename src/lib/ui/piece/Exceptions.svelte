@@ -1,7 +1,8 @@
 <script lang="ts">
   import type { PieceView } from '$lib/server/piece-view.ts';
   import { ROUTES } from '$lib/core/codes/window.ts';
-  import { ROUTE_WORDS, missingWord } from '$lib/words/findings.ts';
+  import { ROUTE_WORDS } from '$lib/words/findings.ts';
+  import { missingWord } from '$lib/words/scopes.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
 

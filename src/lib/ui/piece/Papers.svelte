@@ -4,7 +4,7 @@
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import { AUTHORITY_SCOPES } from '$lib/core/rules/exceptions.ts';
-  import { scopeWord } from '$lib/words/findings.ts';
+  import { scopeWord } from '$lib/words/scopes.ts';
   import { FORM_OPTIONS } from '../receive/options.ts';
   import { massUnits, temperatureUnits } from '../units.ts';
 

@@ -6,7 +6,7 @@
   import WindowLine from '../marks/WindowLine.svelte';
   import { dayAndTime } from '../format.ts';
   import { temperatureUnits } from '../units.ts';
-  import { missingWord } from '$lib/words/findings.ts';
+  import { missingWord } from '$lib/words/scopes.ts';
 
   /** The delivery on the floor: its lots so far, or the form that opens one. */
   let {

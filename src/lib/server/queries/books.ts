@@ -1,0 +1,133 @@
+import { z } from 'zod';
+import { query, type Query } from '../query.ts';
+import { catalogueOf } from '../../core/fish/house-species.ts';
+import { LOOKALIKES } from '../../core/fish/lookalikes.ts';
+import { FAO_AREAS } from '../../core/fish/fao-areas.ts';
+import { speciesIndex } from '../../core/fish/search.ts';
+import { SHEET_IDS, sheetIn } from '../../core/inspect/sheets.ts';
+import { DIALS } from '../../core/codes/profiles/house.ts';
+import { profilesOf } from '../../core/codes/profiles/index.ts';
+import { yieldFields, yieldHistory } from '../yields.ts';
+import { meaningFields, meaningsOf } from '../inspection.ts';
+import { learningView } from '../cure/learning.ts';
+import { recipeBook, recipeById } from '../cure/recipes.ts';
+import { scaledFields, scaledRecipe } from '../cure/views.ts';
+import { recipesAsFile } from '../../core/bench/cure/recipe.ts';
+import { ingredientRows } from '../ingredients.ts';
+import { sauceBook, scaledSauce, scaledSauceFields } from '../sauces.ts';
+
+/** What ships, and what the house keeps beside it. */
+export const BOOKS: readonly Query[] = [
+  query({
+    name: 'species',
+    path: 'species',
+    summary: 'The catalogue, or what answers to a name.',
+    input: z.object({ q: z.string().max(80).optional() }),
+    run(app, input) {
+      const catalogue = catalogueOf(app.store.projections.currentHouse().species);
+      return { species: input.q ? speciesIndex(catalogue)(input.q) : catalogue };
+    }
+  }),
+  query({
+    name: 'profiles',
+    path: 'profiles',
+    summary: 'The rule profiles, number by number.',
+    input: z.object({}),
+    run: (app) => ({ profiles: profilesOf(app.store.projections.currentHouse().profiles), dials: DIALS })
+  }),
+  query({
+    name: 'sheets',
+    path: 'sheets',
+    summary: 'Inspection sheets as the house has them.',
+    input: z.object({}),
+    run: (app) => ({ sheets: SHEET_IDS.map((sheet) => sheetIn(app.store.projections.currentHouse().sheets, sheet)) })
+  }),
+  query({
+    name: 'lookalikes',
+    path: 'lookalikes',
+    summary: 'Fish taken for one another, and the marks that tell them apart.',
+    input: z.object({}),
+    run: () => ({ lookalikes: LOOKALIKES })
+  }),
+  query({
+    name: 'fao-areas',
+    path: 'fao-areas',
+    summary: 'FAO Major Fishing Areas.',
+    input: z.object({}),
+    run: () => ({ areas: FAO_AREAS })
+  }),
+  query({
+    name: 'name-meanings',
+    path: 'species-named',
+    summary: 'Species that answer to a market name, and why it matters which.',
+    input: meaningFields,
+    run: meaningsOf
+  }),
+  query({
+    name: 'recipes',
+    path: 'recipes',
+    summary: 'The book of cures, brines and marinades, with every version and note.',
+    input: z.object({}),
+    run: (app) => ({ recipes: recipeBook(app.store.projections.currentHouse()) })
+  }),
+  query({
+    name: 'recipes-file',
+    path: 'recipes-file',
+    summary: 'Recipes as a file to take elsewhere: all, or the one named.',
+    input: z.object({ id: z.string().max(60).optional() }),
+    run(app, input) {
+      const house = app.store.projections.currentHouse();
+      const book = input.id ? [recipeById(house, input.id)] : recipeBook(house).filter(({ withdrawn }) => !withdrawn);
+      return JSON.parse(recipesAsFile(book)) as unknown;
+    }
+  }),
+  query({
+    name: 'recipe-scaled',
+    path: 'recipe-scaled',
+    summary: 'A recipe in grams for pieces, or for so much fish, rounded to what the scale shows.',
+    input: scaledFields,
+    run: scaledRecipe
+  }),
+  query({
+    name: 'cure-learning',
+    path: 'cures/learning',
+    summary: 'Forecast against measurement of finished cures, and what was fitted to them.',
+    input: z.object({}),
+    run: (app) => learningView(app.store)
+  }),
+  query({
+    name: 'sauces',
+    path: 'sauces',
+    summary: 'The book of sauces and dressings, with every version.',
+    input: z.object({}),
+    run: (app) => ({ sauces: sauceBook(app.store.projections.currentHouse()) })
+  }),
+  query({
+    name: 'sauce-scaled',
+    path: 'sauce-scaled',
+    summary: 'A sauce in grams for pieces, or for so much fish, portion by portion.',
+    input: scaledSauceFields,
+    run: (app, input) => scaledSauce(app.store, input)
+  }),
+  query({
+    name: 'ingredients',
+    path: 'ingredients',
+    summary: 'Ingredients: what each holds and may hold, and what is used instead of those the house is out of.',
+    input: z.object({}),
+    run: (app) => ({ ingredients: ingredientRows(app.store.projections.currentHouse(), app.clock.now()) })
+  }),
+  query({
+    name: 'services',
+    path: 'services',
+    summary: 'Sittings to be ready for.',
+    input: z.object({}),
+    run: (app) => ({ services: Object.values(app.store.projections.currentHouse().services) })
+  }),
+  query({
+    name: 'yield-history',
+    path: 'yields',
+    summary: 'What boards gave, by species, supplier, hand or part.',
+    input: yieldFields,
+    run: yieldHistory
+  })
+];
