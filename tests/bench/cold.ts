@@ -32,7 +32,7 @@ export function coldRows(add: Add, times: Times, at: At): void {
       celsius: index % 480 < 25 ? -15 : -25 - (index % 7) / 10
     }))
   );
-  house.executor.note('bench', ({ store, house: settings, now }) => ({
+  house.executor.write('bench', ({ store, house: settings, now }) => ({
     events: chunksOf('chest-air', year, settings, { source: 'import', origin: 'x', clockOffsetSeconds: 0 }).map(
       (chunk) => draft('readings.stored', 'sensor:chest-air', now, store.readings.keep(chunk, now))
     ),

@@ -14,7 +14,7 @@ const FREEZERS: readonly RoadFreezer[] = [
 ];
 const roads = (of: Case, hours: number, route: (typeof ROUTES)[number], ahead: number, freezers = FREEZERS) =>
   findRoads({
-    strands: [lineageOf(of)],
+    lineages: [lineageOf(of)],
     house: HOUSE,
     now: START + hours * HOUR,
     route,

@@ -334,7 +334,7 @@ describe('breaking down', () => {
       const { pieces } = house.done('split-piece', { piece, count: 3 }) as { pieces: string[] };
       const { piece: batch } = house.done('combine-pieces', { pieces: pieces.join(','), name: 'Mince' });
       expect(String(batch)).to.match(new RegExp(`^${lot}-`));
-      expect(house.store.projections.strands(String(batch))).to.have.length(3);
+      expect(house.store.projections.lineages(String(batch))).to.have.length(3);
     });
     it('is refused for live shellfish of several lots, for the own table with sale, and for what is cured with what is not', () => {
       const live = {
@@ -575,7 +575,7 @@ describe('any sequence of knife work', () => {
         expect(grams).to.be.closeTo(4700, 1e-6);
         expect(cents).to.equal(9000 + 3293);
         for (const { state } of house.store.projections.livePieces()) {
-          for (const { pieces } of house.store.projections.strands(state.id)) {
+          for (const { pieces } of house.store.projections.lineages(state.id)) {
             expect(new Set(pieces.map(({ id }) => id)).size).to.equal(pieces.length);
           }
         }

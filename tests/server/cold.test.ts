@@ -492,7 +492,7 @@ describe('a year of a sensor', () => {
     const readings: LogReading[] = [];
     for (let at = NOON - 365 * 24 * HOUR; at <= NOON; at += 10 * MINUTE) readings.push({ at, celsius: -25 });
     readings[20_000] = { ...readings[20_000]!, celsius: -3.7 };
-    house.executor.note('test', ({ store, house: settings, now }) => ({
+    house.executor.write('test', ({ store, house: settings, now }) => ({
       events: chunksOf('chest-air', seriesOf(readings), settings, {
         source: 'import',
         origin: 'x',

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { SPECIES } from '../../src/lib/core/fish/species.ts';
 import { formInput } from '../../src/lib/server/forms.ts';
 import type { App } from '../../src/lib/server/app.ts';
-import { doorFields, doorVerdict } from '../../src/lib/server/door.ts';
+import { arrivalFields, arrivalVerdict } from '../../src/lib/server/arrival-preview.ts';
 import { pieceView } from '../../src/lib/server/piece-view.ts';
 import { nowView } from '../../src/lib/server/views.ts';
 import { pieceChoices } from '../../src/lib/server/choices.ts';
@@ -59,7 +59,7 @@ describe('the verdict at the door', () => {
     fc.assert(
       fc.property(fields, (given) => {
         const farmSystem = given.source === 'farmed' ? 'land-based' : '';
-        const before = doorVerdict(app, doorFields.parse({ ...given, farmSystem }));
+        const before = arrivalVerdict(app, arrivalFields.parse({ ...given, farmSystem }));
         const answer = house.act('receive-lot', {
           ...given,
           farmSystem,

@@ -16,7 +16,7 @@ import { type BoardRun } from '../core/activity/board/fold.ts';
 import { secondsOut } from '../core/rules/out-of-cold.ts';
 import { spentBy } from '../core/rules/hazards/clock.ts';
 import { soonestWarm } from '../core/rules/piece-clock.ts';
-import { foldStrands, type JudgeInput } from '../core/rules/verdict.ts';
+import { foldLineages, type JudgeInput } from '../core/rules/verdict.ts';
 import { BOARD_MINUTES } from '../core/activity/board/show.ts';
 import { stateAt, type Route, type RouteWindow } from '../core/codes/window.ts';
 import type { App } from './app.ts';
@@ -98,7 +98,7 @@ export function boardView(app: App, pieceId: string, asked: BoardAsked = {}) {
   const balance = shown && balanceOf(shown, shown.ended?.remains ?? 0);
   const input = shown?.plan.grams ?? state.grams;
   const uncut = board ? Math.max(0, balance!.open) : state.gone ? 0 : state.grams;
-  const inputs = foldStrands(store.projections.strands(pieceId), {
+  const inputs = foldLineages(store.projections.lineages(pieceId), {
     house,
     at: now,
     knownAt: now,

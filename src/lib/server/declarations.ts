@@ -4,7 +4,7 @@ import type { LotState } from '../core/record/lot.ts';
 import { allergensAdded, allergensOf, namesOf, type AllergenDuty, type ToldOfPiece } from '../core/codes/allergens.ts';
 import { profileById } from '../core/codes/profiles/index.ts';
 import { toldTogether, type Told } from '../core/ingredients/ingredient.ts';
-import { foldStrands } from '../core/rules/verdict.ts';
+import { foldLineages } from '../core/rules/verdict.ts';
 import type { Route } from '../core/codes/window.ts';
 import { disclosure, noticeText } from '../words/notices.ts';
 import type { Store } from './store/store.ts';
@@ -28,8 +28,8 @@ export const toldBody = ({ holds, mayHold, unsaid }: Told) => ({
 
 /** What is in a piece: of a batch, the allergens of all its lots; and what its cures, acids and sauces put on it, and on those it was cut from. */
 export function toldOfPiece(store: Store, id: string, house: HouseState, at = Infinity): ToldOfPiece {
-  const strands = store.projections.strands(id);
-  const folded = foldStrands(strands, { house, at, knownAt: at });
+  const lineages = store.projections.lineages(id);
+  const folded = foldLineages(lineages, { house, at, knownAt: at });
   const profile = profileById(house.profile, house.profiles);
   const put = folded
     .flatMap(({ chain }) =>
@@ -51,7 +51,7 @@ export function toldOfPiece(store: Store, id: string, house: HouseState, at = In
 
 /** What a card says of a piece: its kind, and what of an animal was put on it raw. */
 export function cardOf(store: Store, piece: string, house: HouseState): { kind: string; raw: readonly string[] } {
-  const folded = foldStrands(store.projections.strands(piece), { house, at: Infinity, knownAt: Infinity });
+  const folded = foldLineages(store.projections.lineages(piece), { house, at: Infinity, knownAt: Infinity });
   const raw = folded.flatMap(({ chain }) =>
     chain.flatMap(({ dressings }) => dressings.flatMap((each) => each.raw ?? []))
   );

@@ -13,7 +13,7 @@ import { soonestClock, soonestWarm, warmBudget } from '../core/rules/piece-clock
 import { spentBy } from '../core/rules/hazards/clock.ts';
 import { isIn } from '../core/record/occupation.ts';
 import { wantedRoute } from '../core/rules/headline.ts';
-import { foldStrands, judge, verdict, type JudgeInput, type Verdict } from '../core/rules/verdict.ts';
+import { foldLineages, judge, verdict, type JudgeInput, type Verdict } from '../core/rules/verdict.ts';
 import { readInstant } from '../core/measure/day.ts';
 import { missingWord } from '../words/scopes.ts';
 import type { App } from './app.ts';
@@ -27,7 +27,7 @@ const HOUR = 3600_000;
 function clocksOf(app: App, pieceId: string, at: number, known: number, reasons: Verdict['reasons']) {
   const { store } = app;
   const house = store.projections.house(Infinity, known);
-  const inputs = foldStrands(store.projections.strands(pieceId), {
+  const inputs = foldLineages(store.projections.lineages(pieceId), {
     house,
     at,
     knownAt: known,
@@ -95,12 +95,12 @@ export function pieceView(app: App, pieceId: string, at?: number, knownAt?: numb
   const { store } = app;
   const now = presentOf(app);
   const found = store.projections.piece(pieceId);
-  const strands = store.projections.strands(pieceId);
+  const lineages = store.projections.lineages(pieceId);
   const asked = at ?? now;
   const known = knownAt ?? now;
   const house = store.projections.house(Infinity, known);
   const once = new Map(
-    strands
+    lineages
       .flatMap(({ lotId, lot, pieces }) => [{ id: `lot ${lotId}`, events: lot }, ...pieces])
       .map((link) => [link.id, link.events])
   );
@@ -108,7 +108,7 @@ export function pieceView(app: App, pieceId: string, at?: number, knownAt?: numb
   const run = found.state.freezes.at(-1);
   const rules = profileById(house.profile, house.profiles);
   const logs = store.projections.logs.book(asked, known);
-  const judged = verdict(strands, house, asked, known, profile, logs);
+  const judged = verdict(lineages, house, asked, known, profile, logs);
   const candidates = candidatesOfLot(found.lot, house);
   return {
     piece: found.state,
@@ -187,13 +187,13 @@ export function compareView(app: App, pieceId: string) {
   const { store } = app;
   const at = presentOf(app);
   const house = store.projections.currentHouse();
-  const strands = store.projections.strands(pieceId);
+  const lineages = store.projections.lineages(pieceId);
   return {
     piece: pieceId,
     at,
     profiles: profilesOf(house.profiles).map(({ id, name, version }) => {
       const judged = judge(
-        foldStrands(strands, { house, at, knownAt: at, profile: id, logs: store.projections.logs.book(at, at) })
+        foldLineages(lineages, { house, at, knownAt: at, profile: id, logs: store.projections.logs.book(at, at) })
       );
       return {
         id,

@@ -36,7 +36,7 @@ export function roadsView(app: App, pieceId: string, route: Route, by: number) {
   const now = presentOf(app);
   const house = store.projections.currentHouse();
   const { state, lot } = store.projections.piece(pieceId);
-  const strands = store.projections.strands(pieceId);
+  const lineages = store.projections.lineages(pieceId);
   const freezers = Object.values(house.places).flatMap((place) =>
     (place.kind === 'freezer' || place.kind === 'blast') && place.setPoint
       ? [
@@ -52,7 +52,7 @@ export function roadsView(app: App, pieceId: string, route: Route, by: number) {
   );
   const water = lot.species.length === 1 ? WATER_SHARE[speciesIn(house.species, lot.species[0]!).fat] : undefined;
   const roads = findRoads({
-    strands,
+    lineages,
     house,
     logs: store.projections.logs.book(now, now),
     now,
@@ -61,7 +61,7 @@ export function roadsView(app: App, pieceId: string, route: Route, by: number) {
     freezers,
     water
   });
-  const lots = new Map(strands.map(({ lotId }) => [lotId, store.projections.lot(lotId)]));
+  const lots = new Map(lineages.map(({ lotId }) => [lotId, store.projections.lot(lotId)]));
   return {
     piece: { id: state.id, name: state.made.name, grams: state.grams },
     route,

@@ -3,7 +3,7 @@ import { EmberError } from '$lib/core/errors.ts';
 import { catalogueOf } from '$lib/core/fish/house-species.ts';
 import { profileById } from '$lib/core/codes/profiles/index.ts';
 import { theApp } from '$lib/server/app.ts';
-import { doorFields, doorVerdict } from '$lib/server/door.ts';
+import { arrivalFields, arrivalVerdict } from '$lib/server/arrival-preview.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { deliveryView, openDeliveries } from '$lib/server/views.ts';
 import { errorSentence } from '$lib/words/errors.ts';
@@ -16,7 +16,7 @@ export const load = (({ url }) => {
   const house = app.store.projections.currentHouse();
   const catalogue = catalogueOf(house.species);
   const { delivery: code, ...given } = Object.fromEntries(url.searchParams);
-  const parsed = given.species ? doorFields.safeParse(given) : null;
+  const parsed = given.species ? arrivalFields.safeParse(given) : null;
   const known = (id: string) => id === 'unidentified' || catalogue.some((each) => each.id === id);
   try {
     return {
@@ -25,7 +25,7 @@ export const load = (({ url }) => {
       given,
       delivery: code ? deliveryView(app, code) : null,
       openDeliveries: openDeliveries(app),
-      verdict: parsed?.success && known(parsed.data.species) ? doorVerdict(app, parsed.data) : null
+      verdict: parsed?.success && known(parsed.data.species) ? arrivalVerdict(app, parsed.data) : null
     };
   } catch (trouble) {
     if (!(trouble instanceof EmberError)) throw trouble;

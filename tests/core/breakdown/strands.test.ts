@@ -4,7 +4,7 @@ import { NO_CUT } from '../../../src/lib/core/activity/piece/bodies.ts';
 import type { RecordEvent } from '../../../src/lib/core/record/events.ts';
 import { foldPiece } from '../../../src/lib/core/record/piece.ts';
 import { OUT_OF_COLD_CELSIUS, secondsOut, withTimeOut } from '../../../src/lib/core/rules/out-of-cold.ts';
-import { foldStrands, verdict, type Lineage } from '../../../src/lib/core/rules/verdict.ts';
+import { foldLineages, verdict, type Lineage } from '../../../src/lib/core/rules/verdict.ts';
 import { isWider } from '../../../src/lib/core/codes/window.ts';
 import {
   ask,
@@ -57,7 +57,7 @@ function batchOf(cases: readonly Case[], hours: number, events: readonly RecordE
     };
   });
 }
-const judgeBatch = (strands: readonly Lineage[], hours: number) => verdict(strands, HOUSE, START + hours * HOUR, END);
+const judgeBatch = (lineages: readonly Lineage[], hours: number) => verdict(lineages, HOUSE, START + hours * HOUR, END);
 
 describe('a batch', () => {
   const good: Case = {
@@ -81,7 +81,7 @@ describe('a batch', () => {
   });
   it('closes with the first of its parents to close', () => {
     const older: Case = { ...good, lot: { ...good.lot, caughtOn: '2026-03-01' } };
-    const raw = (strands: Lineage[]) => judgeBatch(strands, 3).windows.find(({ route }) => route === 'raw')!.closes!;
+    const raw = (lineages: Lineage[]) => judgeBatch(lineages, 3).windows.find(({ route }) => route === 'raw')!.closes!;
     expect(raw(batchOf([good, older], 2))).to.equal(Math.min(raw(batchOf([good], 2)), raw(batchOf([older], 2))));
   });
   it('frozen as a batch it may be cleared as a batch', () => {
@@ -96,7 +96,7 @@ describe('a batch', () => {
     expect(stateOf(mixed, 'raw')).to.be.oneOf(['open', 'ebbing', 'closed']);
   });
   it('without a strand there is nothing to judge', () => {
-    expect(() => foldStrands([], { house: HOUSE, at: START, knownAt: END }))
+    expect(() => foldLineages([], { house: HOUSE, at: START, knownAt: END }))
       .to.throw()
       .with.property('code', 'record.not-found');
   });

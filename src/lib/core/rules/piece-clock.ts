@@ -25,7 +25,7 @@ export interface PieceClock {
   };
 }
 
-/** The freshness clock that runs out first, of all strands of a batch and all candidates; null where none is known. */
+/** The freshness clock that runs out first, of all lineages of a batch and all candidates; null where none is known. */
 export const soonestClock = (inputs: readonly JudgeInput[]): FreshnessClock | null =>
   inputs
     .flatMap((input) => contextsOf(input))
@@ -47,7 +47,7 @@ const open = (to: number) => (Number.isFinite(to) ? to : null);
 
 const endOf = ({ once }: WarmClock): number => Math.min(once.closes ?? Infinity, once.unheard ?? Infinity);
 
-/** The clock in the warm that runs out first, of all strands of a batch and all candidates; null for none. */
+/** The clock in the warm that runs out first, of all lineages of a batch and all candidates; null for none. */
 export const soonestWarm = (inputs: readonly JudgeInput[]): WarmClock | null =>
   inputs
     .flatMap((input) => contextsOf(input))

@@ -234,7 +234,7 @@ function reasonsOf(input: JudgeInput): readonly Reason[] {
 /** All that is found along any strand; what is found along some of them says which lots it speaks of. */
 function together(inputs: readonly JudgeInput[]): readonly Reason[] {
   if (inputs.length === 1) return reasonsOf(inputs[0]!);
-  const found = new Map<string, { readonly reason: Reason; readonly strands: Set<number> }>();
+  const found = new Map<string, { readonly reason: Reason; readonly lineages: Set<number> }>();
   inputs.forEach((input, strand) => {
     for (const each of reasonsOf(input)) {
       const key = JSON.stringify([
@@ -248,13 +248,13 @@ function together(inputs: readonly JudgeInput[]): readonly Reason[] {
         each.struck
       ]);
       const known = found.get(key);
-      if (known) known.strands.add(strand);
-      else found.set(key, { reason: each, strands: new Set([strand]) });
+      if (known) known.lineages.add(strand);
+      else found.set(key, { reason: each, lineages: new Set([strand]) });
     }
   });
-  return [...found.values()].map(({ reason: each, strands }) => {
-    if (strands.size === inputs.length) return each;
-    return { ...each, lots: [...new Set([...strands].map((strand) => inputs[strand]!.lot.id))].sort().join(', ') };
+  return [...found.values()].map(({ reason: each, lineages }) => {
+    if (lineages.size === inputs.length) return each;
+    return { ...each, lots: [...new Set([...lineages].map((strand) => inputs[strand]!.lot.id))].sort().join(', ') };
   });
 }
 
@@ -364,12 +364,12 @@ function standingOf(
  *
  * @throws EmberError `record.not-found` where the piece did not yet exist
  */
-export const foldStrands = (
-  strands: readonly Lineage[],
+export const foldLineages = (
+  lineages: readonly Lineage[],
   asked: Omit<JudgeInput, 'lot' | 'chain'>
 ): [JudgeInput, ...JudgeInput[]] => {
-  const isMixed = new Set(strands.map(({ lotId }) => lotId)).size > 1;
-  const [first, ...others] = strands.map((lineage) => ({
+  const isMixed = new Set(lineages.map(({ lotId }) => lotId)).size > 1;
+  const [first, ...others] = lineages.map((lineage) => ({
     ...asked,
     ...foldLineage(lineage, asked.at, asked.knownAt, isMixed),
     standing: standingOf(lineage, asked.at, asked.knownAt, isMixed)
@@ -381,20 +381,20 @@ export const foldStrands = (
 /**
  * The verdict on one piece: five routes, each with its window and reasons.
  *
- * @param strands recorded events of each way back to a lot: one, or several for a batch
+ * @param lineages recorded events of each way back to a lot: one, or several for a batch
  * @param house how the house was set at the time asked about
  * @param at the moment asked about, ms
  * @param knownAt what was on record then, ms
  * @throws EmberError `record.not-found` where the piece did not yet exist
  */
 export function verdict(
-  strands: Lineage | readonly Lineage[],
+  lineages: Lineage | readonly Lineage[],
   house: HouseState,
   at: number,
   knownAt: number,
   profile?: string,
   logs?: LogBook
 ): Verdict {
-  const all = Array.isArray(strands) ? (strands as readonly Lineage[]) : [strands as Lineage];
-  return judge(foldStrands(all, { house, at, knownAt, profile, logs }));
+  const all = Array.isArray(lineages) ? (lineages as readonly Lineage[]) : [lineages as Lineage];
+  return judge(foldLineages(all, { house, at, knownAt, profile, logs }));
 }

@@ -96,7 +96,7 @@ export function rackedPiece(
   const fitted = fitOf(weights, run.plan.prior, interval);
   const forecast = ageForecast(weights, run.plan.prior, run.plan.target, day, interval, fitted);
   const logs = store.projections.logs.book(now, now);
-  const judged = verdict(store.projections.strands(state.id), house, now, now, undefined, logs);
+  const judged = verdict(store.projections.lineages(state.id), house, now, now, undefined, logs);
   const stops = run.looks.flatMap((look) => look.stops);
   const read = fitted.sorted.used[0]!.grams;
   return {

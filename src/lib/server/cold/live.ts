@@ -117,7 +117,7 @@ export function takeReadings(app: App, key: string, body: z.infer<typeof liveBod
   } catch (error) {
     if (error instanceof EmberError && error.code === 'device.key-revoked') {
       const name = String(error.details.seen);
-      app.executor.note(`device:${name}`, ({ store, now }) => ({
+      app.executor.write(`device:${name}`, ({ store, now }) => ({
         events: quarantine(
           store.db,
           body.readings.map((each) => ({
@@ -135,7 +135,7 @@ export function takeReadings(app: App, key: string, body: z.infer<typeof liveBod
     }
     throw error;
   }
-  return app.executor.note(`device:${device.id}`, ({ store, house, now }) => {
+  return app.executor.write(`device:${device.id}`, ({ store, house, now }) => {
     const skew = body.clock === undefined ? 0 : now - Date.parse(body.clock);
     const offset = Math.abs(skew) > FUTURE_TOLERANCE_MS ? skew : 0;
     const taken = new Map<string, LogReading[]>();

@@ -122,7 +122,7 @@ export function coldLogs(
     'drawer-1-air': log(200, 0.1, (_, seconds) => near(1.6, seconds) * 0.6 + 0.64),
     'drawer-2-air': log(200, 0.1, (ago, seconds) => near(1.4, seconds) * 0.6 + 0.56 + hump(ago, 15.4, 14.3, 6.5))
   };
-  executor.note('device:chest-logger', ({ store, house, now }) => {
+  executor.write('device:chest-logger', ({ store, house, now }) => {
     const origin = { source: 'live', origin: 'chest-logger', clockOffsetSeconds: 0 } as const;
     const events = Object.entries(logs).flatMap(([sensor, readings]) =>
       chunksOf(sensor, seriesOf(readings), house, origin).map((chunk) =>

@@ -164,7 +164,7 @@ export function openImports(app: () => ImportHouse) {
 
   /** Keeps a few chunks in one short transaction; what was known before is left out. */
   function keep(job: Held, chunks: readonly Chunk[], actor: string): void {
-    app().executor.note(actor, ({ store, house, now }) => {
+    app().executor.write(actor, ({ store, house, now }) => {
       const events = chunks.flatMap(({ body, packed, came }) => {
         const put = (chunk: Chunk) =>
           draft('readings.stored', `sensor:${body.sensor}`, now, store.readings.keep(chunk, now));
@@ -188,7 +188,7 @@ export function openImports(app: () => ImportHouse) {
     const { report } = job;
     if (!report) return;
     const guess = guessLog(job.lines);
-    app().executor.note(actor, ({ house, now }) => ({
+    app().executor.write(actor, ({ house, now }) => ({
       events: [
         draft('log.imported', loggerSubject(guess.headings), now, {
           file: job.name,

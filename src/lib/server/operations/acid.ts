@@ -19,7 +19,7 @@ import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import { leaving, nextCodes } from './pieces.ts';
 import { numeric, optionalNumeric, optionalQuantity, pieceId, quantity, shortText, when } from './fields.ts';
-import { handy, ongoing } from './handy.ts';
+import { pieceForStep, ongoing } from './guard.ts';
 import { operation } from './operation.ts';
 
 const SIZE = { min: 0, max: 400 };
@@ -117,7 +117,7 @@ export const startAcid = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, { at: text, ...input }) {
-    const { state } = handy(store, input.piece, 'acid');
+    const { state } = pieceForStep(store, input.piece, 'acid');
     const at = instant(text, 'at');
     if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
     if (input.mass && input.mass.si > state.grams + 0.5) {
@@ -174,7 +174,7 @@ export const checkAcid = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, input) {
-    const run = ongoing(handy(store, input.piece, 'acid-run').state.acids, 'acid');
+    const run = ongoing(pieceForStep(store, input.piece, 'acid-run').state.acids, 'acid');
     const at = instant(input.at, 'at');
     if (at < lastOf(run)) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
     const pace = paceFromCheck(settingsNow(run), input.raw.si, (at - run.at) / 1000);
@@ -212,7 +212,7 @@ export const liftAcid = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, { piece, mass, name, place, note, at: text }) {
-    const { state, lot } = handy(store, piece, 'acid-run');
+    const { state, lot } = pieceForStep(store, piece, 'acid-run');
     const run = ongoing(state.acids, 'acid');
     const at = instant(text, 'at');
     if (at < lastOf(run)) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
@@ -275,7 +275,7 @@ export const endAcid = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
-    const { state, lot } = handy(store, input.piece, 'acid-run');
+    const { state, lot } = pieceForStep(store, input.piece, 'acid-run');
     const run = ongoing(state.acids, 'acid');
     const at = instant(input.at, 'at');
     if (at < lastOf(run)) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });

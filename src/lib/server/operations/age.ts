@@ -27,7 +27,7 @@ import {
   ticked,
   when
 } from './fields.ts';
-import { after, handy } from './handy.ts';
+import { after, pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
 
 const AGED_MASS = { min: 20, max: 200_000 };
@@ -67,7 +67,7 @@ export const startAge = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
-    const { state } = handy(store, input.piece, 'hang');
+    const { state } = pieceForStep(store, input.piece, 'hang');
     if (state.made.form === 'live' || state.holds.length > 0) {
       throw new EmberError('record.not-allowed-now', {
         field: 'piece',
@@ -143,7 +143,7 @@ export const weighAged = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, { piece, mass, sure, note, at: text }) {
-    const run = onRack(handy(store, piece, 'rack-run').state);
+    const run = onRack(pieceForStep(store, piece, 'rack-run').state);
     const at = inOrder(run, instant(text, 'at'), text);
     const interval = intervalOf(store);
     const earlier = weightsOf(run);
@@ -189,7 +189,7 @@ export const lookAged = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, { piece, note, at: text, ...answers }) {
-    const run = onRack(handy(store, piece, 'rack-run').state);
+    const run = onRack(pieceForStep(store, piece, 'rack-run').state);
     const at = inOrder(run, instant(text, 'at'), text);
     const { stops, again } = looked(answers);
     return {
@@ -212,7 +212,7 @@ export const moveAged = operation({
   input: z.object({ piece: pieceId, place: neededText(60), spot: shortText(12), at: when }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, { piece, place, spot, at: text }) {
-    const run = onRack(handy(store, piece, 'rack-run').state);
+    const run = onRack(pieceForStep(store, piece, 'rack-run').state);
     const at = instant(text, 'at');
     if (at < run.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text ?? 'now' });
     freeSpot(store, place, spot, piece);
@@ -239,7 +239,7 @@ export const endAge = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, { piece, how, massAfter, sure, place, service, note, at: text }) {
-    const run = onRack(handy(store, piece, 'rack-run').state);
+    const run = onRack(pieceForStep(store, piece, 'rack-run').state);
     const at = inOrder(run, instant(text, 'at'), text);
     if (service !== '' && !house.services[service]) {
       throw new EmberError('form.value-unknown', { field: 'service', seen: service });

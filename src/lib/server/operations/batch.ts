@@ -5,11 +5,11 @@ import { NO_CUT, USES } from '../../core/activity/piece/bodies.ts';
 import { FORMS } from '../../core/activity/receive/bodies.ts';
 import type { PieceState } from '../../core/record/piece.ts';
 import { businessDay } from '../../core/measure/day.ts';
-import { MOST_STRANDS } from '../store/projections.ts';
+import { MOST_LINEAGES } from '../store/projections.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import { choice, list, neededText, when } from './fields.ts';
-import { after, handy } from './handy.ts';
+import { after, pieceForStep } from './guard.ts';
 import { operation, type OperationContext } from './operation.ts';
 import { boardOf, computedMass, nextCodes } from './pieces.ts';
 
@@ -31,7 +31,7 @@ export const combinePieces = operation({
   run(context, input) {
     const { store, house, instant } = context;
     if (input.pieces.length < 2) throw new EmberError('form.incomplete', { field: 'pieces' });
-    const found = input.pieces.map((id) => handy(store, id, 'combine'));
+    const found = input.pieces.map((id) => pieceForStep(store, id, 'combine'));
     const at = found.reduce((moment, { state }) => after(state, moment, input.at), instant(input.at, 'at'));
     const lots = [...new Set(found.flatMap((each) => each.lots))];
     refuseCombining(
@@ -94,8 +94,8 @@ function refuseCombining({ store, house }: OperationContext, pieces: readonly Pi
   if (pieces.some(({ holds }) => holds.length > 0)) throw refuse('one of them is on a tray under time control');
   const cured = pieces.filter(({ cures }) => cures.length > 0).length;
   if (cured > 0 && cured < pieces.length) throw refuse('some are cured and some are not');
-  const strands = pieces.reduce((sum, { id }) => sum + store.projections.strands(id).length, 0);
-  if (strands > MOST_STRANDS) {
-    throw new EmberError('record.too-many-strands', { field: 'pieces', max: MOST_STRANDS, seen: strands });
+  const lineages = pieces.reduce((sum, { id }) => sum + store.projections.lineages(id).length, 0);
+  if (lineages > MOST_LINEAGES) {
+    throw new EmberError('record.too-many-strands', { field: 'pieces', max: MOST_LINEAGES, seen: lineages });
   }
 }

@@ -36,7 +36,7 @@ import {
   ticked,
   when
 } from './fields.ts';
-import { after, handy } from './handy.ts';
+import { after, pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
 import { checkMass, creditFor, leaving, movedTo, nextCodes, PART_MASS } from './pieces.ts';
 
@@ -73,7 +73,7 @@ export const openBoardOperation = operation({
   subject: (input) => `piece:${input.piece}`,
   run(context, input) {
     const { store, house, instant } = context;
-    const { state, lot } = handy(store, input.piece, 'break-down');
+    const { state, lot } = pieceForStep(store, input.piece, 'break-down');
     const at = after(state, instant(input.at, 'at'), input.at);
     if (forLicensedHands(candidatesOfLot(lot, house))) {
       throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'for licensed hands alone' });
@@ -148,7 +148,7 @@ export const takePart = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
-    const { state, lot } = handy(store, input.piece, 'board-work');
+    const { state, lot } = pieceForStep(store, input.piece, 'board-work');
     const board = running(state.boards)!;
     const at = after(state, instant(input.at, 'at'), input.at);
     const part = partsOfBoard(house, board).find(({ id }) => id === input.part);
@@ -194,7 +194,7 @@ export const weighWaste = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
-    const { state } = handy(store, input.piece, 'board-work');
+    const { state } = pieceForStep(store, input.piece, 'board-work');
     const board = running(state.boards)!;
     const at = after(state, instant(input.at, 'at'), input.at);
     const part = partOfWaste(partsOfBoard(house, board), input.what);
@@ -227,7 +227,7 @@ export const putBack = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, now }, input) {
-    const { state } = handy(store, input.piece, 'board-work');
+    const { state } = pieceForStep(store, input.piece, 'board-work');
     const board = running(state.boards)!;
     const events = store.record.eventsOf(`piece:${state.id}`);
     const notNow = (seen: string) => new EmberError('record.not-allowed-now', { field: 'child', seen });
@@ -289,7 +289,7 @@ export const closeBoard = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
-    const { state } = handy(store, input.piece, 'board-work');
+    const { state } = pieceForStep(store, input.piece, 'board-work');
     const board = running(state.boards)!;
     const at = after(state, instant(input.at, 'at'), input.at);
     const remains = input.remains?.si ?? 0;

@@ -15,7 +15,7 @@ import { toldBody } from '../declarations.ts';
 import { toldOfCure } from '../told.ts';
 import { draft } from '../store/record.ts';
 import { neededText, optionalNumeric, optionalQuantity, pieceId, shortText, ticked, when } from './fields.ts';
-import { handy, ongoing } from './handy.ts';
+import { pieceForStep, ongoing } from './guard.ts';
 import { operation } from './operation.ts';
 
 const pins = (house: HouseState) => pinsFor(profileById(house.profile, house.profiles), house);
@@ -38,7 +38,7 @@ export const startCure = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, { at: text, ...input }) {
-    const { state } = handy(store, input.piece, 'cure');
+    const { state } = pieceForStep(store, input.piece, 'cure');
     const at = instant(text, 'at');
     if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
     const settings = cureSettingsFor(store, input);
@@ -102,7 +102,7 @@ export const changeCure = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, now, instant }, input) {
-    const { state } = handy(store, input.piece, 'cure-run');
+    const { state } = pieceForStep(store, input.piece, 'cure-run');
     const run = ongoing(state.cures, 'cure');
     const at = instant(input.at, 'at');
     const last = run.changes.at(-1)?.at ?? run.at;
@@ -141,7 +141,7 @@ export const stepCure = operation({
   input: z.object({ piece: pieceId, step: neededText(60), note: shortText(200), at: when }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, input) {
-    const { state } = handy(store, input.piece, 'cure-run');
+    const { state } = pieceForStep(store, input.piece, 'cure-run');
     const run = ongoing(state.cures, 'cure');
     const at = instant(input.at, 'at');
     if (at < run.at) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
@@ -179,7 +179,7 @@ export const endCure = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
-    const { state } = handy(store, input.piece, 'end-cure');
+    const { state } = pieceForStep(store, input.piece, 'end-cure');
     const run = ongoing(state.cures, 'cure');
     const at = instant(input.at, 'at');
     const last = run.changes.at(-1)?.at ?? run.at;

@@ -130,7 +130,7 @@ export function createExecutor(store: Store, clock: Clock) {
           const events = outcome.events.map((each) => onTablet(each, tablet));
           const written = store.record.append([...clockNotice(now), ...events], actor ?? 'nobody', recorded);
           const subjects = new Set(written.map((event) => event.subject));
-          if (outcome.places) store.projections.reread(outcome.places, recorded);
+          if (outcome.places) store.projections.rejudgeIn(outcome.places, recorded);
           // Lots before pieces: a piece is judged by its lot.
           for (const each of [...subjects].sort()) {
             const entries = written.filter(({ subject: of }) => of === each) as unknown as NewEntry[];
@@ -165,7 +165,7 @@ export function createExecutor(store: Store, clock: Clock) {
    *
    * @param work keeps what it has to and hands back the entries; places name where pieces are judged anew
    */
-  function note<Result>(
+  function write<Result>(
     actor: string,
     work: (context: { store: Store; house: HouseState; now: number }) => {
       readonly events: readonly Draft[];
@@ -181,7 +181,7 @@ export function createExecutor(store: Store, clock: Clock) {
           const outcome = work({ store, house: store.projections.currentHouse(), now });
           const written = store.record.append([...outcome.events], actor, now);
           changes.push(...written.map(({ seq, subject }) => ({ seq, subject })));
-          store.projections.reread(outcome.places, now);
+          store.projections.rejudgeIn(outcome.places, now);
           // A place has no number of its own to show: whoever looks at it is entries by its name.
           const { seq } = store.record.head();
           changes.push(...outcome.places.map((place) => ({ seq, subject: `air:${place}` })));
@@ -198,7 +198,7 @@ export function createExecutor(store: Store, clock: Clock) {
 
   return {
     execute,
-    note,
+    write,
     /** Called after each commit with what it touched. Returns the way to stop. */
     onChange(listener: Listener): () => void {
       listeners.add(listener);

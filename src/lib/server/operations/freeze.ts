@@ -36,7 +36,7 @@ import {
   THICKNESS,
   when
 } from './fields.ts';
-import { handy, ongoing } from './handy.ts';
+import { pieceForStep, ongoing } from './guard.ts';
 import { operation } from './operation.ts';
 
 const plan = {
@@ -165,7 +165,7 @@ export const startFreeze = operation({
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, { piece, others, place: named, coreSensor, at: text, ...input }) {
     const ids = [...new Set([piece, ...others])];
-    const found = ids.map((id) => handy(store, id, 'freeze'));
+    const found = ids.map((id) => pieceForStep(store, id, 'freeze'));
     const at = instant(text, 'at');
     const late = found.find(({ state }) => at < state.made.at);
     if (late) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
@@ -208,7 +208,7 @@ export const readFreeze = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, input) {
-    const run = ongoing(handy(store, input.piece, 'freezer-run').state.freezes, 'freezer');
+    const run = ongoing(pieceForStep(store, input.piece, 'freezer-run').state.freezes, 'freezer');
     const at = instant(input.at, 'at');
     if (at < run.at) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
     return {
@@ -230,7 +230,7 @@ export const replanFreeze = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
-    const { state, lot } = handy(store, input.piece, 'freezer-run');
+    const { state, lot } = pieceForStep(store, input.piece, 'freezer-run');
     const run = ongoing(state.freezes, 'freezer');
     const profile = rulesOf(house);
     const { thickness, startCore, airClass, packing, shape, place, loadGrams, stack } = run.plan;
@@ -256,7 +256,7 @@ export const replanFreeze = operation({
 
 /** What a run of a piece is judged in; of a batch with several ways back, by the one on which it was solid before. */
 export function runContext(store: Store, house: HouseState, piece: string, run: FreezeRun, at: number): RunContext {
-  const ways = store.projections.strands(piece).map((lineage) => foldLineage(lineage, at, Infinity));
+  const ways = store.projections.lineages(piece).map((lineage) => foldLineage(lineage, at, Infinity));
   const way = ways.find((each) => wentInSolid(each, run)) ?? ways[0]!;
   return { profile: rulesOf(house), house, logs: store.projections.logs.book(at, Infinity), at, ...way };
 }
@@ -318,7 +318,7 @@ export const endFreeze = operation({
   input: z.object({ piece: pieceId, note: shortText(300), place: shortText(60), at: when }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, now, instant }, input) {
-    const { state } = handy(store, input.piece, 'freezer-run');
+    const { state } = pieceForStep(store, input.piece, 'freezer-run');
     const at = instant(input.at, 'at');
     const events = outOfFreezer(store, house, state, { at, now, note: input.note, place: input.place, text: input.at });
     const last = events.at(-1)!.body as BodyOf<'freeze.ended'>;

@@ -8,7 +8,7 @@ import type { LotState } from '../../core/record/lot.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { isOwnable } from '../../core/rules/exceptions.ts';
-import { foldStrands, judge, pinsFor } from '../../core/rules/verdict.ts';
+import { foldLineages, judge, pinsFor } from '../../core/rules/verdict.ts';
 import { ROUTES } from '../../core/codes/window.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
@@ -50,7 +50,7 @@ export function appraise(
   const root = store.projections.piecesOfLot(lot.id)[0];
   const reasons = root
     ? judge(
-        foldStrands(store.projections.strands(root.state.id), {
+        foldLineages(store.projections.lineages(root.state.id), {
           house,
           at: now,
           knownAt: now,
@@ -188,9 +188,9 @@ export const ownException = operation({
     const { state } = store.projections.piece(input.piece);
     if (state.gone) throw new EmberError('record.exception-refused', { field: 'code', seen: state.gone.how });
     if (!input.own) throw new EmberError('record.widens-without-owner', { field: 'own', seen: input.code });
-    const strands = store.projections.strands(input.piece);
+    const lineages = store.projections.lineages(input.piece);
     const found = judge(
-      foldStrands(strands, { house, at: now, knownAt: now, logs: store.projections.logs.book(now, now) })
+      foldLineages(lineages, { house, at: now, knownAt: now, logs: store.projections.logs.book(now, now) })
     ).reasons.filter(({ code }) => code === input.code);
     if (found.length === 0) throw new EmberError('record.not-found', { field: 'code', seen: input.code });
     if (!found.some(isOwnable)) throw new EmberError('record.exception-refused', { field: 'code', seen: input.code });

@@ -3,7 +3,7 @@ import { EmberError } from '../../core/errors.ts';
 import { cutBlock } from '../../core/bench/slice/geometry.ts';
 import { draft } from '../store/record.ts';
 import { numeric, pieceId, quantity, when } from './fields.ts';
-import { handy } from './handy.ts';
+import { pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
 
 export const slicePlan = z.object({
@@ -32,7 +32,7 @@ export const recordSlice = operation({
   input: slicePlan.extend({ piece: pieceId, at: when }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, { piece, at: text, ...input }) {
-    const { state } = handy(store, piece, 'slice');
+    const { state } = pieceForStep(store, piece, 'slice');
     const at = instant(text, 'at');
     if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
     const cut = cutFor(input);

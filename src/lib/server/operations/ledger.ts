@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { EVENT_KINDS, checkBody, type RecordEvent } from '../../core/record/events.ts';
 import { effectiveEvents, refusalOf, unwarranted } from '../../core/record/amend.ts';
-import { foldStrands, judge, type Lineage } from '../../core/rules/verdict.ts';
+import { foldLineages, judge, type Lineage } from '../../core/rules/verdict.ts';
 import { combineAll, isWider, type RouteWindow } from '../../core/codes/window.ts';
 import { massText } from '../../core/measure/format.ts';
 import { businessDay } from '../../core/measure/day.ts';
@@ -14,13 +14,13 @@ import { operation, type OperationContext } from './operation.ts';
 
 function windowsOf(
   context: OperationContext,
-  strands: readonly Lineage[],
+  lineages: readonly Lineage[],
   logs = context.store.projections.logs.book(context.now, context.now)
 ): readonly RouteWindow[] | null {
   try {
     const { house, now: at } = context;
     // All that is on record counts, the amendment that is being tried with it.
-    const inputs = foldStrands(strands, { house, at, knownAt: Infinity, logs });
+    const inputs = foldLineages(lineages, { house, at, knownAt: Infinity, logs });
     return combineAll(judge(inputs.map((input) => ({ ...input, knownAt: at }))).reasons);
   } catch (error) {
     if (error instanceof EmberError && error.code === 'record.not-found') return null;
@@ -51,7 +51,7 @@ function widened(context: OperationContext, amendment: RecordEvent): string[] {
   const tried = place === null ? undefined : store.projections.logs.trial(context.now, amendment);
   const routes = new Set<string>();
   for (const piece of pieces) {
-    const before = store.projections.strands(piece);
+    const before = store.projections.lineages(piece);
     const added = (events: readonly RecordEvent[], subject: string) =>
       subject === amendment.subject ? [...events, amendment] : events;
     const after = before.map((strand) => ({

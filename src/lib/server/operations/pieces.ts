@@ -25,7 +25,7 @@ import {
   ticked,
   when
 } from './fields.ts';
-import { after, handy } from './handy.ts';
+import { after, pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
 
 /** Cheeks of a small fish weigh little; nothing weighs nothing. g */
@@ -129,7 +129,7 @@ export const dividePiece = operation({
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, input) {
     // A portion may be broken off what lies in a freezer: it is out from then on.
-    const { state, lot } = handy(store, input.piece, 'divide');
+    const { state, lot } = pieceForStep(store, input.piece, 'divide');
     const at = after(state, instant(input.at, 'at'), input.at);
     checkMass(input.mass, state.grams, 0, false);
     const [code] = nextCodes(store, lot.id, 1);
@@ -155,7 +155,7 @@ export const splitPiece = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, input) {
-    const { state, lot } = handy(store, input.piece, 'split');
+    const { state, lot } = pieceForStep(store, input.piece, 'split');
     const at = after(state, instant(input.at, 'at'), input.at);
     const count = Math.round(input.count);
     const each = state.grams / count;
@@ -204,7 +204,7 @@ export const trimPiece = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
-    const { state, lot } = handy(store, input.piece, 'trim');
+    const { state, lot } = pieceForStep(store, input.piece, 'trim');
     const at = after(state, instant(input.at, 'at'), input.at);
     checkMass(input.mass, state.grams, 0, false);
     if (!input.keep) {
@@ -250,7 +250,7 @@ export const reweighPiece = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, input) {
-    const { state } = handy(store, input.piece, 'reweigh');
+    const { state } = pieceForStep(store, input.piece, 'reweigh');
     const at = after(state, instant(input.at, 'at'), input.at);
     const before = state.grams;
     const grew = input.cause === 'uptake' || input.cause === 'other';
@@ -282,7 +282,7 @@ export const movePiece = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
-    const { state } = handy(store, input.piece, 'move');
+    const { state } = pieceForStep(store, input.piece, 'move');
     const at = after(state, instant(input.at, 'at'), input.at);
     return { events: [movedTo(house, state, input.place, input.core, at)], result: { piece: state.id } };
   }
@@ -327,7 +327,7 @@ export const setDepth = operation({
   input: depthFields.extend({ note: shortText(200), at: when }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, input) {
-    const { state } = handy(store, input.piece, 'measure');
+    const { state } = pieceForStep(store, input.piece, 'measure');
     const at = after(state, instant(input.at, 'at'), input.at);
     const profile = depthPoints(input);
     if (profile.points.length < 2) throw new EmberError('form.incomplete', { field: 'points' });

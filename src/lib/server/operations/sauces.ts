@@ -4,7 +4,7 @@ import { correctSauce } from '../../core/bench/acid/sauce.ts';
 import { SAUCE_KINDS, sauceBody, type SauceBody, type SauceLine } from '../../core/activity/acid/sauce-body.ts';
 import { SPENT_LIQUID } from '../../core/activity/acid/bodies.ts';
 import type { HouseState } from '../../core/record/house.ts';
-import { foldStrands, judge } from '../../core/rules/verdict.ts';
+import { foldLineages, judge } from '../../core/rules/verdict.ts';
 import { declarations, toldBody } from '../declarations.ts';
 import { sauceBook, sauceById } from '../sauces.ts';
 import { readIngredient, readIngredients } from '../../core/ingredients/read.ts';
@@ -12,7 +12,7 @@ import { rawOfLines, toldOfLines, type HouseIngredients } from '../../core/ingre
 import { toldTogether } from '../../core/ingredients/ingredient.ts';
 import { draft } from '../store/record.ts';
 import { bookId, neededText, optionalQuantity, pieceId, quantity, shortText, ticked, when } from './fields.ts';
-import { handy } from './handy.ts';
+import { pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
 
 const figure = (text: string, field: string): number => {
@@ -185,7 +185,7 @@ export const dressPiece = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant, now }, input) {
-    const { state } = handy(store, input.piece, 'dress');
+    const { state } = pieceForStep(store, input.piece, 'dress');
     const at = instant(input.at, 'at');
     if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
     if (state.made.form === 'live') {
@@ -193,7 +193,7 @@ export const dressPiece = operation({
     }
     const sauce = input.sauce === '' ? null : sauceById(house, input.sauce);
     if (!sauce && input.liquid === '' && input.with === '') throw new EmberError('form.incomplete', { field: 'sauce' });
-    const liquid = input.liquid === '' ? null : handy(store, input.liquid, 'dress').state;
+    const liquid = input.liquid === '' ? null : pieceForStep(store, input.liquid, 'dress').state;
     const used = [];
     if (liquid) {
       if (liquid.made.part !== SPENT_LIQUID) {
@@ -217,7 +217,7 @@ export const dressPiece = operation({
         });
       }
       const seen = judge(
-        foldStrands(store.projections.strands(liquid.id), {
+        foldLineages(store.projections.lineages(liquid.id), {
           house,
           at,
           knownAt: now,

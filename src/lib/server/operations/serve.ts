@@ -1,14 +1,14 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
-import { foldStrands, judge, pinsFor } from '../../core/rules/verdict.ts';
+import { foldLineages, judge, pinsFor } from '../../core/rules/verdict.ts';
 import type { Step } from '../../core/record/occupation.ts';
 import { ROUTES } from '../../core/codes/window.ts';
 import { discardTime } from '../../core/rules/clocks.ts';
 import { draft } from '../store/record.ts';
 import { TEMPERATURE, neededText, optionalQuantity, pieceId, quantity, shortText, ticked, when } from './fields.ts';
 import { declarations } from '../declarations.ts';
-import { handy } from './handy.ts';
+import { pieceForStep } from './guard.ts';
 import { operation, type OperationContext } from './operation.ts';
 
 /** A piece that goes to guests, or to the bin. */
@@ -17,7 +17,7 @@ function here({ store }: OperationContext, piece: string, step: Step) {
   if (step !== 'discard' && purpose !== 'sale') {
     throw new EmberError('record.not-for-sale', { field: 'piece', seen: purpose });
   }
-  return handy(store, piece, step);
+  return pieceForStep(store, piece, step);
 }
 
 export const startHold = operation({
@@ -95,7 +95,7 @@ export const servePiece = operation({
       throw new EmberError('record.mass-exceeded', { field: 'mass', unit: 'g', max: state.grams, seen: mass.typed });
     }
     const seen = judge(
-      foldStrands(context.store.projections.strands(input.piece), {
+      foldLineages(context.store.projections.lineages(input.piece), {
         house: context.house,
         at,
         knownAt: context.now,

@@ -23,7 +23,7 @@ import {
   when
 } from './fields.ts';
 import { outOfFreezer, thinned, waterOf } from './freeze.ts';
-import { handy, ongoing } from './handy.ts';
+import { pieceForStep, ongoing } from './guard.ts';
 import { operation } from './operation.ts';
 import { checkMass } from './pieces.ts';
 
@@ -72,7 +72,7 @@ export const startThaw = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, now, instant }, { piece, place: named, own, at: text, ...input }) {
-    const { state, lot } = handy(store, piece, 'thaw');
+    const { state, lot } = pieceForStep(store, piece, 'thaw');
     if (!isFrozen(state, lot)) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not frozen' });
     const at = instant(text, 'at');
     if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
@@ -116,7 +116,7 @@ export const endThaw = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, input) {
-    const { state } = handy(store, input.piece, 'end-thaw');
+    const { state } = pieceForStep(store, input.piece, 'end-thaw');
     const run = ongoing(state.thaws, 'thaw');
     const at = instant(input.at, 'at');
     if (at < run.at) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });

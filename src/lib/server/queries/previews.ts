@@ -4,7 +4,7 @@ import { cure } from '../../core/bench/cure/plan.ts';
 import { depthPreview } from '../depth-preview.ts';
 import { optionalNumeric, optionalQuantity } from '../operations/fields.ts';
 import { depthFields } from '../operations/pieces.ts';
-import { doorFields, doorVerdict } from '../door.ts';
+import { arrivalFields, arrivalVerdict } from '../arrival-preview.ts';
 import { inspectionFields, inspectionPreview } from '../inspection.ts';
 import { noteFields, readNote } from '../note.ts';
 import { freezePlan, forecastFreeze } from '../operations/freeze.ts';
@@ -47,8 +47,8 @@ export const PREVIEWS: readonly Query[] = [
     name: 'door-verdict',
     path: 'preview/verdict',
     summary: 'The verdict on a lot still at the door.',
-    input: doorFields,
-    run: doorVerdict
+    input: arrivalFields,
+    run: arrivalVerdict
   }),
   query({
     name: 'freeze-preview',

@@ -4,7 +4,7 @@ import { foldLot, type LotState } from '../../core/record/lot.ts';
 import { type PieceState } from '../../core/record/piece.ts';
 import { subjectId } from '../../core/record/view.ts';
 import { pieceClock, type PieceClock } from '../../core/rules/piece-clock.ts';
-import { foldStrands, judge, type Lineage } from '../../core/rules/verdict.ts';
+import { foldLineages, judge, type Lineage } from '../../core/rules/verdict.ts';
 import { massFlow } from '../../core/bench/breakdown/mass.ts';
 import type { EventKind, RecordEvent } from '../../core/record/events.ts';
 import type { RouteWindow } from '../../core/codes/window.ts';
@@ -53,7 +53,7 @@ const NO_VERDICT: readonly EventKind[] = [
 ];
 
 /** Ways back from one piece to its lots that are kept apart when it is judged. More is a batch nobody can answer for. */
-export const MOST_STRANDS = 200;
+export const MOST_LINEAGES = 200;
 
 /** Lots and pieces as screens read them, kept in step by refolding whatever subject an event touched. */
 export function openProjections(db: Db, record: RecordStore, readings: Readings) {
@@ -107,8 +107,8 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
     };
   };
 
-  /** The strands of a piece: the events of each way back from it to a lot. */
-  function strands(pieceId: string, eventsOf = reading()): Lineage[] {
+  /** The lineages of a piece: the events of each way back from it to a lot. */
+  function lineages(pieceId: string, eventsOf = reading()): Lineage[] {
     const out: Lineage[] = [];
     const walk = (id: string, below: Lineage['pieces']): void => {
       const events = eventsOf(`piece:${id}`);
@@ -119,8 +119,8 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
       }
       const pieces = [{ id, events }, ...below];
       if (made.body.parents.length > 0) return made.body.parents.forEach((parent) => walk(parent, pieces));
-      if (out.length >= MOST_STRANDS) {
-        throw new EmberError('record.too-many-strands', { field: 'parents', max: MOST_STRANDS, seen: pieceId });
+      if (out.length >= MOST_LINEAGES) {
+        throw new EmberError('record.too-many-strands', { field: 'parents', max: MOST_LINEAGES, seen: pieceId });
       }
       out.push({ lot: eventsOf(`lot:${made.body.lot}`), lotId: made.body.lot, pieces });
     };
@@ -130,10 +130,10 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
 
   function projectPiece(id: string, at: number, eventsOf = reading()): void {
     try {
-      const ways = strands(id, eventsOf);
+      const ways = lineages(id, eventsOf);
       // What a piece is tied to is known even while it, or its lot, is voided: who brings it back finds it by that.
       relations.put(id, ways);
-      const inputs = foldStrands(ways, { house: currentHouse(), at, knownAt: at, logs: logs.book(at, at) });
+      const inputs = foldLineages(ways, { house: currentHouse(), at, knownAt: at, logs: logs.book(at, at) });
       const [{ lot, chain }] = inputs;
       dropPlaces.run(id);
       for (const input of inputs) for (const { place } of staysOf(input.chain)) putPlace.run(place, id);
@@ -225,7 +225,7 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
   return {
     house,
     currentHouse,
-    strands: (pieceId: string) => strands(pieceId),
+    lineages: (pieceId: string) => lineages(pieceId),
     /**
      * Brings every projection that a subject feeds into step. Call inside the transaction that appended to it.
      *
@@ -245,7 +245,7 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
     /** Pieces still here that lie, or lay, in a place. */
     piecesIn: (place: string): string[] => inPlace.all(place).map(({ piece }) => piece),
     /** Judges anew whatever lay in these places: a sensor spoke of them. Call inside the transaction that kept its readings. */
-    reread(places: readonly string[], at: number): void {
+    rejudgeIn(places: readonly string[], at: number): void {
       const eventsOf = reading();
       const told = new Set(places.flatMap((place) => inPlace.all(place).map(({ piece }) => piece)));
       for (const id of told) projectPiece(id, at, eventsOf);

@@ -3,7 +3,7 @@ import { forecast, targetOf } from '../../bench/freeze/forecast.ts';
 import { thaw } from '../../bench/freeze/thaw.ts';
 import type { RecordEvent } from '../../record/events.ts';
 import type { RuleProfile } from '../../codes/profile.ts';
-import type { foldStrands } from '../verdict.ts';
+import type { foldLineages } from '../verdict.ts';
 import type { RouteWindow } from '../../codes/window.ts';
 import { celsius, KEPT_CELSIUS, type RoadsInput, type RoadStep } from './steps.ts';
 import { COSTS, PROVING_CELSIUS, READ_EVERY, type Remedy, type Writer } from './trial.ts';
@@ -58,13 +58,13 @@ function afterwards(
 export function freezing(
   input: RoadsInput,
   profile: RuleProfile,
-  folded: ReturnType<typeof foldStrands>,
+  folded: ReturnType<typeof foldLineages>,
   write: Writer,
   opened: RouteWindow
 ): Remedy[] {
-  const { strands, now, water } = input;
+  const { lineages, now, water } = input;
   const piece = folded[0].chain.at(-1)!;
-  const id = strands[0]!.pieces.at(-1)!.id;
+  const id = lineages[0]!.pieces.at(-1)!.id;
   const thicknessMm = piece.made.thicknessMm ?? folded[0].lot.received.thickness?.si ?? UNMEASURED_MM;
   const measured = piece.made.thicknessMm !== null || folded[0].lot.received.thickness !== null;
   // What is hard already is reckoned from just above its freezing point: later than it will be, never sooner.

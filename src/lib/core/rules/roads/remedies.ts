@@ -3,7 +3,7 @@ import { AUTHORITY_SCOPES, needsAuthority, type AuthorityScope } from '../except
 import { tagLacks } from '../hazards/arrival.ts';
 import type { FreezeCycle, RuleProfile } from '../../codes/profile.ts';
 import { profileById } from '../../codes/profiles/index.ts';
-import { foldStrands, type Verdict } from '../verdict.ts';
+import { foldLineages, type Verdict } from '../verdict.ts';
 import { freezing } from './freezing.ts';
 import { ending } from './running.ts';
 import { paperSaying, type PaperPoint, type PaperType, type RoadsInput, type RoadStep } from './steps.ts';
@@ -23,14 +23,14 @@ function paperPoints(profile: RuleProfile): Points {
 
 /** Everything that may be tried: papers, facts of the lot, and freezers. */
 export function remedies(input: RoadsInput, now: Verdict, write: Writer): Remedy[] {
-  const { strands, house, route } = input;
+  const { lineages, house, route } = input;
   const profile = profileById(house.profile, house.profiles);
   const day = businessDay(input.now, house);
   const out: Remedy[] = [];
-  const folded = foldStrands(strands, { house, at: input.now, knownAt: input.now, logs: input.logs });
+  const folded = foldLineages(lineages, { house, at: input.now, knownAt: input.now, logs: input.logs });
   const seen = new Set<string>();
   for (const [index, { lot }] of folded.entries()) {
-    const id = strands[index]!.lotId;
+    const id = lineages[index]!.lotId;
     if (seen.has(id)) continue;
     seen.add(id);
     const grams = lot.received.mass.si;
@@ -88,7 +88,7 @@ export function remedies(input: RoadsInput, now: Verdict, write: Writer): Remedy
         step: { kind: 'fact', field, notBefore, lot: id },
         cost: COSTS.fact,
         readyAt: input.now,
-        lot: { id, event: corrected(write, strands[index]!.lot, input.now, patch) }
+        lot: { id, event: corrected(write, lineages[index]!.lot, input.now, patch) }
       });
     const arrived = businessDay(received.at, house);
     if (received.caughtOn === null) fact('caughtOn', { caughtOn: arrived }, arrived);

@@ -1,11 +1,11 @@
 import { running } from '../../record/occupation.ts';
 import { cureNow } from '../../activity/cure/fold.ts';
-import type { foldStrands } from '../verdict.ts';
+import type { foldLineages } from '../verdict.ts';
 import { celsius, KEPT_CELSIUS, type RoadsInput } from './steps.ts';
 import { COSTS, type Remedy, type Writer } from './trial.ts';
 
 /** What a piece lies in and is taken out of: a cure once its time is up, a thaw once it is soft by the slow bound of its forecast. */
-export function ending(input: RoadsInput, folded: ReturnType<typeof foldStrands>, write: Writer): Remedy[] {
+export function ending(input: RoadsInput, folded: ReturnType<typeof foldLineages>, write: Writer): Remedy[] {
   const piece = folded[0].chain.at(-1)!;
   const subject = `piece:${piece.id}`;
   const out: Remedy[] = [];

@@ -1,7 +1,7 @@
 import { running } from '../../record/occupation.ts';
 import { addDays } from '../../measure/day.ts';
 import type { RecordEvent } from '../../record/events.ts';
-import { foldStrands, judge, type Lineage, type Verdict } from '../verdict.ts';
+import { foldLineages, judge, type Lineage, type Verdict } from '../verdict.ts';
 import { ROUTES, type Route } from '../../codes/window.ts';
 import { remedies } from './remedies.ts';
 import { corrected, COSTS, PROVING_CELSIUS, READ_EVERY, writer, type Remedy, type Writer } from './trial.ts';
@@ -27,7 +27,7 @@ function withRemedies(input: Search, chosen: readonly Remedy[], keptUntil: numbe
   const readings: RecordEvent[] = [];
   for (let at = (frozen ? frozen.outFrom! : input.now) + READ_EVERY; at <= keptUntil; at += READ_EVERY)
     readings.push(input.write('cold.read', `piece:${input.piece}`, at, { reading: celsius(KEPT_CELSIUS), place: '' }));
-  return input.strands.map((strand) => {
+  return input.lineages.map((strand) => {
     const lot = chosen.flatMap(({ lot: its }) => (its?.id === strand.lotId ? [its.event] : []));
     const more = [...chosen.flatMap(({ piece }) => piece ?? []), ...readings];
     return { ...withMore(strand, more), lot: [...strand.lot, ...lot] };
@@ -74,16 +74,16 @@ function opening(input: Search, route: Route, chosen: readonly Remedy[]): Seen |
 function judgedAt(input: Search, chosen: readonly Remedy[], at: number, read = false): Verdict {
   const { house, logs, write, piece } = input;
   const asked = { house, at, knownAt: at, logs };
-  const strands = withRemedies(input, chosen, at);
-  if (!read) return judge(foldStrands(strands, asked));
-  const run = running(foldStrands(strands, asked)[0].chain.at(-1)!.freezes);
+  const lineages = withRemedies(input, chosen, at);
+  if (!read) return judge(foldLineages(lineages, asked));
+  const run = running(foldLineages(lineages, asked)[0].chain.at(-1)!.freezes);
   const reading = celsius(run ? Math.min(run.plan.air.si, PROVING_CELSIUS) : KEPT_CELSIUS);
   const now = run
     ? write('freeze.read', `piece:${piece}`, at, { reading, probe: 'core' })
     : write('cold.read', `piece:${piece}`, at, { reading, place: '' });
   return judge(
-    foldStrands(
-      strands.map((strand) => withMore(strand, [now])),
+    foldLineages(
+      lineages.map((strand) => withMore(strand, [now])),
       asked
     )
   );
@@ -112,7 +112,7 @@ function earliestCatch(input: Search, route: Route, chosen: readonly Remedy[]): 
   const index = chosen.findIndex(({ step }) => step.kind === 'fact' && step.field === 'caughtOn');
   if (index < 0) return [...chosen];
   const one = chosen[index]!;
-  const { lot } = input.strands.find(({ lotId }) => lotId === one.lot!.id)!;
+  const { lot } = input.lineages.find(({ lotId }) => lotId === one.lot!.id)!;
   const latest = (one.step as Extract<RoadStep, { kind: 'fact' }>).notBefore!;
   const unsaid: Remedy = { ...one, step: { ...(one.step as Extract<RoadStep, { kind: 'fact' }>), notBefore: null } };
   let best = chosen.map((each, at) => (at === index ? unsaid : each));
@@ -171,7 +171,7 @@ function roadOf(input: Search, route: Route, chosen: readonly Remedy[], seen: Se
  * @throws EmberError `record.not-found` where the piece does not exist
  */
 export function findRoads(asked: RoadsInput): Road[] {
-  const input: Search = { ...asked, write: writer(), piece: asked.strands[0]?.pieces.at(-1)?.id ?? '' };
+  const input: Search = { ...asked, write: writer(), piece: asked.lineages[0]?.pieces.at(-1)?.id ?? '' };
   const now = judgedAt(input, [], input.now);
   const roads: Road[] = [];
   const stands = now.windows.find(({ route }) => route === input.route)!;

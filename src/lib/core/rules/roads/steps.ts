@@ -98,7 +98,7 @@ export interface RoadFreezer {
   readonly watts: number | null;
 }
 export interface RoadsInput {
-  readonly strands: readonly Lineage[];
+  readonly lineages: readonly Lineage[];
   readonly house: HouseState;
   readonly logs?: LogBook;
   readonly now: number;

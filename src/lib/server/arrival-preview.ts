@@ -19,7 +19,7 @@ import type { App } from './app.ts';
 import { choice, list, optionalQuantity, TEMPERATURE, ticked } from './operations/fields.ts';
 
 /** A verdict on a lot that is still at the door: what its form says so far. */
-export const doorFields = z.object({
+export const arrivalFields = z.object({
   species: z.string(),
   candidates: list(8),
   form: z.enum(FORMS).default('whole'),
@@ -45,7 +45,7 @@ export const doorFields = z.object({
 /** Where a person is still typing the day, it is not known yet. */
 const DAY = /^\d{4}-\d{2}-\d{2}(T\d{2}:\d{2})?$/;
 
-export function doorVerdict(app: App, input: z.infer<typeof doorFields>) {
+export function arrivalVerdict(app: App, input: z.infer<typeof arrivalFields>) {
   const now = app.clock.now();
   const house = app.store.projections.currentHouse();
   const stamp = { seq: 0, at: now, by: '' };

@@ -12,7 +12,7 @@ type Found = ProjectedPiece & { children: string[]; lots: string[] };
  *
  * @throws EmberError `record.not-allowed-now` with what it is in, or not in
  */
-export function handy(store: Store, id: string, step: Step): Found {
+export function pieceForStep(store: Store, id: string, step: Step): Found {
   const found = store.projections.piece(id);
   const hindrance = hindranceOf(found.state, step);
   if (hindrance) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: hindranceWords(hindrance) });
