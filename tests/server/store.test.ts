@@ -276,4 +276,13 @@ describe('the demo house', () => {
     for (const kind of ['parasites.no-farm-paper', 'temperature.arrived-warm', 'shellfish.no-tag'])
       expect(all).to.contain(kind);
   });
+  it('is made at any hour of the day: nothing in it is served or begun after its window', () => {
+    for (const hours of [7, 23]) {
+      const startedAt = NOON + (hours - 12) * HOUR;
+      const store = openStore(':memory:');
+      expect(() => seedDemo(store, startedAt), `at ${hours} UTC`).to.not.throw();
+      expect(store.projections.livePieces().length, `at ${hours} UTC`).to.be.greaterThan(20);
+      store.close();
+    }
+  });
 });

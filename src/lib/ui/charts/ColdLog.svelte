@@ -2,6 +2,7 @@
   import { brushX, select, type D3BrushEvent } from 'd3';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { clockTime, dayAndTime, dayName, formatTemperature } from '../format.ts';
+  import ColdLogTable from './ColdLogTable.svelte';
   import {
     bandPath,
     curvePath,
@@ -66,21 +67,6 @@
   const long = $derived(view[1] - view[0] > 3 * 86_400_000);
   const clip = $props.id();
   const inView = (moment: number) => Math.min(Math.max(moment, view[0]), view[1]);
-  const rows = $derived(tracks.flatMap((track) => coarse(track)));
-
-  /** A dozen rows of a track, for those who read rather than look. */
-  function coarse({ name: track, bins }: Track) {
-    const size = Math.max(1, Math.ceil(bins.length / 12));
-    return Array.from({ length: Math.ceil(bins.length / size) }, (_, index) => {
-      const part = bins.slice(index * size, (index + 1) * size);
-      return {
-        track,
-        from: part[0]!.from,
-        min: Math.min(...part.map(({ min }) => min)),
-        max: Math.max(...part.map(({ max }) => max))
-      };
-    });
-  }
 
   let asked = 0;
   $effect(() => {
@@ -263,23 +249,7 @@
       )}</span
     >
   </p>
-  {#if rows.length > 0}
-    <details>
-      <summary>As a table</summary>
-      <table class="plain">
-        <thead><tr><th>Sensor</th><th>From</th><th>Least</th><th>Most</th></tr></thead>
-        <tbody>
-          {#each rows as row, index (index)}
-            <tr
-              ><td>{row.track}</td><td>{dayAndTime(row.from, zone)}</td><td>{formatTemperature(row.min, units)}</td><td
-                >{formatTemperature(row.max, units)}</td
-              ></tr
-            >
-          {/each}
-        </tbody>
-      </table>
-    </details>
-  {/if}
+  <ColdLogTable {tracks} {zone} {units} />
 </div>
 
 <style>
@@ -403,9 +373,6 @@
     display: inline-flex;
     align-items: center;
     gap: 0.35rem;
-  }
-  summary {
-    color: var(--soft);
   }
   .log :global(.selection) {
     fill: var(--water);

@@ -1,0 +1,131 @@
+<script lang="ts">
+  import { dayAndTime } from '$lib/ui/format.ts';
+  import { ROW_WORDS } from '$lib/words/cold.ts';
+  import { errorSentence } from '$lib/words/errors.ts';
+  import type { importing } from './import.svelte.ts';
+
+  /** A logger's file being taken in: how far it is, and what was kept and not taken. */
+  let {
+    run,
+    taking,
+    zone,
+    sensors
+  }: {
+    run: ReturnType<typeof importing>;
+    taking: boolean;
+    zone: string;
+    sensors: readonly { readonly id: string; readonly name: string }[];
+  } = $props();
+  const count = (value: number) => value.toLocaleString('en-GB');
+</script>
+
+{#if run.job}
+  <section class="sheet" aria-live="polite">
+    <h2>{run.job.name}</h2>
+    {#if taking}
+      <p class="figure">
+        {count(run.job.state === 'reading' ? run.job.rows : run.job.kept + run.job.known)}
+        <small>{run.job.state === 'reading' ? 'rows read' : 'readings kept'}</small>
+      </p>
+      <progress max={run.job.size} value={run.job.bytes} aria-label="How much of the file is read"></progress>
+      <p><button type="button" onclick={() => run.stop()}>Stop</button></p>
+    {:else}
+      {#if run.job.state === 'failed' && run.job.trouble}
+        <p class="trouble" role="alert">{errorSentence(run.job.trouble.code, run.job.trouble.details)}</p>
+      {:else if run.job.state === 'stopped'}
+        <p class="trouble" role="alert">{errorSentence('log.stopped')}</p>
+      {/if}
+      {#if run.job.report}
+        {@const report = run.job.report}
+        <p class="figure" data-kept={run.job.kept}>
+          {count(run.job.kept)} <small>readings kept of {count(report.rows)} rows</small>
+        </p>
+        <table class="plain">
+          <tbody>
+            {#each report.sensors as sensor (sensor.sensor)}
+              <tr>
+                <td>{sensors.find(({ id }) => id === sensor.sensor)?.name ?? sensor.sensor}</td>
+                <td>
+                  {sensor.from === null
+                    ? 'nothing'
+                    : `${dayAndTime(sensor.from, zone)} to ${dayAndTime(sensor.to!, zone)}`}; {count(sensor.duplicates)} twice
+                  over, {count(sensor.conflicts)} of one instant with another figure (the warmer kept), {count(
+                    sensor.gaps
+                  )}
+                  gaps
+                </td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+        <p class="soft">
+          {run.job.known > 0 ? `${count(run.job.known)} were known already. ` : ''}{report.unsorted > 0
+            ? `${count(report.unsorted)} rows stood before their time. `
+            : ''}{report.repeatedHour > 0
+            ? `${count(report.repeatedHour)} rows lie in the hour that autumn repeats: taken in the file’s order.`
+            : ''}
+        </p>
+        {#if Object.keys(report.counts).length > 0}
+          <h3>Not taken</h3>
+          <table class="plain" data-refused>
+            <tbody>
+              {#each Object.entries(report.counts) as [code, number] (code)}
+                <tr>
+                  <td>{count(number)}</td>
+                  <td>
+                    {ROW_WORDS[code] ?? code}: {report.troubles
+                      .filter((each) => each.code === code)
+                      .slice(0, 6)
+                      .map(({ row, seen }) => `row ${row}${seen ? ` “${seen}”` : ''}`)
+                      .join(', ')}{number > 6 ? ', …' : ''}
+                  </td>
+                </tr>
+              {/each}
+            </tbody>
+          </table>
+        {/if}
+      {/if}
+      <p class="buttons">
+        <button type="button" class="big" onclick={() => run.again()}>Another file</button>
+        <a class="link" href="/freeze/places">Cold places</a>
+      </p>
+    {/if}
+  </section>
+{/if}
+
+<style>
+  section {
+    display: grid;
+    gap: 0.7rem;
+    min-width: 0;
+  }
+  progress {
+    width: 100%;
+    height: 18px;
+    accent-color: var(--water-deep);
+  }
+  h3 {
+    font-weight: 700;
+  }
+  .buttons {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.8rem;
+    align-items: center;
+  }
+  .buttons button,
+  p > button {
+    min-height: 48px;
+    padding: 0 1.2rem;
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+    background: var(--surface);
+    font-weight: 600;
+    justify-self: start;
+  }
+  .buttons button.big {
+    background: var(--ember);
+    color: var(--on-ember);
+    border-color: var(--ember);
+  }
+</style>
