@@ -3,7 +3,7 @@ import { stateAt } from '../core/codes/window.ts';
 import type { App } from './app.ts';
 import { costOfPiece, costsOf, flowOf, summaryOf } from './costs.ts';
 import { candidatesOfLot } from './lot-species.ts';
-import { returnable } from './returns.ts';
+import { returnableOf } from './returns.ts';
 import { presentOf } from './views.ts';
 
 export const LOT_PAGE = 50;
@@ -59,7 +59,7 @@ export function lotView(app: App, asked: { id: string; page?: number; live?: boo
     currency: money.currency,
     grams,
     cents,
-    back: returnable(store, asked.id),
+    back: returnableOf(store, asked.id, money.pieces),
     flow: flowOf(money)
   };
 }

@@ -1,3 +1,4 @@
+import { mayBegin } from '../../core/record/occupation.ts';
 import type { PieceState } from '../../core/record/piece.ts';
 import type { Movement } from '../../core/bench/breakdown/mass.ts';
 import type { Lineage } from '../../core/rules/verdict.ts';
@@ -15,6 +16,8 @@ export interface FlowRow {
   readonly grams: number;
   readonly left: number;
   readonly gone: string | null;
+  /** Were its lot sent back now, it would not go with it: the house has begun with it. */
+  readonly staysBehind: boolean;
   readonly moves: readonly Movement[];
 }
 
@@ -23,17 +26,21 @@ const unpackFlow = ({ id, lot, flow }: FlowText): FlowRow => ({ id, lot, ...(JSO
 type FlowBody = Omit<FlowRow, 'id' | 'lot'>;
 
 /** What is kept of a piece to be read by the thousand. */
-export const flowRowOf = ({ made, grams, gone }: PieceState, moves: readonly Movement[]): FlowBody => ({
-  name: made.name,
-  grade: made.grade,
-  use: made.use,
-  part: made.part,
-  creditPerKg: made.creditPerKg,
-  grams: made.mass.si,
-  left: grams,
-  gone: gone?.how ?? null,
-  moves
-});
+export const flowRowOf = (piece: PieceState, moves: readonly Movement[]): FlowBody => {
+  const { made, grams, gone } = piece;
+  return {
+    name: made.name,
+    grade: made.grade,
+    use: made.use,
+    part: made.part,
+    creditPerKg: made.creditPerKg,
+    grams: made.mass.si,
+    left: grams,
+    gone: gone?.how ?? null,
+    staysBehind: !mayBegin(piece, 'send-back'),
+    moves
+  };
+};
 
 /** What relates pieces to each other: parents, lots, and how their weights flowed. Rebuilt with the pieces. */
 export function openRelations(db: Db) {
