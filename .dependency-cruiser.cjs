@@ -12,6 +12,20 @@ const CORE = [
   ['service/', 'activity/[^/]+/(show|subject)'],
   ['trace/']
 ];
+/**
+ * The server, lowest first. A load (`facts/`) reads what the record knows; a plan (`plans/`) reads what a person sets and computes
+ * it, before the deed and at it; then come those who write (`operations/`) and those who show (`views/`, `queries/`), side by side.
+ */
+const SERVER = [
+  ['clock[.]', 'config[.]', 'store/', 'devices/'],
+  ['room[.]', 'input/'],
+  ['facts/'],
+  ['plans/'],
+  ['operations/', 'views/'],
+  ['queries/'],
+  ['[^/]+[.]', 'rice/', 'import/', 'demo/']
+];
+const inServer = (names) => `^src/lib/server/(${names.join('|')})`;
 const inCore = (names) => `^src/lib/core/(${names.join('|')})`;
 
 module.exports = {
@@ -78,6 +92,26 @@ module.exports = {
       severity: 'error',
       from: { path: '^src/lib/core' },
       to: { path: '^src/lib/core', pathNot: inCore(CORE.flat()) }
+    },
+    ...SERVER.slice(0, -1).map((names, index) => ({
+      name: `server-${names[0].replace(/[^a-z]/g, '')}-does-not-look-up`,
+      severity: 'error',
+      from: { path: inServer(names) },
+      to: { path: inServer(SERVER.slice(index + 1).flat()), pathNot: inServer(SERVER.slice(0, index + 1).flat()) }
+    })),
+    {
+      name: 'who-shows-does-not-write',
+      comment:
+        'A view or a query reads; an operation writes. Neither knows the other: what both need is a load or a plan.',
+      severity: 'error',
+      from: { path: inServer(['views/', 'queries/']) },
+      to: { path: inServer(['operations/']) }
+    },
+    {
+      name: 'who-writes-does-not-show',
+      severity: 'error',
+      from: { path: inServer(['operations/']) },
+      to: { path: inServer(['views/', 'queries/']) }
     },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } }
   ],

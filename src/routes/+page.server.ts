@@ -1,6 +1,6 @@
 import { endingDocuments } from '$lib/core/codes/documents.ts';
 import { theApp } from '$lib/server/app.ts';
-import { nowView } from '$lib/server/views.ts';
+import { nowView } from '$lib/server/views/now.ts';
 import type { PageServerLoad } from './$types';
 
 export const load = (() => {

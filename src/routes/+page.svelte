@@ -3,7 +3,7 @@
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import { formatTemperature, moment, until } from '$lib/ui/format.ts';
   import { excursionTitle } from '$lib/words/cold.ts';
-  import type { NowView } from '$lib/server/views.ts';
+  import type { NowView } from '$lib/server/views/now.ts';
   import { DOCUMENT_WORDS } from '$lib/words/documents.ts';
   import { taskWords } from '$lib/words/tasks.ts';
   import type { PageProps } from './$types';

@@ -2,7 +2,7 @@ import { lossAfter } from '../../src/lib/core/bench/age/drying.ts';
 import { shippedPrior, type WeighIn } from '../../src/lib/core/bench/age/fit.ts';
 import { ageForecast } from '../../src/lib/core/bench/age/forecast.ts';
 import { PREPARATION } from '../../src/lib/core/activity/age/lists.ts';
-import { rackView } from '../../src/lib/server/age/views.ts';
+import { rackView } from '../../src/lib/server/views/rack.ts';
 import type { App } from '../../src/lib/server/app.ts';
 import { CHAR, FEED, openTestHouse } from '../server/house.ts';
 

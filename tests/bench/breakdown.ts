@@ -1,7 +1,7 @@
 import type { App } from '../../src/lib/server/app.ts';
-import { boardView } from '../../src/lib/server/board-view.ts';
-import { lotView } from '../../src/lib/server/lot-view.ts';
-import { yieldHistory } from '../../src/lib/server/yields.ts';
+import { boardView } from '../../src/lib/server/views/board.ts';
+import { lotView } from '../../src/lib/server/views/lot.ts';
+import { yieldHistory } from '../../src/lib/server/facts/yields.ts';
 import { CHAR, FEED, openTestHouse } from '../server/house.ts';
 
 type Add = (what: string, value: number, budget: number, unit: string) => void;

@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import type { App } from '../../src/lib/server/app.ts';
-import { nowView } from '../../src/lib/server/views.ts';
+import { nowView } from '../../src/lib/server/views/now.ts';
 import { sha256 } from '../../src/lib/server/store/open.ts';
 import { draft } from '../../src/lib/server/store/record.ts';
 import { searchSpecies } from '../../src/lib/core/fish/search.ts';

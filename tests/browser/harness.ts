@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Browser, type Page } from 'playwright-core';
@@ -46,6 +46,43 @@ export async function openHouse(env: Record<string, string> = {}): Promise<Runni
         await gone;
       }
       if (own) rmSync(data, { recursive: true, force: true });
+    }
+  };
+}
+
+/** When the demo house is looked at: an evening of its service. */
+export const DEMO_EVENING = '2026-03-13T20:10:00Z';
+
+/** The demo house of that evening, made by the app itself; once, as making it takes longer than most tests. */
+let seeded: Promise<string> | undefined;
+async function seedOnce(): Promise<string> {
+  const data = mkdtempSync(join(tmpdir(), 'ember-tide-demo-'));
+  process.once('exit', () => rmSync(data, { recursive: true, force: true }));
+  const house = await openHouse({
+    EMBER_TIDE_MODE: 'demo',
+    EMBER_TIDE_FROZEN_AT: DEMO_EVENING,
+    EMBER_TIDE_DATA: data
+  });
+  await house.close();
+  return data;
+}
+
+/** Starts the built app on a copy of the demo house: what is done to it, nobody else sees. */
+export async function openDemo(env: Record<string, string> = {}): Promise<RunningHouse> {
+  seeded ??= seedOnce();
+  const data = mkdtempSync(join(tmpdir(), 'ember-tide-'));
+  cpSync(await seeded, data, { recursive: true });
+  const house = await openHouse({
+    EMBER_TIDE_MODE: 'demo',
+    EMBER_TIDE_FROZEN_AT: DEMO_EVENING,
+    ...env,
+    EMBER_TIDE_DATA: data
+  });
+  return {
+    ...house,
+    async close() {
+      await house.close();
+      rmSync(data, { recursive: true, force: true });
     }
   };
 }

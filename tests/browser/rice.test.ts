@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { BrowserContext, Page } from 'playwright-core';
-import { openBrowser, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
+import { openBrowser, openDemo, signIn, visit, type RunningHouse } from './harness.ts';
 
 describe('rice in a browser', () => {
   let house: RunningHouse;
@@ -8,7 +8,7 @@ describe('rice in a browser', () => {
   let context: BrowserContext;
   let page: Page;
   before(async () => {
-    house = await openHouse({ EMBER_TIDE_MODE: 'demo', EMBER_TIDE_FROZEN_AT: '2026-03-13T20:10:00Z' });
+    house = await openDemo();
     browser = await openBrowser();
     context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
     page = await context.newPage();

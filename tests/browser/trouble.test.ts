@@ -1,17 +1,16 @@
 import { expect } from 'chai';
 import { request } from 'node:http';
 import type { Browser } from 'playwright-core';
-import { openBrowser, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
+import { openBrowser, openDemo, signIn, visit, type RunningHouse } from './harness.ts';
 import { form, send, shown, watch } from './watch.ts';
 
 const NEW_CHAR = 'ARC-0313-1-A';
-const FROZEN = '2026-03-13T20:10:00Z';
 
 describe('bad input, two tabs, and trouble', () => {
   let house: RunningHouse;
   let browser: Browser;
   before(async () => {
-    house = await openHouse({ EMBER_TIDE_MODE: 'demo', EMBER_TIDE_FROZEN_AT: FROZEN });
+    house = await openDemo();
     browser = await openBrowser();
   });
   after(async () => {
@@ -219,22 +218,12 @@ describe('bad input, two tabs, and trouble', () => {
 
 describe('a record that may not be written to, and a clock set back', () => {
   it('read-only: every page says so, and nothing is taken', async () => {
-    const first = await openHouse({ EMBER_TIDE_MODE: 'demo', EMBER_TIDE_FROZEN_AT: FROZEN });
-    const keep = first.data;
-    const gone = new Promise((resolve) => first.process.once('exit', resolve));
-    first.process.kill('SIGTERM');
-    await gone;
-    const second = await openHouse({
-      EMBER_TIDE_MODE: 'demo',
-      EMBER_TIDE_FROZEN_AT: '2026-03-13T19:00:00Z',
-      EMBER_TIDE_DATA: keep,
-      EMBER_TIDE_READONLY: '1'
-    });
+    const house = await openDemo({ EMBER_TIDE_FROZEN_AT: '2026-03-13T19:00:00Z', EMBER_TIDE_READONLY: '1' });
     const browser = await openBrowser();
     try {
       const watched = await watch(browser);
-      await signIn(watched.page, second.url, 'p1');
-      await visit(watched.page, `${second.url}/piece/${NEW_CHAR}`);
+      await signIn(watched.page, house.url, 'p1');
+      await visit(watched.page, `${house.url}/piece/${NEW_CHAR}`);
       const text = await watched.page.textContent('body');
       expect(text).to.contain('The record is read-only');
       expect(text).to.contain('earlier than the newest entry of the ledger');
@@ -242,12 +231,11 @@ describe('a record that may not be written to, and a clock set back', () => {
       await watched.page.waitForSelector('[role="alert"]:has-text("Nothing was saved")');
     } finally {
       await browser.close();
-      await second.close();
-      await first.close();
+      await house.close();
     }
   });
   it('let on to the network, it answers to plain addresses over http, forms and all', async () => {
-    const house = await openHouse({ EMBER_TIDE_MODE: 'demo', HOST: '0.0.0.0' });
+    const house = await openDemo({ HOST: '0.0.0.0' });
     const url = house.url.replace('localhost', '127.0.0.2');
     const before = ((await (await fetch(`${url}/healthz`)).json()) as { seq: number }).seq;
     const body = new FormData();
@@ -262,7 +250,7 @@ describe('a record that may not be written to, and a clock set back', () => {
     await house.close();
   });
   it('asked to stop, it closes open streams and ends within its patience', async () => {
-    const house = await openHouse({ EMBER_TIDE_MODE: 'demo' });
+    const house = await openDemo();
     const stream = await fetch(`${house.url}/api/v1/stream`);
     const reader = stream.body!.getReader();
     await reader.read();

@@ -13,6 +13,7 @@ import { allergensAdded, allergensOf } from '../../src/lib/core/codes/allergens.
 import { profileById, PROFILES } from '../../src/lib/core/codes/profiles/index.ts';
 import { HANDLING_WITH_WORDS, STYLES_WITH_WORDS, differenceWord, sourceWord } from '../../src/lib/words/species.ts';
 import { allergenWord } from '../../src/lib/words/notices.ts';
+import { runs } from '../runs.ts';
 
 const DAY = 86_400_000;
 const HOUR = 3_600_000;
@@ -208,7 +209,7 @@ describe('the freshness clock', () => {
           expect(whenIceDaysSpent(track({ readings: hotter, assumedCelsius: 2 }), days)!).to.be.at.most(when + 1);
         }
       ),
-      { numRuns: 1000 }
+      runs(1000)
     );
   });
 });

@@ -7,6 +7,7 @@ import { ask, freezeStart, HOUR, HOUSE, readEvery, START, type Case } from './bu
 import { anyCase, anyHour, anyProfile } from './cases.ts';
 import { chilled, fullFeed, statement } from './golden.ts';
 import { troubleOf } from './measure.test.ts';
+import { runs } from '../runs.ts';
 
 const WARN = HOUSE.warnMinutes * 60;
 const moment = (at: number) => `h${Math.round((at - START) / HOUR)}`;
@@ -110,7 +111,7 @@ describe('the first line of a piece', () => {
           window.closes
         ]);
       }),
-      { numRuns: 1000 }
+      runs(1000)
     );
   });
   it('law: what is shut for ever or over asks for nothing, and what it may be instead is neither', () => {
@@ -126,7 +127,7 @@ describe('the first line of a piece', () => {
         for (const { routes } of head.toOpen) expect(routes).to.include(instead!.route);
         if (instead) expect(instead.state).to.not.be.oneOf(['never', 'closed']);
       }),
-      { numRuns: 500 }
+      runs(500)
     );
   });
 });

@@ -28,6 +28,7 @@ import { ALLERGENS, allergensAdded } from '../../src/lib/core/codes/allergens.ts
 import { profileById } from '../../src/lib/core/codes/profiles/index.ts';
 import { disclosure, noticeText } from '../../src/lib/words/notices.ts';
 import { troubleOf } from './measure.test.ts';
+import { runs } from '../runs.ts';
 
 const DAY = 86_400_000;
 const NOW = Date.UTC(2026, 2, 13, 12);
@@ -173,7 +174,7 @@ describe('a line of a recipe', () => {
         const each = known ? line('Soy sauce') : other;
         expect(readIngredient(ingredientText(each), NO_HOUSE_INGREDIENTS, 'x')).to.deep.equal(each);
       }),
-      { numRuns: 100 }
+      runs(100)
     );
   });
   it('of which nobody said anything is asked after, and told by what nothing else holds', () => {
@@ -277,7 +278,7 @@ describe('out of one, and another used instead', () => {
           for (const allergen of ingredientById(house, used)!.holds) expect([...now]).to.include(allergen);
         }
       ),
-      { numRuns: 300 }
+      runs(300)
     );
   });
 });
@@ -317,7 +318,7 @@ describe('told together', () => {
         }
         expect(whole.mayHold.filter((name) => whole.holds.includes(name))).to.deep.equal([]);
       }),
-      { numRuns: 200 }
+      runs(200)
     );
   });
 });

@@ -7,6 +7,7 @@ import { DIALS, belowFloor, buildProfile, looserChanges } from '../../src/lib/co
 import { PROFILES, profileById } from '../../src/lib/core/codes/profiles/index.ts';
 import { DIALS_WITH_WORDS } from '../../src/lib/words/dials.ts';
 import { troubleOf } from './measure.test.ts';
+import { runs } from '../runs.ts';
 
 const sheet = (id: string): Sheet => SHEETS.find((each) => each.id === id)!;
 const all = (of: Sheet, level: number | null): Answers =>
@@ -135,7 +136,7 @@ describe('inspection sheets', () => {
           expect(STRICTNESS[recommend(b, 12, 0.5, freeze)]).to.be.at.least(STRICTNESS[recommend(a, 12, 0.5, freeze)]);
         }
       ),
-      { numRuns: 1000 }
+      runs(1000)
     );
   });
   it('a house words and weighs them; what settles stays, and the version names the entry', () => {

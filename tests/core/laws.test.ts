@@ -5,6 +5,7 @@ import type { RecordEvent } from '../../src/lib/core/record/events.ts';
 import { RAW_ROUTES, ROUTES, isWider } from '../../src/lib/core/codes/window.ts';
 import { DAY, HOUR, HOUSE, LOT, ask, celsius, event, freezeRead, holdStart, inspection, stateOf } from './build.ts';
 import { anyCase, anyHour, anyProfile } from './cases.ts';
+import { runs } from '../runs.ts';
 
 const adverse: RecordEvent[] = [
   event('cold.read', 205, { reading: celsius(12), place: '' }),
@@ -26,7 +27,7 @@ describe('laws of the verdict', () => {
           expect(isWider(before.windows[index]!, window)).to.equal(false)
         );
       }),
-      { numRuns: 2000 }
+      runs(2000)
     );
   });
   it('an adverse fact never widens a window', () => {
@@ -45,7 +46,7 @@ describe('laws of the verdict', () => {
           expect(isWider(before.windows[index]!, window), `${fact.kind} ${window.route}`).to.equal(false);
         });
       }),
-      { numRuns: 2000 }
+      runs(2000)
     );
   });
   it('once closed, time alone never reopens it', () => {
@@ -59,7 +60,7 @@ describe('laws of the verdict', () => {
           if (state === 'never') expect(stateOf(after, route)).to.equal('never');
         });
       }),
-      { numRuns: 1000 }
+      runs(1000)
     );
   });
   it('the order of writing down does not matter, and the same question has the same answer', () => {
@@ -72,7 +73,7 @@ describe('laws of the verdict', () => {
         );
         expect(ask(of, hour)).to.deep.equal(ask(of, hour));
       }),
-      { numRuns: 500 }
+      runs(500)
     );
   });
   it('every reason has a citation, and a raw window never opens without a parasite reason that stands', () => {
@@ -92,7 +93,7 @@ describe('laws of the verdict', () => {
           expect(stands, route).to.equal(true);
         }
       }),
-      { numRuns: 2000 }
+      runs(2000)
     );
   });
   it('a stricter house never widens', () => {
@@ -105,7 +106,7 @@ describe('laws of the verdict', () => {
           expect(isWider(before.windows[index]!, window)).to.equal(false)
         );
       }),
-      { numRuns: 1000 }
+      runs(1000)
     );
   });
   it('answers for every species in the catalogue, all five routes', () => {

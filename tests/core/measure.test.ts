@@ -4,6 +4,7 @@ import { EmberError, type ErrorCode } from '../../src/lib/core/errors.ts';
 import { formatDuration, formatMass, formatTemperature } from '../../src/lib/core/measure/format.ts';
 import { parseQuantity, readNumber } from '../../src/lib/core/measure/parse.ts';
 import { UNITS, fromBase, toBase, type Kind } from '../../src/lib/core/measure/units.ts';
+import { runs } from '../runs.ts';
 
 /** The error an action throws; fails where it throws none. */
 export function troubleOf(action: () => unknown): EmberError {
@@ -101,7 +102,7 @@ describe('quantities as a cook writes them', () => {
           expect(error).to.be.instanceOf(EmberError);
         }
       }),
-      { numRuns: 3000 }
+      runs(3000)
     );
   });
   it('reads one number the same with a point or a comma as decimal mark', () => {

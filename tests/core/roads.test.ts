@@ -7,6 +7,7 @@ import { DEFAULT_PREFERENCES } from '../../src/lib/core/measure/units.ts';
 import { requestLetter, roadLine, stepWords } from '../../src/lib/words/roads.ts';
 import { ask, HOUR, HOUSE, lineageOf, START, type Case } from './build.ts';
 import { anyCase } from './cases.ts';
+import { runs } from '../runs.ts';
 
 const FREEZERS: readonly RoadFreezer[] = [
   { place: 'Chest', airCelsius: -25, airClass: 'still', litres: 200, watts: 80 },
@@ -51,7 +52,7 @@ describe('roads to an open window', () => {
           expect([...late].sort()).to.deep.equal(late);
         }
       ),
-      { numRuns: 60 }
+      runs(60)
     );
   });
   it('a freezer more never takes a way in time away', () => {

@@ -21,6 +21,7 @@ import {
 import { EU } from '../../src/lib/core/codes/profiles/eu.ts';
 import { US_FC } from '../../src/lib/core/codes/profiles/us-fc.ts';
 import { troubleOf } from './measure.test.ts';
+import { runs } from '../runs.ts';
 
 const freezing = (more: Partial<ThermalInput> = {}): ThermalInput => ({
   thicknessMm: 40,
@@ -86,7 +87,7 @@ describe('the simulation of freezing', () => {
           );
         }
       ),
-      { numRuns: 60 }
+      runs(60)
     );
   });
   it('conserves energy: what leaves through the face is what the fish lost', () => {
@@ -104,7 +105,7 @@ describe('the simulation of freezing', () => {
           expect(run.lost).to.be.greaterThan(0.9 * half * 228e6 * 0.3);
         }
       ),
-      { numRuns: 40 }
+      runs(40)
     );
   });
   it('a finer grid and a finer step bring the same answer', () => {

@@ -20,6 +20,7 @@ import {
   stateOf
 } from './build.ts';
 import { fullFeed, runGolden, statement, type Golden } from './golden.ts';
+import { runs } from '../runs.ts';
 
 const minute = 1 / 60;
 const cold = [statement(-20, 168)];
@@ -316,7 +317,7 @@ describe('laws of amendments', () => {
           });
         }
       ),
-      { numRuns: 800 * Number(process.env.LAWS_RUNS ?? 1) }
+      runs(800)
     );
   });
   it('every version that was ever said counts once', () => {

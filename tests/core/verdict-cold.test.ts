@@ -22,6 +22,7 @@ import {
   type Case
 } from './build.ts';
 import { chilled, runGolden, statement, type Golden } from './golden.ts';
+import { runs } from '../runs.ts';
 
 const FREEZER = {
   id: 'chest',
@@ -353,7 +354,7 @@ describe('laws of the verdict, with logs', () => {
           expect(isWider(before[index]!, window), window.route).to.equal(false)
         );
       }),
-      { numRuns: 400 }
+      runs(400)
     );
   });
   it('cold readings taken away never widen a window', () => {
@@ -365,7 +366,7 @@ describe('laws of the verdict, with logs', () => {
           expect(isWider(before[index]!, window), window.route).to.equal(false)
         );
       }),
-      { numRuns: 400 }
+      runs(400)
     );
   });
   it('readings of a freezer taken away, or warm ones added, never open raw', () => {

@@ -29,6 +29,7 @@ import {
   type Case
 } from './build.ts';
 import { chilled, fullFeed, runGolden, statement, tag, type Golden } from './golden.ts';
+import { runs } from '../runs.ts';
 
 const read = (hours: number, c: number) => event('cold.read', hours, { reading: celsius(c), place: '' });
 const out = (hours: number) => event('piece.moved', hours, { place: 'Pass', cold: false, core: null, secondsOut: 0 });
@@ -483,13 +484,10 @@ describe('the face of fish out of the cold', () => {
           expect(surfaceShare(s, mm, h * 1.05)).to.be.at.least(here - 2e-4);
         }
       ),
-      { numRuns: 1000 }
+      runs(1000)
     );
   });
 });
-
-/** `LAWS_RUNS=20` runs every law twenty times as often. */
-const runs = (count: number) => ({ numRuns: count * Number(process.env.LAWS_RUNS ?? 1) });
 
 describe('laws of the cumulative clock', () => {
   const step = fc.record({

@@ -1,12 +1,12 @@
 import { expect } from 'chai';
-import { acidPace, liquidParts } from '../../src/lib/server/operations/acid.ts';
+import { acidPace, liquidParts } from '../../src/lib/server/plans/acid.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { NO_HOUSE_INGREDIENTS, toldOfLines } from '../../src/lib/core/ingredients/kitchen.ts';
-import { pieceView } from '../../src/lib/server/piece-view.ts';
+import { pieceView } from '../../src/lib/server/views/piece.ts';
 import type { App } from '../../src/lib/server/app.ts';
-import { sauceBook, scaledSauce } from '../../src/lib/server/sauces.ts';
+import { sauceBook, scaledSauce } from '../../src/lib/server/facts/sauces.ts';
 import { entryWords } from '../../src/lib/ui/entry.ts';
-import { nowView } from '../../src/lib/server/views.ts';
+import { nowView } from '../../src/lib/server/views/now.ts';
 import { paintSection, pictureAt, rawFromTouch, sectionSize } from '../../src/lib/ui/acid/section.ts';
 import { acidPlan, lookAt } from '../../src/lib/core/bench/acid/plan.ts';
 import { CHAR, FEED, openTestHouse, type TestHouse } from './house.ts';

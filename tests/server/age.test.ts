@@ -1,9 +1,9 @@
 import { expect } from 'chai';
 import { PREPARATION } from '../../src/lib/core/activity/age/lists.ts';
-import { driedFish, priorFor } from '../../src/lib/server/age/prior.ts';
-import { rackView, spotsOf } from '../../src/lib/server/age/views.ts';
-import { pieceView } from '../../src/lib/server/piece-view.ts';
-import { nowView } from '../../src/lib/server/views.ts';
+import { driedFish, priorFor } from '../../src/lib/server/facts/drying-prior.ts';
+import { rackView, spotsOf } from '../../src/lib/server/views/rack.ts';
+import { pieceView } from '../../src/lib/server/views/piece.ts';
+import { nowView } from '../../src/lib/server/views/now.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { errorSentence } from '../../src/lib/words/errors.ts';
 import { entryWords } from '../../src/lib/ui/entry.ts';

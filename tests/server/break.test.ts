@@ -1,14 +1,15 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { boardView } from '../../src/lib/server/board-view.ts';
-import { costsOf } from '../../src/lib/server/costs.ts';
-import { lotView } from '../../src/lib/server/lot-view.ts';
-import { pieceView } from '../../src/lib/server/piece-view.ts';
-import { yieldHistory } from '../../src/lib/server/yields.ts';
+import { boardView } from '../../src/lib/server/views/board.ts';
+import { costsOf } from '../../src/lib/server/facts/costs.ts';
+import { lotView } from '../../src/lib/server/views/lot.ts';
+import { pieceView } from '../../src/lib/server/views/piece.ts';
+import { yieldHistory } from '../../src/lib/server/facts/yields.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { letters, nextCodes } from '../../src/lib/server/operations/pieces.ts';
 import type { App } from '../../src/lib/server/app.ts';
 import { CHAR, FEED, HOUR, openTestHouse, type TestHouse } from './house.ts';
+import { runs } from '../runs.ts';
 
 const TURBOT = {
   ...CHAR,
@@ -582,7 +583,7 @@ describe('any sequence of knife work', () => {
         expect(verify(house.store, house.clock.now() + HOUR).trouble).to.equal(null);
         house.close();
       }),
-      { numRuns: 120 }
+      runs(120)
     );
   });
 });

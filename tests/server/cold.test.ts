@@ -1,11 +1,11 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import type { App } from '../../src/lib/server/app.ts';
-import { excursionsIn } from '../../src/lib/server/cold/excursions.ts';
-import { liveBody, takeReadings } from '../../src/lib/server/cold/live.ts';
-import { coldPlaces, freezeRunView, freezingRecord, placeLogView, placeView } from '../../src/lib/server/cold/views.ts';
-import { pieceView } from '../../src/lib/server/piece-view.ts';
-import { nowView } from '../../src/lib/server/views.ts';
+import { excursionsIn } from '../../src/lib/server/facts/excursions.ts';
+import { liveBody, takeReadings } from '../../src/lib/server/operations/live-readings.ts';
+import { coldPlaces, freezeRunView, freezingRecord, placeLogView, placeView } from '../../src/lib/server/views/cold.ts';
+import { pieceView } from '../../src/lib/server/views/piece.ts';
+import { nowView } from '../../src/lib/server/views/now.ts';
 import { chunksOf, pack, unpack } from '../../src/lib/server/store/readings.ts';
 import { draft } from '../../src/lib/server/store/record.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';

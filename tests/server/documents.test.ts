@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { App } from '../../src/lib/server/app.ts';
-import { pieceView } from '../../src/lib/server/piece-view.ts';
+import { pieceView } from '../../src/lib/server/views/piece.ts';
 import { EVENT_KINDS } from '../../src/lib/core/record/events.ts';
 import { documentState, endingDocuments, WARN_DAYS } from '../../src/lib/core/codes/documents.ts';
 import { openTestHouse, type TestHouse } from './house.ts';

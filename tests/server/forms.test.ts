@@ -1,16 +1,18 @@
 import { expect } from 'chai';
+import { join } from 'node:path';
 import fc from 'fast-check';
 import { SPECIES } from '../../src/lib/core/fish/species.ts';
 import { formInput } from '../../src/lib/server/forms.ts';
 import type { App } from '../../src/lib/server/app.ts';
-import { arrivalFields, arrivalVerdict } from '../../src/lib/server/arrival-preview.ts';
-import { pieceView } from '../../src/lib/server/piece-view.ts';
-import { nowView } from '../../src/lib/server/views.ts';
-import { pieceChoices } from '../../src/lib/server/choices.ts';
-import { seedDemo } from '../../src/lib/server/demo/house.ts';
+import { arrivalFields, arrivalVerdict } from '../../src/lib/server/views/arrival.ts';
+import { pieceView } from '../../src/lib/server/views/piece.ts';
+import { nowView } from '../../src/lib/server/views/now.ts';
+import { pieceChoices } from '../../src/lib/server/facts/choices.ts';
+import { copyDemo } from './demo.ts';
 import { openStore } from '../../src/lib/server/store/store.ts';
 import { movableClock } from '../../src/lib/server/clock.ts';
-import { NOON, HOUR, openTestHouse } from './house.ts';
+import { NOON, HOUR, openTestHouse, scratch } from './house.ts';
+import { runs } from '../runs.ts';
 
 const form = (fields: Record<string, string>) => {
   const data = new FormData();
@@ -78,18 +80,22 @@ describe('the verdict at the door', () => {
           windows.map(({ route, state, opens, closes }) => ({ route, state, opens, closes }));
         expect(plain(after.windows), JSON.stringify(given)).to.deep.equal(plain(before.windows));
       }),
-      { numRuns: 150 }
+      runs(150)
     );
     house.close();
   });
 });
 
 describe('what the screens are given', () => {
-  const store = openStore(':memory:');
-  before(() => seedDemo(store, NOON));
+  const folder = scratch();
+  copyDemo(join(folder.path, 'demo.db'));
+  const store = openStore(join(folder.path, 'demo.db'));
   const clock = movableClock(NOON, true);
   const app = { store, clock } as unknown as App;
-  after(() => store.close());
+  after(() => {
+    store.close();
+    folder.clear();
+  });
 
   it('Now: stored change-points read the same as a verdict asked at that moment, also hours later', () => {
     for (const hours of [0, 0.5, 3, 12, 40]) {

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { movableClock, type MovableClock } from '../../src/lib/server/clock.ts';
 import { createExecutor, type Answer, type Executor } from '../../src/lib/server/operations/execute.ts';
-import { operationByName } from '../../src/lib/server/operations/registry.ts';
+import { operationByName } from '../../src/lib/server/registry.ts';
 import type { OpenOptions } from '../../src/lib/server/store/open.ts';
 import { openStore, type Store } from '../../src/lib/server/store/store.ts';
 

@@ -1,12 +1,12 @@
 import { expect } from 'chai';
 import type { App } from '../../src/lib/server/app.ts';
 import { recipesAsFile } from '../../src/lib/core/bench/cure/recipe.ts';
-import { recipeById } from '../../src/lib/server/cure/recipes.ts';
-import { ingredientRows } from '../../src/lib/server/ingredients.ts';
-import { labelData } from '../../src/lib/server/labels.ts';
-import { pieceView } from '../../src/lib/server/piece-view.ts';
-import { sauceById } from '../../src/lib/server/sauces.ts';
-import { toldHere } from '../../src/lib/server/told.ts';
+import { recipeById } from '../../src/lib/server/facts/recipes.ts';
+import { ingredientRows } from '../../src/lib/server/facts/ingredients.ts';
+import { labelData } from '../../src/lib/server/views/label.ts';
+import { pieceView } from '../../src/lib/server/views/piece.ts';
+import { sauceById } from '../../src/lib/server/facts/sauces.ts';
+import { toldHere } from '../../src/lib/server/facts/told.ts';
 import { toldOfLines } from '../../src/lib/core/ingredients/kitchen.ts';
 import { labelWords } from '../../src/lib/words/labels.ts';
 import { CHAR, openTestHouse, type TestHouse } from './house.ts';

@@ -1,17 +1,30 @@
 import { expect } from 'chai';
-import { spawn } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
+import { symlinkSync } from 'node:fs';
 import { join } from 'node:path';
 import { openStore } from '../../src/lib/server/store/store.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { NOON, openTestHouse, scratch, CHAR } from './house.ts';
 
 const KILLS = 12;
-const writer = join(import.meta.dirname, 'kill-writer.ts');
+const root = join(import.meta.dirname, '..', '..');
+
+/** The writer as one file: a process that compiles the house each time would spend its short life on that. */
+function bundled(folder: string): string {
+  const vite = join(root, 'node_modules', 'vite', 'bin', 'vite.js');
+  const config = join(root, 'tests', 'server', 'kill-writer.vite.ts');
+  const made = spawnSync(process.execPath, [vite, 'build', '--config', config, '--outDir', folder], {
+    cwd: root,
+    encoding: 'utf8'
+  });
+  if (made.status !== 0) throw new Error(made.stderr);
+  return join(folder, 'writer.mjs');
+}
 
 /** Lets a process of its own write without pause and kills it in the middle; what it had acknowledged is kept here. */
-function killWhileWriting(file: string, round: number): Promise<number[]> {
+function killWhileWriting(writer: string, file: string, round: number): Promise<number[]> {
   return new Promise((resolve, reject) => {
-    const child = spawn(process.execPath, ['--import', 'tsx', writer, file, String(round)], {
+    const child = spawn(process.execPath, [writer, file, String(round)], {
       stdio: ['ignore', 'pipe', 'inherit']
     });
     const acknowledged: number[] = [];
@@ -34,6 +47,9 @@ describe('killed while writing', () => {
   it(`${KILLS} times: nothing that was acknowledged is lost, nothing is half there`, async function () {
     this.timeout(120_000);
     const folder = scratch();
+    // Packages are looked for beside the file: they stay where they are.
+    symlinkSync(join(root, 'node_modules'), join(folder.path, 'node_modules'));
+    const writer = bundled(folder.path);
     const file = join(folder.path, 'ember-tide.db');
     const house = openTestHouse(file);
     house.done('receive-lot', CHAR);
@@ -41,7 +57,10 @@ describe('killed while writing', () => {
     const acknowledged: number[] = [];
     // Two writers at a time also take turns at the lock.
     for (let round = 0; round < KILLS; round += 2) {
-      const lists = await Promise.all([killWhileWriting(file, round), killWhileWriting(file, round + 1)]);
+      const lists = await Promise.all([
+        killWhileWriting(writer, file, round),
+        killWhileWriting(writer, file, round + 1)
+      ]);
       acknowledged.push(...lists.flat());
     }
     const store = openStore(file);

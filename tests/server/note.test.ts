@@ -1,6 +1,5 @@
 import { expect } from 'chai';
-import { noteFields, readNote } from '../../src/lib/server/note.ts';
-import { instantReader } from '../../src/lib/server/operations/operation.ts';
+import { noteFields, readNote } from '../../src/lib/server/plans/note.ts';
 import { NOON, openTestHouse, type TestHouse } from './house.ts';
 import { NOTE } from './note-rows.ts';
 
@@ -9,13 +8,7 @@ describe('a delivery note of forty rows', () => {
   const given = { text: NOTE, fileName: 'note.csv', dateOrder: 'dmy', supplier: 'Kelda Bay Boats', commercial: 'yes' };
   const read = (more = {}) =>
     readNote(
-      {
-        store: house.store,
-        house: house.store.projections.currentHouse(),
-        now: NOON,
-        actor: 'p1',
-        instant: instantReader(house.store.projections.currentHouse(), NOON)
-      },
+      { store: house.store, house: house.store.projections.currentHouse(), now: NOON },
       noteFields.parse({ ...given, ...more })
     );
   beforeEach(() => (house = openTestHouse()));

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { App } from '../../src/lib/server/app.ts';
-import { pieceChoices } from '../../src/lib/server/choices.ts';
+import { pieceChoices } from '../../src/lib/server/facts/choices.ts';
 import { occupantsOf, type Occupant } from '../../src/lib/core/record/occupation.ts';
 import type { TestHouse } from './house.ts';
 import { BEGINS, houseWithChar, INTO, into } from './into.ts';

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { stateAt, type Route } from '../../src/lib/core/codes/window.ts';
 import { readConfig } from '../../src/lib/server/config.ts';
 import { openApp } from '../../src/lib/server/app.ts';
-import { pieceView } from '../../src/lib/server/piece-view.ts';
+import { pieceView } from '../../src/lib/server/views/piece.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { openStore } from '../../src/lib/server/store/store.ts';
 import { CHAR, FEED, HOUR, NOON, openTestHouse, scratch, type TestHouse } from './house.ts';

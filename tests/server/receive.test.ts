@@ -1,9 +1,9 @@
 import { expect } from 'chai';
 import { demoPaper } from '../../src/lib/server/demo/morning.ts';
-import { compareView, pieceView } from '../../src/lib/server/piece-view.ts';
+import { compareView, pieceView } from '../../src/lib/server/views/piece.ts';
 import { FILE_BYTES, sniff } from '../../src/lib/server/store/files.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
-import { deliveryView, openDeliveries } from '../../src/lib/server/views.ts';
+import { deliveryView, openDeliveries } from '../../src/lib/server/views/now.ts';
 import type { EmberError } from '../../src/lib/core/errors.ts';
 import type { App } from '../../src/lib/server/app.ts';
 import { CHAR, NOON, openTestHouse, type TestHouse } from './house.ts';

@@ -1,9 +1,9 @@
 import { expect } from 'chai';
 import type { App } from '../../src/lib/server/app.ts';
-import { pieceChoices } from '../../src/lib/server/choices.ts';
-import { lotView } from '../../src/lib/server/lot-view.ts';
-import { pieceView } from '../../src/lib/server/piece-view.ts';
-import { nowView } from '../../src/lib/server/views.ts';
+import { pieceChoices } from '../../src/lib/server/facts/choices.ts';
+import { lotView } from '../../src/lib/server/views/lot.ts';
+import { pieceView } from '../../src/lib/server/views/piece.ts';
+import { nowView } from '../../src/lib/server/views/now.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import type { Occupant } from '../../src/lib/core/record/occupation.ts';
 import { CHAR, HOUR, type TestHouse } from './house.ts';

@@ -1,9 +1,9 @@
 import { expect } from 'chai';
 import type { App } from '../../src/lib/server/app.ts';
-import { labelPdf, printedOf } from '../../src/lib/server/labels.ts';
+import { labelPdf, printedOf } from '../../src/lib/server/label-sheets.ts';
 import { riceView } from '../../src/lib/server/rice/views.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
-import { nowView } from '../../src/lib/server/views.ts';
+import { nowView } from '../../src/lib/server/views/now.ts';
 import { kindWords, taskWords } from '../../src/lib/words/tasks.ts';
 import { HOUR, openTestHouse, type TestHouse } from './house.ts';
 

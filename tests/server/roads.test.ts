@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { App } from '../../src/lib/server/app.ts';
-import { pieceView } from '../../src/lib/server/piece-view.ts';
-import { nextWanted, roadsAsked, roadsView } from '../../src/lib/server/roads.ts';
+import { pieceView } from '../../src/lib/server/views/piece.ts';
+import { nextWanted, roadsAsked, roadsView } from '../../src/lib/server/views/roads.ts';
 import { paperSaying, type Road, type RoadStep } from '../../src/lib/core/rules/roads/steps.ts';
 import type { Route } from '../../src/lib/core/codes/window.ts';
 import { businessDay } from '../../src/lib/core/measure/day.ts';

@@ -4,15 +4,15 @@ import { copyFileSync, mkdirSync, readFileSync, readdirSync, writeFileSync } fro
 import { dirname, join } from 'node:path';
 import fc from 'fast-check';
 import { seedDemo } from '../../src/lib/server/demo/house.ts';
-import { openDatabase } from '../../src/lib/server/store/open.ts';
+import { copyDemo } from './demo.ts';
+import { openDatabase, sha256 } from '../../src/lib/server/store/open.ts';
 import { backUp, restore } from '../../src/lib/server/store/backup.ts';
 import { digestOf, rulesDigest } from '../../src/lib/server/store/rules-digest.ts';
 import { pack, unpack } from '../../src/lib/server/store/readings.ts';
 import { seriesOf } from '../../src/lib/core/log/series.ts';
-import { openStore } from '../../src/lib/server/store/store.ts';
+import { openStore, type Store } from '../../src/lib/server/store/store.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
-import { ledgerCsv, ledgerJsonLines } from '../../src/lib/server/exports.ts';
-import { sha256 } from '../../src/lib/server/store/open.ts';
+import { ledgerCsv, ledgerJsonLines } from '../../src/lib/server/views/ledger-export.ts';
 import { canonical } from '../../src/lib/core/record/canonical.ts';
 import { CHAR, FEED, HOUR, NOON, openTestHouse, scratch } from './house.ts';
 
@@ -55,9 +55,7 @@ describe('the record on disk', () => {
 
   /** A copy of a demo house whose ledger somebody went at with a file editor. */
   function tampered(sql: string): string | null {
-    const house = openStore(file());
-    seedDemo(house, NOON);
-    house.close();
+    copyDemo(file());
     const db = new Database(file());
     db.exec('DROP TRIGGER events_are_never_changed; DROP TRIGGER events_are_never_removed; PRAGMA foreign_keys = OFF;');
     db.exec(sql);
@@ -103,8 +101,8 @@ describe('the record on disk', () => {
     house.close();
   });
   it('notices a projection that drifted from the record, and a rebuild mends it', () => {
+    copyDemo(file());
     const store = openStore(file());
-    seedDemo(store, NOON);
     store.db.exec(`UPDATE pieces SET windows = '[]' WHERE id = (SELECT min(id) FROM pieces)`);
     expect(verify(store, NOON).trouble).to.match(/^projection pieces /);
     store.projections.rebuild(NOON);
@@ -263,6 +261,9 @@ describe('the demo house', () => {
     const summary = (startedAt: number, seed?: number) => {
       const store = openStore(':memory:');
       seedDemo(store, startedAt, seed);
+      return summaryOf(store, startedAt);
+    };
+    const summaryOf = (store: Store, startedAt: number) => {
       const states = store.projections
         .livePieces()
         .map(({ state, missing }) => `${state.made.name} ${state.grams} ${missing.join()}`);
@@ -270,8 +271,12 @@ describe('the demo house', () => {
       store.close();
       return states;
     };
-    expect(summary(NOON)).to.deep.equal(summary(NOON));
-    expect(summary(NOON, 0.1)).to.not.deep.equal(summary(NOON));
+    const { path, clear } = scratch();
+    copyDemo(join(path, 'demo.db'));
+    const first = summaryOf(openStore(join(path, 'demo.db')), NOON);
+    clear();
+    expect(summary(NOON)).to.deep.equal(first);
+    expect(summary(NOON, 0.1)).to.not.deep.equal(first);
     const all = summary(NOON + 60 * 24 * HOUR).join('\n');
     for (const kind of ['parasites.no-farm-paper', 'temperature.arrived-warm', 'shellfish.no-tag'])
       expect(all).to.contain(kind);

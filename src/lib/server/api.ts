@@ -3,10 +3,11 @@ import { z } from 'zod';
 import { EmberError } from '../core/errors.ts';
 import { errorSentence } from '../words/errors.ts';
 import type { App } from './app.ts';
-import { OPERATIONS, operationByName } from './operations/registry.ts';
+import { OPERATIONS, operationByName } from './registry.ts';
 import type { Answer } from './operations/execute.ts';
 import { FILE_TYPES } from './store/files.ts';
-import { QUERIES, matchQuery } from './queries.ts';
+import { matchQuery } from './registry.ts';
+import { QUERIES } from './registry.ts';
 
 /** RFC 9457 problem details. */
 export function problem(

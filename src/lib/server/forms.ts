@@ -5,7 +5,7 @@ import { EmberError } from '../core/errors.ts';
 import { theApp } from './app.ts';
 import { sniff } from './store/files.ts';
 import { storeTrouble } from './store/open.ts';
-import { OPERATIONS } from './operations/registry.ts';
+import { OPERATIONS } from './registry.ts';
 
 /** What a form action hands back to its page. */
 export interface FormAnswer {

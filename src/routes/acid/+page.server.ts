@@ -1,13 +1,13 @@
 import { running } from '$lib/core/record/occupation.ts';
 import { bindsMore } from '$lib/core/bench/acid/parameters.ts';
 import { SPENT_LIQUID } from '$lib/core/activity/acid/bodies.ts';
-import { toldHere } from '$lib/server/told.ts';
+import { toldHere } from '$lib/server/facts/told.ts';
 import { theApp } from '$lib/server/app.ts';
-import { pieceChoices } from '$lib/server/choices.ts';
+import { pieceChoices } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { acidPace } from '$lib/server/operations/acid.ts';
-import { pieceView } from '$lib/server/piece-view.ts';
-import { sauceBook } from '$lib/server/sauces.ts';
+import { acidPace } from '$lib/server/plans/acid.ts';
+import { pieceView } from '$lib/server/views/piece.ts';
+import { sauceBook } from '$lib/server/facts/sauces.ts';
 import type { PageServerLoad } from './$types';
 
 export const actions = actionsFor('/acid');

@@ -1,6 +1,6 @@
 import { theApp } from '$lib/server/app.ts';
-import { rackView, spotsOf } from '$lib/server/age/views.ts';
-import { pieceChoices } from '$lib/server/choices.ts';
+import { rackView, spotsOf } from '$lib/server/views/rack.ts';
+import { pieceChoices } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import type { PageServerLoad } from './$types';
 

@@ -1,6 +1,6 @@
-import { boardView } from '$lib/server/board-view.ts';
+import { boardView } from '$lib/server/views/board.ts';
 import { theApp } from '$lib/server/app.ts';
-import { pieceChoices, type PieceChoice } from '$lib/server/choices.ts';
+import { pieceChoices, type PieceChoice } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import type { PageServerLoad } from './$types';
 

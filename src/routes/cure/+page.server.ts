@@ -1,14 +1,14 @@
 import { running } from '$lib/core/record/occupation.ts';
 import { UNIDENTIFIED } from '$lib/core/activity/receive/bodies.ts';
 import { theApp } from '$lib/server/app.ts';
-import { pieceChoices } from '$lib/server/choices.ts';
-import { parametersFor } from '$lib/server/cure/learning.ts';
-import { recipeBook } from '$lib/server/cure/recipes.ts';
-import { recentMean } from '$lib/server/cure/settings.ts';
-import { cureRunView } from '$lib/server/cure/views.ts';
+import { pieceChoices } from '$lib/server/facts/choices.ts';
+import { parametersFor } from '$lib/server/facts/cure-learning.ts';
+import { recipeBook } from '$lib/server/facts/recipes.ts';
+import { recentMean } from '$lib/server/plans/cure.ts';
+import { cureRunView } from '$lib/server/views/cure.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { pieceView } from '$lib/server/piece-view.ts';
-import { presentOf } from '$lib/server/views.ts';
+import { pieceView } from '$lib/server/views/piece.ts';
+import { presentOf } from '$lib/server/views/now.ts';
 import type { PageServerLoad } from './$types';
 
 export const actions = actionsFor('/cure');

@@ -2,9 +2,9 @@ import { fail, type Actions } from '@sveltejs/kit';
 import { EmberError } from '$lib/core/errors.ts';
 import { LABEL_SIZES } from '$lib/core/trace/label.ts';
 import { theApp } from '$lib/server/app.ts';
-import { pieceChoices } from '$lib/server/choices.ts';
+import { pieceChoices } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { labelPdf, printedOf, sendToPrinter } from '$lib/server/labels.ts';
+import { labelPdf, printedOf, sendToPrinter } from '$lib/server/label-sheets.ts';
 import { errorSentence } from '$lib/words/errors.ts';
 import type { PageServerLoad } from './$types';
 

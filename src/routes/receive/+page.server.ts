@@ -3,9 +3,9 @@ import { EmberError } from '$lib/core/errors.ts';
 import { catalogueOf } from '$lib/core/fish/house-species.ts';
 import { profileById } from '$lib/core/codes/profiles/index.ts';
 import { theApp } from '$lib/server/app.ts';
-import { arrivalFields, arrivalVerdict } from '$lib/server/arrival-preview.ts';
+import { arrivalFields, arrivalVerdict } from '$lib/server/views/arrival.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { deliveryView, openDeliveries } from '$lib/server/views.ts';
+import { deliveryView, openDeliveries } from '$lib/server/views/now.ts';
 import { errorSentence } from '$lib/words/errors.ts';
 import type { PageServerLoad } from './$types';
 

@@ -1,9 +1,9 @@
 import { profileById } from '$lib/core/codes/profiles/index.ts';
 import { theApp } from '$lib/server/app.ts';
-import { pieceChoices } from '$lib/server/choices.ts';
+import { pieceChoices } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { pieceView } from '$lib/server/piece-view.ts';
-import { nowView } from '$lib/server/views.ts';
+import { pieceView } from '$lib/server/views/piece.ts';
+import { nowView } from '$lib/server/views/now.ts';
 import type { PageServerLoad } from './$types';
 
 export const actions = actionsFor('/serve');

@@ -1,7 +1,7 @@
 import { theApp } from '$lib/server/app.ts';
-import { pieceChoices } from '$lib/server/choices.ts';
+import { pieceChoices } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { pieceView } from '$lib/server/piece-view.ts';
+import { pieceView } from '$lib/server/views/piece.ts';
 import type { PageServerLoad } from './$types';
 
 export const actions = actionsFor('/slice');

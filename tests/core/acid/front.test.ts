@@ -18,6 +18,7 @@ import {
 import { erf } from '../../../src/lib/core/measure/erf.ts';
 import { flatFront, stefanNumber } from '../../../src/lib/core/bench/acid/stefan.ts';
 import { troubleOf } from '../measure.test.ts';
+import { runs } from '../../runs.ts';
 
 const S = 0.506 / 0.075;
 const D = 4e-10;
@@ -171,7 +172,7 @@ describe('acid going into shapes', () => {
         const more = acidCourse({ ...input, strength: input.strength * 1.5, nodes: 8, until: 0.4 });
         expect(momentAt(more, 0.05).raw).to.be.at.most(momentAt(seen, 0.05).raw + 0.01);
       }),
-      { numRuns: 40 }
+      runs(40)
     );
   });
 });

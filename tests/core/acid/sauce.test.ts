@@ -8,6 +8,7 @@ import { portionsText, sauceLinesText } from '../../../src/lib/ui/acid/sauce-tex
 import { sauceLineFrom } from '../../../src/lib/server/operations/sauces.ts';
 import { SAUCE_KIND_WORDS } from '../../../src/lib/words/acid.ts';
 import { troubleOf } from '../measure.test.ts';
+import { runs } from '../../runs.ts';
 
 const SAUCE: SauceBody = {
   name: 'Test',
@@ -126,7 +127,7 @@ describe('what was added by taste', () => {
           expect(now.get(what)! - old.get(what)!).to.be.closeTo(added[index]!, 0.02 + fish * 1e-4)
         );
       }),
-      { numRuns: 200, seed: 17 }
+      { ...runs(200), seed: 17 }
     );
   });
   it('refuses to take out more than is in it, and a correction of nothing', () => {

@@ -10,6 +10,7 @@ import { running } from '../../../src/lib/core/record/occupation.ts';
 import { foldPiece } from '../../../src/lib/core/record/piece.ts';
 import { NO_CUT } from '../../../src/lib/core/activity/piece/bodies.ts';
 import { event, typed } from '../build.ts';
+import { runs } from '../../runs.ts';
 
 const made = (grams = 1000) =>
   event('piece.made', 0, {
@@ -243,7 +244,7 @@ describe('what a fish should give', () => {
         all++;
         if (next >= low && next <= high) inside++;
       }),
-      { numRuns: 1500, seed: 42 }
+      { ...runs(1500), seed: 42 }
     );
     expect(inside / all).to.be.within(0.74, 0.9);
   });

@@ -24,6 +24,7 @@ import {
   type Case
 } from '../build.ts';
 import { chilled, fullFeed, statement } from '../golden.ts';
+import { runs } from '../../runs.ts';
 
 const END = START + 10_000 * HOUR;
 
@@ -130,7 +131,7 @@ describe('a batch', () => {
           }
         }
       ),
-      { numRuns: 1500 }
+      runs(1500)
     );
   });
   it('a piece cut from another is never better than that was when it left', () => {
@@ -145,7 +146,7 @@ describe('a batch', () => {
           if (!running) expect(isWider(parent.windows[index]!, window), window.route).to.equal(false);
         });
       }),
-      { numRuns: 1500 }
+      runs(1500)
     );
   });
 });

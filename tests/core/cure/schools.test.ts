@@ -6,6 +6,7 @@ import { bathLoss, warmthClock } from '../../../src/lib/core/bench/cure/simulate
 import { saltDiffusivity, SHIPPED, warmth } from '../../../src/lib/core/bench/cure/parameters.ts';
 import { cureZones } from '../../../src/lib/core/bench/cure/zones.ts';
 import { troubleOf } from '../measure.test.ts';
+import { runs } from '../../runs.ts';
 
 const side: CureSettings = {
   method: 'cover',
@@ -166,7 +167,7 @@ describe('schools of curing', () => {
         // While the face stands at saturation anyway, more salt draws up to a fiftieth more of the water it moves in.
         expect(cure({ ...base, salt: more.salt * 1.15 }, 30).end.meanPercent).to.be.at.least(plain * 0.98);
       }),
-      { numRuns: 60 }
+      runs(60)
     );
   });
 });

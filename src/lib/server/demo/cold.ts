@@ -4,7 +4,7 @@ import type { Executor } from '../operations/execute.ts';
 import { chunksOf } from '../store/readings.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
-import { excursionsIn } from '../cold/excursions.ts';
+import { excursionsIn } from '../facts/excursions.ts';
 import type { DemoTools } from './tools.ts';
 
 /** The key of the simulated logger of the demo house. A house of its own gives its loggers keys of their own. */

@@ -3,7 +3,7 @@ import { businessDay, addDays, type HouseTime } from '../../core/measure/day.ts'
 import { ACTIVITIES } from '../activities.ts';
 import { movableClock } from '../clock.ts';
 import { createExecutor } from '../operations/execute.ts';
-import { operationByName } from '../operations/registry.ts';
+import { operationByName } from '../registry.ts';
 import { rackOf } from './age.ts';
 import { coldLogs, coldPlacesOf } from './cold.ts';
 import { curesOf } from './cure.ts';

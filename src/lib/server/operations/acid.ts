@@ -1,94 +1,22 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { acidBand, acidPlan, housePace, lookAt, paceFromCheck, type AcidSettings } from '../../core/bench/acid/plan.ts';
-import { CUTS, SET_POINTS, type SetPoint } from '../../core/activity/acid/lists.ts';
-import { SOUR_LIQUIDS, type LiquidPart } from '../../core/bench/acid/liquid.ts';
-import { bindsMore } from '../../core/bench/acid/parameters.ts';
+import { acidBand, acidPlan, lookAt, paceFromCheck, type AcidSettings } from '../../core/bench/acid/plan.ts';
+import { SET_POINTS, type SetPoint } from '../../core/activity/acid/lists.ts';
 import { rememberedCourses } from '../../core/bench/acid/front.ts';
 import { ACID_ENDS, SPENT_LIQUID } from '../../core/activity/acid/bodies.ts';
 import { NO_CUT } from '../../core/activity/piece/bodies.ts';
-import { UNIDENTIFIED } from '../../core/activity/receive/bodies.ts';
 import { acidNow, type AcidRun } from '../../core/activity/acid/fold.ts';
 import { type HouseState } from '../../core/record/house.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
-import { speciesOfLot } from '../lot-species.ts';
-import { toldBody } from '../declarations.ts';
-import { toldOfAcid } from '../told.ts';
+import { toldBody } from '../facts/declarations.ts';
+import { toldOfAcid } from '../facts/told.ts';
 import { draft } from '../store/record.ts';
-import type { Store } from '../store/store.ts';
 import { leaving, nextCodes } from './pieces.ts';
-import { numeric, optionalNumeric, optionalQuantity, pieceId, quantity, shortText, when } from './fields.ts';
+import { optionalQuantity, pieceId, quantity, shortText, when } from '../input/fields.ts';
 import { pieceForStep, ongoing } from './guard.ts';
 import { operation } from './operation.ts';
-
-const SIZE = { min: 0, max: 400 };
-/** What a cook sets of fish in acid. Volumes are of the whole bath. */
-export const acidFields = z.object({
-  piece: pieceId,
-  cut: z.enum(CUTS),
-  size: quantity('length', SIZE).describe('edge of dice, thickness of a slice or fillet, diameter of a round'),
-  second: optionalQuantity('length', SIZE).describe('second edge of a brick, height of a round'),
-  third: optionalQuantity('length', SIZE).describe('third edge of a brick'),
-  faces: numeric(1, 2)
-    .default(2)
-    .transform((value): 1 | 2 => (value >= 2 ? 2 : 1)),
-  mass: optionalQuantity('mass', { min: 1, max: 50_000 }).describe(
-    'of the fish that goes in; all of it where left out'
-  ),
-  celsius: quantity('temperature', { min: -40, max: 60 }),
-  liquid: z.string().max(300).describe('parts with their ml: lime 200, orange 50, water 30, oil 20'),
-  measuredPH: optionalNumeric(0, 14),
-  wanted: z.enum(SET_POINTS),
-  pace: optionalNumeric(0.1, 10)
-});
-export type AcidFields = z.infer<typeof acidFields>;
-
-/**
- * "lime 200, water 30" as parts.
- *
- * @throws EmberError `form.value-unknown` naming the part
- */
-export function liquidParts(text: string): LiquidPart[] {
-  return text
-    .split(',')
-    .filter((each) => each.trim() !== '')
-    .map((each) => {
-      const match = /^\s*([a-z][a-z -]*?)\s+(\d+(?:\.\d+)?)\s*(?:ml)?\s*$/i.exec(each);
-      const name = match?.[1]?.toLowerCase().replace(/ /g, '-');
-      const ml = Number(match?.[2]);
-      if (name === 'water' || name === 'oil') return { what: name, ml };
-      if (!match || !SOUR_LIQUIDS.some(({ id }) => id === name)) {
-        throw new EmberError('form.value-unknown', { field: 'liquid', seen: each.trim() });
-      }
-      return { what: 'sour', id: name!, ml };
-    });
-}
-
-/** Runs of a species whose last check is looked at. */
-const LOOKED_AT = 20;
-/** How fast acid goes into a species in this house, and how many runs say so. */
-export function acidPace(store: Store, species: string | null): { pace: number; runs: number } {
-  const paces = store.projections.runs.paces.of(species ?? UNIDENTIFIED, LOOKED_AT);
-  return { pace: housePace(paces), runs: paces.length };
-}
-
-export function acidSettingsFor(store: Store, input: AcidFields): AcidSettings {
-  const { state, lot } = store.projections.piece(input.piece);
-  const species = speciesOfLot(lot, store.projections.currentHouse());
-  return {
-    cut: input.cut,
-    sizes: [input.size, input.second, input.third].flatMap((each) => (each ? [each.si] : [])),
-    faces: input.cut === 'fillet' ? input.faces : 2,
-    grams: input.mass?.si ?? state.grams,
-    celsius: input.celsius.si,
-    liquid: liquidParts(input.liquid),
-    measuredPH: input.measuredPH,
-    dark: bindsMore(species),
-    wanted: input.wanted,
-    pace: input.pace ?? acidPace(store, species?.id ?? null).pace
-  };
-}
+import { acidFields, acidSettingsFor, SIZE } from '../plans/acid.ts';
 
 const DRAWS = 200;
 /** When it is as wanted and past it; and, where some of it is for guests who want it less raw, the same for their look. */

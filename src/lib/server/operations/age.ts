@@ -3,16 +3,15 @@ import { EmberError } from '../../core/errors.ts';
 import { canFollow, sortWeights } from '../../core/bench/age/fit.ts';
 import { ageForecast } from '../../core/bench/age/forecast.ts';
 import { looked } from '../../core/bench/age/looks.ts';
-import { LOOKS, PREPARATION_STEPS } from '../../core/activity/age/lists.ts';
+import { LOOKS, PREPARATION_STEPS, AGEING_RULES } from '../../core/activity/age/lists.ts';
 import { AGEING_NUMBERS, TARGET_LOSS } from '../../core/bench/age/parameters.ts';
-import { AGEING_RULES } from '../../core/activity/age/lists.ts';
 import { AGE_ENDS, AGE_PACKS } from '../../core/activity/age/bodies.ts';
 import { running } from '../../core/record/occupation.ts';
 import { type AgeRun } from '../../core/activity/age/fold.ts';
 import { type PieceState } from '../../core/record/piece.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
-import { intervalOf, priorFor, weightsOf } from '../age/prior.ts';
+import { intervalOf, priorFor, weightsOf } from '../facts/drying-prior.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import {
@@ -26,7 +25,7 @@ import {
   shortText,
   ticked,
   when
-} from './fields.ts';
+} from '../input/fields.ts';
 import { after, pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
 

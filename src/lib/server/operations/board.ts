@@ -20,10 +20,10 @@ import { type PieceState } from '../../core/record/piece.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
 import { partWord } from '../../words/cuts.ts';
-import { candidatesOfLot, speciesOfLot } from '../lot-species.ts';
+import { candidatesOfLot, speciesOfLot } from '../facts/lot-species.ts';
 import { draft, type Draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
-import { expectedYield } from '../yields.ts';
+import { expectedYield } from '../facts/yields.ts';
 import {
   choice,
   neededText,
@@ -35,7 +35,7 @@ import {
   THICKNESS,
   ticked,
   when
-} from './fields.ts';
+} from '../input/fields.ts';
 import { after, pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
 import { checkMass, creditFor, leaving, movedTo, nextCodes, PART_MASS } from './pieces.ts';

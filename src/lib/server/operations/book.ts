@@ -7,7 +7,7 @@ import { SHEET_IDS, SHEETS } from '../../core/inspect/sheets.ts';
 import { belowFloor, DIALS, looserChanges } from '../../core/codes/profiles/house.ts';
 import { PROFILES, profileById } from '../../core/codes/profiles/index.ts';
 import { draft } from '../store/record.ts';
-import { list, neededText, optionalNumeric, shortText, ticked } from './fields.ts';
+import { list, neededText, optionalNumeric, shortText, ticked } from '../input/fields.ts';
 import { operation } from './operation.ts';
 
 const numbered = (field: z.ZodType) => z.union([z.literal(''), field]).optional();

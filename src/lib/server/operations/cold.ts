@@ -4,7 +4,7 @@ import { CORRECTIVE, EXCURSION_KINDS, PLACE_KINDS } from '../../core/activity/co
 import { AIR_CLASS_IDS } from '../../core/activity/freeze/bodies.ts';
 import type { Place } from '../../core/activity/cold/fold.ts';
 import type { HouseState } from '../../core/record/house.ts';
-import { excursionsIn } from '../cold/excursions.ts';
+import { excursionsIn } from '../facts/excursions.ts';
 import { chunksOf } from '../store/readings.ts';
 import { sha256 } from '../store/open.ts';
 import { draft, type Draft } from '../store/record.ts';
@@ -22,7 +22,7 @@ import {
   TEMPERATURE,
   ticked,
   when
-} from './fields.ts';
+} from '../input/fields.ts';
 import { operation } from './operation.ts';
 
 /** How the air of a kind of place moves where nobody says otherwise. */

@@ -9,12 +9,12 @@ import { METER_PLACES } from '../../core/bench/cure/learn.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
 import { readInstant } from '../../core/measure/day.ts';
-import { curePlan, cureSettingsFor, forecastBody, runningSettings, settingsBody, warmthOf } from '../cure/settings.ts';
-import { recipeById } from '../cure/recipes.ts';
-import { toldBody } from '../declarations.ts';
-import { toldOfCure } from '../told.ts';
+import { curePlan, cureSettingsFor, forecastBody, runningSettings, settingsBody, warmthOf } from '../plans/cure.ts';
+import { recipeById } from '../facts/recipes.ts';
+import { toldBody } from '../facts/declarations.ts';
+import { toldOfCure } from '../facts/told.ts';
 import { draft } from '../store/record.ts';
-import { neededText, optionalNumeric, optionalQuantity, pieceId, shortText, ticked, when } from './fields.ts';
+import { neededText, optionalNumeric, optionalQuantity, pieceId, shortText, ticked, when } from '../input/fields.ts';
 import { pieceForStep, ongoing } from './guard.ts';
 import { operation } from './operation.ts';
 

@@ -5,7 +5,7 @@ import { DOCUMENT_KINDS, LICENSED_SCOPES } from '../../core/codes/documents.ts';
 import { AUTHORITY_SCOPES } from '../../core/rules/exceptions.ts';
 import { businessDay } from '../../core/measure/day.ts';
 import { draft } from '../store/record.ts';
-import { bookId, list, neededText, shortText } from './fields.ts';
+import { bookId, list, neededText, shortText } from '../input/fields.ts';
 import { operation } from './operation.ts';
 
 /** What a document of the house may cover. */

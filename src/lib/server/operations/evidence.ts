@@ -18,7 +18,7 @@ import {
   shortText,
   TEMPERATURE,
   ticked
-} from './fields.ts';
+} from '../input/fields.ts';
 import { operation } from './operation.ts';
 
 export const attachEvidence = operation({

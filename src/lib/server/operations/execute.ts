@@ -7,8 +7,9 @@ import type { NewEntry } from '../store/projections.ts';
 import type { Store } from '../store/store.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import type { Clock } from '../clock.ts';
-import { instantReader, type Operation } from './operation.ts';
-import { fieldTroubles, type FieldTrouble } from './trouble.ts';
+import { type Operation } from './operation.ts';
+import { instantReader } from '../input/instant.ts';
+import { fieldTroubles, type FieldTrouble } from '../input/trouble.ts';
 
 export type Answer =
   | { readonly ok: true; readonly result: Record<string, unknown>; readonly seq: number; readonly repeated: boolean }

@@ -3,7 +3,7 @@ import { EmberError } from '../../core/errors.ts';
 import { profileById, PROFILES } from '../../core/codes/profiles/index.ts';
 import { businessDay } from '../../core/measure/day.ts';
 import { draft } from '../store/record.ts';
-import { neededText, numeric, shortText, ticked } from './fields.ts';
+import { neededText, numeric, shortText, ticked } from '../input/fields.ts';
 import { operation } from './operation.ts';
 
 export const setHouse = operation({

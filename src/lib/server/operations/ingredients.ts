@@ -6,7 +6,7 @@ import { allergenNamed } from '../../core/ingredients/read.ts';
 import { ALLERGENS, type Allergen } from '../../core/codes/allergens.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import { draft } from '../store/record.ts';
-import { bookId, list, neededText, shortText, ticked } from './fields.ts';
+import { bookId, list, neededText, shortText, ticked } from '../input/fields.ts';
 import { operation } from './operation.ts';
 
 const MOST = 20;

@@ -4,7 +4,7 @@ import { overlaps, TEMPLATES } from '../../core/bench/breakdown/templates.ts';
 import { CREDITS, PORTIONS } from '../../core/bench/breakdown/portions.ts';
 import { USES } from '../../core/activity/piece/bodies.ts';
 import { draft } from '../store/record.ts';
-import { bookId, neededText, shortText, ticked } from './fields.ts';
+import { bookId, neededText, shortText, ticked } from '../input/fields.ts';
 import { operation } from './operation.ts';
 
 const MOST_CUTS = 10;

@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { businessDay } from '../../core/measure/day.ts';
-import { noteShape, noteSubject, readNote } from '../note.ts';
+import { noteShape, noteSubject, readNote } from '../plans/note.ts';
 import { sha256 } from '../store/open.ts';
 import { draft, type Draft } from '../store/record.ts';
-import { ticked } from './fields.ts';
-import { lotEntries } from './lot.ts';
+import { ticked } from '../input/fields.ts';
+import { lotEntries } from '../plans/lot.ts';
 import { operation } from './operation.ts';
 
 export const importNote = operation({

@@ -1,15 +1,9 @@
 import type { z } from 'zod';
-import { EmberError } from '../../core/errors.ts';
-import { readInstant } from '../../core/measure/day.ts';
-import type { HouseState } from '../../core/record/house.ts';
 import type { Draft } from '../store/record.ts';
-import type { Store } from '../store/store.ts';
+import type { Standing } from '../room.ts';
 
 /** What an operation may use. Everything it decides comes from here and from its input. */
-export interface OperationContext {
-  readonly store: Store;
-  readonly house: HouseState;
-  readonly now: number;
+export interface OperationContext extends Standing {
   readonly actor: string;
   /** The tablet it was said on; undefined for a program. */
   readonly tablet?: string;
@@ -43,15 +37,3 @@ export interface Operation<Schema extends z.ZodType = z.ZodType> {
 /** Ties an operation's run to the type of its schema, then hands it out without the type. */
 export const operation = <Schema extends z.ZodType>(definition: Operation<Schema>): Operation =>
   definition as unknown as Operation;
-
-/** Skew between two devices that is not a lie, ms. */
-export const FUTURE_TOLERANCE_MS = 2 * 60_000;
-
-export function instantReader(house: HouseState, now: number) {
-  return (text: string | undefined, field: string): number => {
-    if (text === undefined || text.trim() === '') return now;
-    const at = readInstant(text, house.zone, field);
-    if (at > now + FUTURE_TOLERANCE_MS) throw new EmberError('time.in-future', { field, seen: text });
-    return Math.min(at, now);
-  };
-}

@@ -24,9 +24,10 @@ import {
   THICKNESS,
   ticked,
   when
-} from './fields.ts';
+} from '../input/fields.ts';
 import { after, pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
+import { depthFields, depthPoints } from '../plans/depth.ts';
 
 /** Cheeks of a small fish weigh little; nothing weighs nothing. g */
 const LEAST_PART = 0.5;
@@ -299,26 +300,6 @@ export function movedTo(house: HouseState, state: PieceState, place: string, cor
     secondsOut: out && out.to === null ? Math.max(0, at - out.from) / 1000 : 0
   });
 }
-
-const DEPTH_STATIONS = [0, 1, 2, 3, 4, 5, 6] as const;
-export const depthFields = z.object({
-  piece: pieceId,
-  length: quantity('length', { min: 10, max: 3000 }),
-  ...(Object.fromEntries(
-    DEPTH_STATIONS.map((station) => [
-      `t${station}`,
-      optionalQuantity('length', { min: 1, max: 400 }).describe(`thickness at ${station} sixths of its length`)
-    ])
-  ) as Record<`t${(typeof DEPTH_STATIONS)[number]}`, ReturnType<typeof optionalQuantity>>)
-});
-/** The points a person gave, thick end first or last, as they lie. */
-export const depthPoints = (input: z.infer<typeof depthFields>) => ({
-  lengthMm: input.length.si,
-  points: DEPTH_STATIONS.flatMap((station) => {
-    const thickness = input[`t${station}`];
-    return thickness ? [{ at: (input.length.si * station) / 6, mm: thickness.si }] : [];
-  })
-});
 
 export const setDepth = operation({
   name: 'set-depth',

@@ -3,8 +3,8 @@ import { EmberError } from '../../core/errors.ts';
 import { businessDay } from '../../core/measure/day.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
-import { neededText, optionalQuantity, shortText, TEMPERATURE, when } from './fields.ts';
-import { lotEntries, lotShape } from './lot.ts';
+import { neededText, optionalQuantity, shortText, TEMPERATURE, when } from '../input/fields.ts';
+import { lotEntries, lotShape } from '../plans/lot.ts';
 import { operation } from './operation.ts';
 
 /** A delivery that is open: known, and not closed. */

@@ -2,11 +2,10 @@ import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { readRecipes, settingsOf } from '../../core/bench/cure/recipe.ts';
 import { LINE_ROLES, recipeBody, type RecipeBody, type RecipeLine } from '../../core/activity/cure/recipe-body.ts';
-import { SALT_KINDS } from '../../core/activity/cure/lists.ts';
-import { SCHOOL_IDS } from '../../core/activity/cure/lists.ts';
+import { SALT_KINDS, SCHOOL_IDS } from '../../core/activity/cure/lists.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import { SHIPPED_RECIPES } from '../../core/bench/cure/recipes/index.ts';
-import { recipeBook, recipeById } from '../cure/recipes.ts';
+import { recipeBook, recipeById } from '../facts/recipes.ts';
 import type { HouseIngredients } from '../../core/ingredients/kitchen.ts';
 import { readIngredient } from '../../core/ingredients/read.ts';
 import { draft } from '../store/record.ts';
@@ -19,7 +18,7 @@ import {
   quantity,
   shortText,
   ticked
-} from './fields.ts';
+} from '../input/fields.ts';
 import { operation } from './operation.ts';
 
 const percent = (text: string, field: string): number => {

@@ -2,8 +2,8 @@ import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { CREDITS } from '../../core/activity/receive/bodies.ts';
 import { draft } from '../store/record.ts';
-import { returnable } from '../returns.ts';
-import { choice, MASS, neededText, optionalNumeric, optionalQuantity, shortText, when } from './fields.ts';
+import { returnable } from '../facts/returns.ts';
+import { choice, MASS, neededText, optionalNumeric, optionalQuantity, shortText, when } from '../input/fields.ts';
 import { operation } from './operation.ts';
 
 export const returnLot = operation({

@@ -5,13 +5,13 @@ import { SAUCE_KINDS, sauceBody, type SauceBody, type SauceLine } from '../../co
 import { SPENT_LIQUID } from '../../core/activity/acid/bodies.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import { foldLineages, judge } from '../../core/rules/verdict.ts';
-import { declarations, toldBody } from '../declarations.ts';
-import { sauceBook, sauceById } from '../sauces.ts';
+import { declarations, toldBody } from '../facts/declarations.ts';
+import { sauceBook, sauceById } from '../facts/sauces.ts';
 import { readIngredient, readIngredients } from '../../core/ingredients/read.ts';
 import { rawOfLines, toldOfLines, type HouseIngredients } from '../../core/ingredients/kitchen.ts';
 import { toldTogether } from '../../core/ingredients/ingredient.ts';
 import { draft } from '../store/record.ts';
-import { bookId, neededText, optionalQuantity, pieceId, quantity, shortText, ticked, when } from './fields.ts';
+import { bookId, neededText, optionalQuantity, pieceId, quantity, shortText, ticked, when } from '../input/fields.ts';
 import { pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
 

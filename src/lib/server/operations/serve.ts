@@ -6,8 +6,17 @@ import type { Step } from '../../core/record/occupation.ts';
 import { ROUTES } from '../../core/codes/window.ts';
 import { discardTime } from '../../core/rules/clocks.ts';
 import { draft } from '../store/record.ts';
-import { TEMPERATURE, neededText, optionalQuantity, pieceId, quantity, shortText, ticked, when } from './fields.ts';
-import { declarations } from '../declarations.ts';
+import {
+  TEMPERATURE,
+  neededText,
+  optionalQuantity,
+  pieceId,
+  quantity,
+  shortText,
+  ticked,
+  when
+} from '../input/fields.ts';
+import { declarations } from '../facts/declarations.ts';
 import { pieceForStep } from './guard.ts';
 import { operation, type OperationContext } from './operation.ts';
 

@@ -2,61 +2,20 @@ import { isFrozen } from '../../core/record/frozen.ts';
 import { running } from '../../core/record/occupation.ts';
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { THAW_DRIP, THAW_METHODS, thaw, type ThawInput } from '../../core/bench/freeze/thaw.ts';
-import { PACKING_IDS, SHAPE_IDS } from '../../core/activity/freeze/bodies.ts';
+import { THAW_DRIP } from '../../core/bench/freeze/thaw.ts';
 import { PACK_STATES } from '../../core/activity/thaw/bodies.ts';
-import type { HouseState } from '../../core/record/house.ts';
-import type { LotState } from '../../core/record/lot.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
 import { draft } from '../store/record.ts';
-import {
-  MASS,
-  neededText,
-  optionalQuantity,
-  pieceId,
-  quantity,
-  shortText,
-  TEMPERATURE,
-  THICKNESS,
-  ticked,
-  when
-} from './fields.ts';
-import { outOfFreezer, thinned, waterOf } from './freeze.ts';
+import { MASS, neededText, optionalQuantity, pieceId, shortText, TEMPERATURE, ticked, when } from '../input/fields.ts';
+import { outOfFreezer } from './freeze.ts';
 import { pieceForStep, ongoing } from './guard.ts';
 import { operation } from './operation.ts';
 import { checkMass } from './pieces.ts';
-
-const plan = {
-  method: z.enum(THAW_METHODS).default('cold'),
-  medium: quantity('temperature', { min: -2, max: 30 }).describe('air of the fridge, or the running water'),
-  packing: z.enum(PACKING_IDS).default('film'),
-  shape: z.enum(SHAPE_IDS).default('slab'),
-  thickness: quantity('length', THICKNESS),
-  startCore: quantity('temperature', { min: -60, max: 0 })
-};
-export const thawPlan = z.object({ ...plan, piece: pieceId.optional() });
+import { forecastThaw, thawFields } from '../plans/thaw.ts';
 
 /** More drip than this is asked about: three times what is usual at the most. Share of the weight; check. */
 const ODD_DRIP = 3 * THAW_DRIP.high;
-
-/** The forecast of a thaw, and where the surface passes the limit for warm hours. */
-export function forecastThaw(house: HouseState, lot: LotState | null, input: Omit<z.infer<typeof thawPlan>, 'piece'>) {
-  const { histamine, coldHold } = profileById(house.profile, house.profiles);
-  const asked: ThawInput = {
-    method: input.method,
-    thicknessMm: input.thickness.si,
-    shape: input.shape,
-    startCelsius: input.startCore.si,
-    mediumCelsius: input.medium.si,
-    airClass: 'fridge',
-    packing: input.packing,
-    water: waterOf(lot, house)
-  };
-  const limit = Math.min(histamine.above.c, coldHold.c);
-  const made = thaw(asked, limit);
-  return { ...made, points: thinned(made.points), limit, thicknessMm: asked.thicknessMm, shape: asked.shape };
-}
 
 export const startThaw = operation({
   name: 'start-thaw',
@@ -67,7 +26,7 @@ export const startThaw = operation({
     place: neededText(60).describe('drawer, fridge or sink'),
     pack: z.enum(PACK_STATES).default('none').describe('packed without oxygen: none, opened, closed'),
     own: ticked.describe('it thaws in its closed pack, and you answer for it'),
-    ...plan,
+    ...thawFields,
     at: when
   }),
   subject: (input) => `piece:${input.piece}`,

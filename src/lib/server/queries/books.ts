@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { query, type Query } from '../query.ts';
+import { query, type Query } from './query.ts';
 import { catalogueOf } from '../../core/fish/house-species.ts';
 import { LOOKALIKES } from '../../core/fish/lookalikes.ts';
 import { FAO_AREAS } from '../../core/fish/fao-areas.ts';
@@ -7,14 +7,14 @@ import { speciesIndex } from '../../core/fish/search.ts';
 import { SHEET_IDS, sheetIn } from '../../core/inspect/sheets.ts';
 import { DIALS } from '../../core/codes/profiles/house.ts';
 import { profilesOf } from '../../core/codes/profiles/index.ts';
-import { yieldFields, yieldHistory } from '../yields.ts';
-import { meaningFields, meaningsOf } from '../inspection.ts';
-import { learningView } from '../cure/learning.ts';
-import { recipeBook, recipeById } from '../cure/recipes.ts';
-import { scaledFields, scaledRecipe } from '../cure/views.ts';
+import { yieldFields, yieldHistory } from '../facts/yields.ts';
+import { meaningFields, meaningsOf } from '../views/inspection.ts';
+import { learningView } from '../facts/cure-learning.ts';
+import { recipeBook, recipeById } from '../facts/recipes.ts';
+import { scaledFields, scaledRecipe } from '../views/cure.ts';
 import { recipesAsFile } from '../../core/bench/cure/recipe.ts';
-import { ingredientRows } from '../ingredients.ts';
-import { sauceBook, scaledSauce, scaledSauceFields } from '../sauces.ts';
+import { ingredientRows } from '../facts/ingredients.ts';
+import { sauceBook, scaledSauce, scaledSauceFields } from '../facts/sauces.ts';
 
 /** What ships, and what the house keeps beside it. */
 export const BOOKS: readonly Query[] = [
@@ -23,8 +23,8 @@ export const BOOKS: readonly Query[] = [
     path: 'species',
     summary: 'The catalogue, or what answers to a name.',
     input: z.object({ q: z.string().max(80).optional() }),
-    run(app, input) {
-      const catalogue = catalogueOf(app.store.projections.currentHouse().species);
+    run(room, input) {
+      const catalogue = catalogueOf(room.store.projections.currentHouse().species);
       return { species: input.q ? speciesIndex(catalogue)(input.q) : catalogue };
     }
   }),
@@ -33,14 +33,14 @@ export const BOOKS: readonly Query[] = [
     path: 'profiles',
     summary: 'The rule profiles, number by number.',
     input: z.object({}),
-    run: (app) => ({ profiles: profilesOf(app.store.projections.currentHouse().profiles), dials: DIALS })
+    run: (room) => ({ profiles: profilesOf(room.store.projections.currentHouse().profiles), dials: DIALS })
   }),
   query({
     name: 'sheets',
     path: 'sheets',
     summary: 'Inspection sheets as the house has them.',
     input: z.object({}),
-    run: (app) => ({ sheets: SHEET_IDS.map((sheet) => sheetIn(app.store.projections.currentHouse().sheets, sheet)) })
+    run: (room) => ({ sheets: SHEET_IDS.map((sheet) => sheetIn(room.store.projections.currentHouse().sheets, sheet)) })
   }),
   query({
     name: 'lookalikes',
@@ -68,15 +68,15 @@ export const BOOKS: readonly Query[] = [
     path: 'recipes',
     summary: 'The book of cures, brines and marinades, with every version and note.',
     input: z.object({}),
-    run: (app) => ({ recipes: recipeBook(app.store.projections.currentHouse()) })
+    run: (room) => ({ recipes: recipeBook(room.store.projections.currentHouse()) })
   }),
   query({
     name: 'recipes-file',
     path: 'recipes-file',
     summary: 'Recipes as a file to take elsewhere: all, or the one named.',
     input: z.object({ id: z.string().max(60).optional() }),
-    run(app, input) {
-      const house = app.store.projections.currentHouse();
+    run(room, input) {
+      const house = room.store.projections.currentHouse();
       const book = input.id ? [recipeById(house, input.id)] : recipeBook(house).filter(({ withdrawn }) => !withdrawn);
       return JSON.parse(recipesAsFile(book)) as unknown;
     }
@@ -93,35 +93,35 @@ export const BOOKS: readonly Query[] = [
     path: 'cures/learning',
     summary: 'Forecast against measurement of finished cures, and what was fitted to them.',
     input: z.object({}),
-    run: (app) => learningView(app.store)
+    run: (room) => learningView(room.store)
   }),
   query({
     name: 'sauces',
     path: 'sauces',
     summary: 'The book of sauces and dressings, with every version.',
     input: z.object({}),
-    run: (app) => ({ sauces: sauceBook(app.store.projections.currentHouse()) })
+    run: (room) => ({ sauces: sauceBook(room.store.projections.currentHouse()) })
   }),
   query({
     name: 'sauce-scaled',
     path: 'sauce-scaled',
     summary: 'A sauce in grams for pieces, or for so much fish, portion by portion.',
     input: scaledSauceFields,
-    run: (app, input) => scaledSauce(app.store, input)
+    run: (room, input) => scaledSauce(room.store, input)
   }),
   query({
     name: 'ingredients',
     path: 'ingredients',
     summary: 'Ingredients: what each holds and may hold, and what is used instead of those the house is out of.',
     input: z.object({}),
-    run: (app) => ({ ingredients: ingredientRows(app.store.projections.currentHouse(), app.clock.now()) })
+    run: (room) => ({ ingredients: ingredientRows(room.store.projections.currentHouse(), room.clock.now()) })
   }),
   query({
     name: 'services',
     path: 'services',
     summary: 'Sittings to be ready for.',
     input: z.object({}),
-    run: (app) => ({ services: Object.values(app.store.projections.currentHouse().services) })
+    run: (room) => ({ services: Object.values(room.store.projections.currentHouse().services) })
   }),
   query({
     name: 'yield-history',

@@ -1,18 +1,18 @@
-import { query, type Query } from '../query.ts';
+import { query, type Query } from './query.ts';
 import { acidPlan, lookAt } from '../../core/bench/acid/plan.ts';
 import { cure } from '../../core/bench/cure/plan.ts';
-import { depthPreview } from '../depth-preview.ts';
-import { optionalNumeric, optionalQuantity } from '../operations/fields.ts';
-import { depthFields } from '../operations/pieces.ts';
-import { arrivalFields, arrivalVerdict } from '../arrival-preview.ts';
-import { inspectionFields, inspectionPreview } from '../inspection.ts';
-import { noteFields, readNote } from '../note.ts';
-import { freezePlan, forecastFreeze } from '../operations/freeze.ts';
-import { acidFields, acidSettingsFor } from '../operations/acid.ts';
-import { cutFor, slicePlan } from '../operations/knife.ts';
-import { curePlan, cureSettingsFor } from '../cure/settings.ts';
-import { instantReader } from '../operations/operation.ts';
-import { forecastThaw, thawPlan } from '../operations/thaw.ts';
+import { depthPreview } from '../views/depth.ts';
+import { optionalNumeric, optionalQuantity } from '../input/fields.ts';
+import { depthFields } from '../plans/depth.ts';
+import { arrivalFields, arrivalVerdict } from '../views/arrival.ts';
+import { inspectionFields, inspectionPreview } from '../views/inspection.ts';
+import { noteFields, readNote } from '../plans/note.ts';
+import { freezePlan, forecastFreeze } from '../plans/freeze.ts';
+import { acidFields, acidSettingsFor } from '../plans/acid.ts';
+import { cutFor, slicePlan } from '../plans/slice.ts';
+import { curePlan, cureSettingsFor } from '../plans/cure.ts';
+import { standing } from '../room.ts';
+import { forecastThaw, thawPlan } from '../plans/thaw.ts';
 
 /** What would come of something, before it is done. */
 export const PREVIEWS: readonly Query[] = [
@@ -36,12 +36,7 @@ export const PREVIEWS: readonly Query[] = [
     summary: 'A delivery note read row by row. Nothing is written.',
     post: true,
     input: noteFields,
-    run(app, input) {
-      const { store, clock } = app;
-      const house = store.projections.currentHouse();
-      const now = clock.now();
-      return readNote({ store, house, now, actor: 'nobody', instant: instantReader(house, now) }, input);
-    }
+    run: (room, input) => readNote(standing(room), input)
   }),
   query({
     name: 'door-verdict',
@@ -55,16 +50,16 @@ export const PREVIEWS: readonly Query[] = [
     path: 'preview/freeze',
     summary: 'When the core would arrive in a freezer.',
     input: freezePlan,
-    run: (app, input) => forecastFreeze(app.store, app.store.projections.currentHouse(), input)
+    run: (room, input) => forecastFreeze(room.store, room.store.projections.currentHouse(), input)
   }),
   query({
     name: 'thaw-preview',
     path: 'preview/thaw',
     summary: 'How long a thaw takes, and how warm its surface gets.',
     input: thawPlan,
-    run(app, input) {
-      const lot = input.piece ? app.store.projections.piece(input.piece).lot : null;
-      return forecastThaw(app.store.projections.currentHouse(), lot, input);
+    run(room, input) {
+      const lot = input.piece ? room.store.projections.piece(input.piece).lot : null;
+      return forecastThaw(room.store.projections.currentHouse(), lot, input);
     }
   }),
   query({
@@ -72,8 +67,8 @@ export const PREVIEWS: readonly Query[] = [
     path: 'preview/cure',
     summary: 'A cure as it would run: grams by zone, salt through time, weight, and when.',
     input: curePlan,
-    run(app, input) {
-      const { picture, sweet, ...result } = cure(cureSettingsFor(app.store, input));
+    run(room, input) {
+      const { picture, sweet, ...result } = cure(cureSettingsFor(room.store, input));
       return { ...result, picture: Array.from(picture), sweet: Array.from(sweet) };
     }
   }),
@@ -83,8 +78,8 @@ export const PREVIEWS: readonly Query[] = [
     summary:
       'Fish in acid as it would go: rim and raw share through time, when it is as wanted, and when past its best.',
     input: acidFields.extend({ after: optionalNumeric(0, 7 * 1440).describe('min: what would I have then?') }),
-    run(app, { after, ...input }) {
-      const { course, ...plan } = acidPlan(acidSettingsFor(app.store, input));
+    run(room, { after, ...input }) {
+      const { course, ...plan } = acidPlan(acidSettingsFor(room.store, input));
       const then = after === null ? null : lookAt({ ...plan, course }, after * 60);
       return { ...plan, moments: course.moments, stalls: course.stalls, then };
     }

@@ -6,7 +6,8 @@ import { profileById } from '../../core/codes/profiles/index.ts';
 import { toldOfLines } from '../../core/ingredients/kitchen.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import { riceLabel } from '../../words/activity/rice.ts';
-import { activityQuery, type Room } from '../activity.ts';
+import { query } from '../queries/query.ts';
+import { type Room } from '../room.ts';
 import type { Store } from '../store/store.ts';
 
 const rulesOf = ({ profile, profiles }: HouseState) => profileById(profile, profiles);
@@ -38,7 +39,7 @@ export function riceView({ store, clock }: Room) {
   };
 }
 
-export const riceQuery = activityQuery({
+export const riceQuery = query({
   name: 'rice',
   path: 'rice',
   summary: 'Tubs of rice: when each was dressed, how it cooled, when it is to be binned, and the rule it stands under.',

@@ -4,7 +4,7 @@
   import { SET_POINTS } from '$lib/core/activity/acid/lists.ts';
   import { LOOK_WORDS } from '$lib/words/acid.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import type { PieceView } from '$lib/server/piece-view.ts';
+  import type { PieceView } from '$lib/server/views/piece.ts';
   import { openAcidWorker } from '$lib/workers/acid.ts';
   import { onMount, untrack } from 'svelte';
   import { ALSO_HINT } from '$lib/words/notices.ts';

@@ -3,7 +3,7 @@
   import { lookAt, type AcidBand, type AcidResult, type AcidSettings } from '$lib/core/bench/acid/plan.ts';
   import { acidNow, type AcidRun } from '$lib/core/activity/acid/fold.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import type { PieceView } from '$lib/server/piece-view.ts';
+  import type { PieceView } from '$lib/server/views/piece.ts';
   import { LIQUID_WORDS, LOOK_WORDS } from '$lib/words/acid.ts';
   import { openAcidWorker } from '$lib/workers/acid.ts';
   import { onMount, untrack } from 'svelte';

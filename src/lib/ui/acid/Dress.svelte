@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import type { PieceView } from '$lib/server/piece-view.ts';
+  import type { PieceView } from '$lib/server/views/piece.ts';
   import { page } from '$app/state';
   import { toldTogether, type Told } from '$lib/core/ingredients/ingredient.ts';
   import { namesOf } from '$lib/core/codes/allergens.ts';

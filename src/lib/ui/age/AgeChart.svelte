@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import type { RackedPiece } from '$lib/server/age/views.ts';
+  import type { RackedPiece } from '$lib/server/views/rack.ts';
   import { formatMass } from '../format.ts';
   import { CHART, weightChart } from './chart.ts';
   import { percent } from './say.ts';

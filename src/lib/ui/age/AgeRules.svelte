@@ -1,7 +1,7 @@
 <script lang="ts">
   import { AGEING_RULES } from '$lib/core/activity/age/lists.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import type { RackView } from '$lib/server/age/views.ts';
+  import type { RackView } from '$lib/server/views/rack.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import { startWith, temperatureUnits } from '../units.ts';

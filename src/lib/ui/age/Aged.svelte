@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import type { RackedPiece, RackView } from '$lib/server/age/views.ts';
+  import type { RackedPiece, RackView } from '$lib/server/views/rack.ts';
   import { sentence } from '$lib/words/findings.ts';
   import { lookWords, PREPARATION_WORDS } from '$lib/words/age.ts';
   import { page } from '$app/state';

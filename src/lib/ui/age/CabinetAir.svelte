@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import type { RackView } from '$lib/server/age/views.ts';
+  import type { RackView } from '$lib/server/views/rack.ts';
   import { extent, scaleLinear } from 'd3';
   import { dayAndTime, formatTemperature, until } from '../format.ts';
 

@@ -2,7 +2,7 @@
   import { PREPARATION, type PreparationStep } from '$lib/core/activity/age/lists.ts';
   import { TARGET_LOSS } from '$lib/core/bench/age/parameters.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import type { PieceChoice } from '$lib/server/choices.ts';
+  import type { PieceChoice } from '$lib/server/facts/choices.ts';
   import { PREPARATION_WORDS } from '$lib/words/age.ts';
   import { untrack } from 'svelte';
   import Field from '../controls/Field.svelte';

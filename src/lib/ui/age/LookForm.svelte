@@ -1,6 +1,6 @@
 <script lang="ts">
   import { LOOK_FIELDS, LOOKS, type LookField } from '$lib/core/activity/age/lists.ts';
-  import type { RackedPiece } from '$lib/server/age/views.ts';
+  import type { RackedPiece } from '$lib/server/views/rack.ts';
   import { answerWords, LOOK_FIELD_WORDS } from '$lib/words/age.ts';
   import { page } from '$app/state';
   import Field from '../controls/Field.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { dndzone, TRIGGERS, type DndEvent } from 'svelte-dnd-action';
   import { untrack } from 'svelte';
-  import type { RackedPiece, RackView } from '$lib/server/age/views.ts';
+  import type { RackedPiece, RackView } from '$lib/server/views/rack.ts';
   import Silhouette from './Silhouette.svelte';
 
   /** A cabinet drawn: hooks on a rail, shelves under it, a fish on each place. Dragged, or carried with the keys, it moves. */

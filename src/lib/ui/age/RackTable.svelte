@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import type { RackView } from '$lib/server/age/views.ts';
+  import type { RackView } from '$lib/server/views/rack.ts';
   import { formatMass } from '../format.ts';
   import { money } from '../money.ts';
   import { adviceWords, outlookWords, percent, readyWords } from './say.ts';

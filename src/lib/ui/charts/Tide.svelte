@@ -1,8 +1,7 @@
 <script lang="ts">
-  import type { NowView } from '$lib/server/views.ts';
-  import type { Route } from '$lib/core/codes/window.ts';
+  import type { NowView } from '$lib/server/views/now.ts';
+  import { type Route, ROUTES, stateAt } from '$lib/core/codes/window.ts';
   import { ROUTE_WORDS } from '$lib/words/findings.ts';
-  import { ROUTES, stateAt } from '$lib/core/codes/window.ts';
   import LevelMark from '../marks/LevelMark.svelte';
   import WindowLine from '../marks/WindowLine.svelte';
   import { clockTime, dayAndTime, dayName, moment } from '../format.ts';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { CORRECTIVE } from '$lib/core/activity/cold/bodies.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import type { PlaceExcursion } from '$lib/server/cold/excursions.ts';
+  import type { PlaceExcursion } from '$lib/server/facts/excursions.ts';
   import { CORRECTIVE_WORDS, excursionTitle, WHAT_MAY_BE_DONE } from '$lib/words/cold.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';

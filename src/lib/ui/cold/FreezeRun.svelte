@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { RouteWindow } from '$lib/core/codes/window.ts';
-  import type { FreezeRunView } from '$lib/server/cold/views.ts';
-  import type { PieceView } from '$lib/server/piece-view.ts';
+  import type { FreezeRunView } from '$lib/server/views/cold.ts';
+  import type { PieceView } from '$lib/server/views/piece.ts';
   import ColdLog from '../charts/ColdLog.svelte';
   import ThermalSection from '../charts/ThermalSection.svelte';
   import type { Track } from '../charts/cold-log.ts';

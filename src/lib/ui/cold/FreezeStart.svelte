@@ -4,8 +4,8 @@
   import { untrack } from 'svelte';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { Place } from '$lib/core/activity/cold/fold.ts';
-  import type { PieceChoice } from '$lib/server/choices.ts';
-  import type { PieceView } from '$lib/server/piece-view.ts';
+  import type { PieceChoice } from '$lib/server/facts/choices.ts';
+  import type { PieceView } from '$lib/server/views/piece.ts';
   import { AIR_WORDS, LIE_WORDS, loadWords, PACKING_WORDS, SHAPE_WORDS } from '$lib/words/cold.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
@@ -13,7 +13,7 @@
   import ForecastDrawing from './ForecastDrawing.svelte';
   import { dayAndTime, formatDuration, formatLength, formatTemperature } from '../format.ts';
   import { lengthUnits, startWith, temperatureUnits } from '../units.ts';
-  import type { forecastFreeze } from '$lib/server/operations/freeze.ts';
+  import type { forecastFreeze } from '$lib/server/plans/freeze.ts';
 
   /** A load on its way into a freezer: what, where, which cycle, and what is to be expected of it. */
   let {

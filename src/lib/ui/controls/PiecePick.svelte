@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { PieceChoice } from '$lib/server/choices.ts';
+  import type { PieceChoice } from '$lib/server/facts/choices.ts';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import LevelMark from '../marks/LevelMark.svelte';

@@ -6,7 +6,7 @@
   import { thickest } from '$lib/core/bench/breakdown/depth.ts';
   import { readInstant } from '$lib/core/measure/day.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import type { PieceView } from '$lib/server/piece-view.ts';
+  import type { PieceView } from '$lib/server/views/piece.ts';
   import { cureStepWords } from '$lib/words/cure.ts';
   import { openCureWorker } from '$lib/workers/cure.ts';
   import { onMount, untrack } from 'svelte';

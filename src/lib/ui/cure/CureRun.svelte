@@ -1,8 +1,8 @@
 <script lang="ts">
   import { isPausedAt, stageAt } from '$lib/core/bench/cure/changes.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import type { CureRunView } from '$lib/server/cure/views.ts';
-  import type { PieceView } from '$lib/server/piece-view.ts';
+  import type { CureRunView } from '$lib/server/views/cure.ts';
+  import type { PieceView } from '$lib/server/views/piece.ts';
   import { cureStageWords, cureStepWords, METER_WORDS, SALT_TASTE_WORDS, SCHOOL_WORDS } from '$lib/words/cure.ts';
   import { openCureWorker } from '$lib/workers/cure.ts';
   import { onMount, untrack } from 'svelte';

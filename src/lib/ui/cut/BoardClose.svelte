@@ -3,7 +3,7 @@
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import type { BoardView } from '$lib/server/board-view.ts';
+  import type { BoardView } from '$lib/server/views/board.ts';
 
   /** The end of the step: it balances, or somebody says where the rest went. */
   let { view, units }: { view: BoardView; units: UnitPreferences } = $props();

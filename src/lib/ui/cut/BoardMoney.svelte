@@ -2,7 +2,7 @@
   import { formatMass } from '$lib/ui/format.ts';
   import { money, perKilo } from '$lib/ui/money.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import type { BoardView } from '$lib/server/board-view.ts';
+  import type { BoardView } from '$lib/server/views/board.ts';
 
   /** What it gave and what that costs, and how many portions could come from what is on the board now. */
   let { view, units }: { view: BoardView; units: UnitPreferences } = $props();

@@ -9,7 +9,7 @@
   import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { CHOICE_WORDS, MAP_WORDS, SCHOOL_WORDS, STEP_WORDS } from '$lib/words/cuts.ts';
-  import type { BoardView } from '$lib/server/board-view.ts';
+  import type { BoardView } from '$lib/server/views/board.ts';
 
   /** Before the knife: what it should give, how it is to be cut, and the start of its time out of the cold. */
   let { view, units }: { view: BoardView; units: UnitPreferences } = $props();

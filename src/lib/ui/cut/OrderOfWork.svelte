@@ -1,7 +1,7 @@
 <script lang="ts">
   import { SCHOOL_WORDS, STEP_WORDS } from '$lib/words/cuts.ts';
   import { handlingWord } from '$lib/words/species.ts';
-  import type { BoardView } from '$lib/server/board-view.ts';
+  import type { BoardView } from '$lib/server/views/board.ts';
 
   /** The steps of the school in their order, each with its reason, and what this fish in particular asks. */
   let { view, fresh }: { view: BoardView; fresh: boolean } = $props();

@@ -5,7 +5,7 @@
   import { money } from '$lib/ui/money.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { USE_WORDS, WASTE_WORDS } from '$lib/words/cuts.ts';
-  import type { BoardView } from '$lib/server/board-view.ts';
+  import type { BoardView } from '$lib/server/views/board.ts';
 
   /** What came off so far; what was weighed in error goes back on the board. */
   let { view, units }: { view: BoardView; units: UnitPreferences } = $props();

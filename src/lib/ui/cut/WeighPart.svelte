@@ -8,7 +8,7 @@
   import { massUnits } from '$lib/ui/units.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { partWord, USE_WORDS, WASTE_WORDS } from '$lib/words/cuts.ts';
-  import type { BoardView } from '$lib/server/board-view.ts';
+  import type { BoardView } from '$lib/server/views/board.ts';
 
   /** The part that was touched, and the scale: a weight makes it a piece, or waste. */
   let {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { formatDuration } from '$lib/core/measure/format.ts';
-  import type { PieceView } from '$lib/server/piece-view.ts';
+  import type { PieceView } from '$lib/server/views/piece.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { formatTemperature, moment } from '../format.ts';
   import { warmCause } from '$lib/words/findings.ts';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import type { CompareView } from '$lib/server/piece-view.ts';
+  import type { CompareView } from '$lib/server/views/piece.ts';
   import { ROUTES } from '$lib/core/codes/window.ts';
   import { ROUTE_WORDS, sentence } from '$lib/words/findings.ts';
   import WindowLine from '../marks/WindowLine.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { PieceView } from '$lib/server/piece-view.ts';
+  import type { PieceView } from '$lib/server/views/piece.ts';
   import { ROUTES } from '$lib/core/codes/window.ts';
   import { ROUTE_WORDS } from '$lib/words/findings.ts';
   import { missingWord } from '$lib/words/scopes.ts';

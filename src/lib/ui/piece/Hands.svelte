@@ -2,7 +2,7 @@
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import { lengthUnits, massUnits, temperatureUnits } from '$lib/ui/units.ts';
-  import type { PieceView } from '$lib/server/piece-view.ts';
+  import type { PieceView } from '$lib/server/views/piece.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { CAUSE_WORDS, USE_WORDS, WASTE_WORDS } from '$lib/words/cuts.ts';
 

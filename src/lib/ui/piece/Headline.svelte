@@ -3,7 +3,7 @@
   import { headlineOf } from '$lib/core/rules/headline.ts';
   import type { Route } from '$lib/core/codes/window.ts';
   import { headlineWords, HEADLINE_WORDS as SAY } from '$lib/words/headline.ts';
-  import type { PieceView } from '$lib/server/piece-view.ts';
+  import type { PieceView } from '$lib/server/views/piece.ts';
   import { moment } from '../format.ts';
   import LevelMark from '../marks/LevelMark.svelte';
 

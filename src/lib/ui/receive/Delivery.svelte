@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { DeliveryView } from '$lib/server/views.ts';
+  import type { DeliveryView } from '$lib/server/views/now.ts';
   import type { HouseState } from '$lib/core/record/house.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { inspectView } from '$lib/server/inspection.ts';
+  import type { inspectView } from '$lib/server/views/inspection.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import FishMark from '../marks/FishMark.svelte';

@@ -1,7 +1,7 @@
-import { toldHere } from '$lib/server/told.ts';
+import { toldHere } from '$lib/server/facts/told.ts';
 import { theApp } from '$lib/server/app.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { sauceBook } from '$lib/server/sauces.ts';
+import { sauceBook } from '$lib/server/facts/sauces.ts';
 import type { PageServerLoad } from './$types';
 
 export const actions = actionsFor('/acid/sauces');

@@ -1,6 +1,6 @@
 import { theApp } from '$lib/server/app.ts';
-import { costOfPiece, costsOf } from '$lib/server/costs.ts';
-import { pieceChoices } from '$lib/server/choices.ts';
+import { costOfPiece, costsOf } from '$lib/server/facts/costs.ts';
+import { pieceChoices } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import type { PageServerLoad } from './$types';
 

@@ -1,6 +1,6 @@
 import { SPECIES } from '$lib/core/fish/species.ts';
 import { theApp } from '$lib/server/app.ts';
-import { learningView } from '$lib/server/cure/learning.ts';
+import { learningView } from '$lib/server/facts/cure-learning.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import type { PageServerLoad } from './$types';
 

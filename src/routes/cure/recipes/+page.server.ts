@@ -1,5 +1,5 @@
 import { theApp } from '$lib/server/app.ts';
-import { recipeBook } from '$lib/server/cure/recipes.ts';
+import { recipeBook } from '$lib/server/facts/recipes.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import type { PageServerLoad } from './$types';
 

@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { theApp } from '$lib/server/app.ts';
-import { coldPlaces } from '$lib/server/cold/views.ts';
+import { coldPlaces } from '$lib/server/views/cold.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import type { PageServerLoad } from './$types';
 

@@ -1,10 +1,10 @@
 import { running } from '$lib/core/record/occupation.ts';
 import { profileById } from '$lib/core/codes/profiles/index.ts';
 import { theApp } from '$lib/server/app.ts';
-import { pieceChoices } from '$lib/server/choices.ts';
+import { pieceChoices } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { forecastThaw } from '$lib/server/operations/thaw.ts';
-import { pieceView } from '$lib/server/piece-view.ts';
+import { forecastThaw } from '$lib/server/plans/thaw.ts';
+import { pieceView } from '$lib/server/views/piece.ts';
 import type { PageServerLoad } from './$types';
 
 export const actions = actionsFor('/freeze/thaw');

@@ -3,7 +3,7 @@
   import { thickest } from '$lib/core/bench/breakdown/depth.ts';
   import { PACKING_IDS, SHAPE_IDS } from '$lib/core/activity/freeze/bodies.ts';
   import { PACK_STATES } from '$lib/core/activity/thaw/bodies.ts';
-  import type { forecastThaw } from '$lib/server/operations/thaw.ts';
+  import type { forecastThaw } from '$lib/server/plans/thaw.ts';
   import ThermalSection from '$lib/ui/charts/ThermalSection.svelte';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import ColdTabs from '$lib/ui/cold/ColdTabs.svelte';

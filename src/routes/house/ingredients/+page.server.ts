@@ -1,9 +1,9 @@
-import { toldHere } from '$lib/server/told.ts';
+import { toldHere } from '$lib/server/facts/told.ts';
 import { theApp } from '$lib/server/app.ts';
-import { recipeBook } from '$lib/server/cure/recipes.ts';
+import { recipeBook } from '$lib/server/facts/recipes.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { ingredientRows } from '$lib/server/ingredients.ts';
-import { sauceBook } from '$lib/server/sauces.ts';
+import { ingredientRows } from '$lib/server/facts/ingredients.ts';
+import { sauceBook } from '$lib/server/facts/sauces.ts';
 import type { PageServerLoad } from './$types';
 
 export const actions = actionsFor('/house/ingredients');

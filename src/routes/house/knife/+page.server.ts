@@ -3,7 +3,7 @@ import { templatesOf } from '$lib/core/bench/breakdown/maps.ts';
 import { SPECIES } from '$lib/core/fish/species.ts';
 import { theApp } from '$lib/server/app.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { yieldFields, yieldHistory } from '$lib/server/yields.ts';
+import { yieldFields, yieldHistory } from '$lib/server/facts/yields.ts';
 import type { PageServerLoad } from './$types';
 
 export const actions = actionsFor('/house/knife');

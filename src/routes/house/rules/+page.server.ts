@@ -1,7 +1,7 @@
 import { DIALS } from '$lib/core/codes/profiles/house.ts';
 import { PROFILES, profileById, profilesOf } from '$lib/core/codes/profiles/index.ts';
 import { theApp } from '$lib/server/app.ts';
-import { noticeOf } from '$lib/server/declarations.ts';
+import { noticeOf } from '$lib/server/facts/declarations.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { noticeText } from '$lib/words/notices.ts';
 import type { PageServerLoad } from './$types';

@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import { EmberError } from '$lib/core/errors.ts';
 import { theApp } from '$lib/server/app.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { inspectView } from '$lib/server/inspection.ts';
+import { inspectView } from '$lib/server/views/inspection.ts';
 import { errorSentence } from '$lib/words/errors.ts';
 import type { PageServerLoad } from './$types';
 

@@ -1,5 +1,5 @@
 import { theApp } from '$lib/server/app.ts';
-import { ledgerCsv, ledgerJsonLines } from '$lib/server/exports.ts';
+import { ledgerCsv, ledgerJsonLines } from '$lib/server/views/ledger-export.ts';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = ({ url }) => {

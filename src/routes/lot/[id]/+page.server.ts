@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import { EmberError } from '$lib/core/errors.ts';
 import { theApp } from '$lib/server/app.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { lotView } from '$lib/server/lot-view.ts';
+import { lotView } from '$lib/server/views/lot.ts';
 import { errorSentence } from '$lib/words/errors.ts';
 import type { PageServerLoad } from './$types';
 

@@ -5,7 +5,7 @@ import { profilesOf } from '$lib/core/codes/profiles/index.ts';
 import { ROUTES } from '$lib/core/codes/window.ts';
 import { theApp } from '$lib/server/app.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { compareView, pieceView } from '$lib/server/piece-view.ts';
+import { compareView, pieceView } from '$lib/server/views/piece.ts';
 import { errorSentence } from '$lib/words/errors.ts';
 import type { PageServerLoad } from './$types';
 

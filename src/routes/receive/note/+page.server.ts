@@ -3,8 +3,8 @@ import { EmberError } from '$lib/core/errors.ts';
 import { NOTE_FIELDS } from '$lib/core/receive/note.ts';
 import { theApp } from '$lib/server/app.ts';
 import { actionsFor, formInput } from '$lib/server/forms.ts';
-import { noteFields, readNote } from '$lib/server/note.ts';
-import { instantReader } from '$lib/server/operations/operation.ts';
+import { noteFields, readNote } from '$lib/server/plans/note.ts';
+import { standing } from '$lib/server/room.ts';
 import { errorSentence, fieldName } from '$lib/words/errors.ts';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -27,14 +27,8 @@ export const actions: Actions = {
     }
     const parsed = noteFields.safeParse(given);
     if (!parsed.success) return fail(422, { note: null, trouble: errorSentence('note.unreadable'), given });
-    const app = theApp();
-    const house = app.store.projections.currentHouse();
-    const now = app.clock.now();
     try {
-      const note = readNote(
-        { store: app.store, house, now, actor: 'nobody', instant: instantReader(house, now) },
-        parsed.data
-      );
+      const note = readNote(standing(theApp()), parsed.data);
       return {
         note: {
           ...note,

@@ -1,10 +1,10 @@
 import { error } from '@sveltejs/kit';
 import { swapsOfLines } from '$lib/core/ingredients/kitchen.ts';
-import { toldHere } from '$lib/server/told.ts';
+import { toldHere } from '$lib/server/facts/told.ts';
 import { theApp } from '$lib/server/app.ts';
-import { pieceChoices } from '$lib/server/choices.ts';
+import { pieceChoices } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { sauceBook, scaledSauce } from '$lib/server/sauces.ts';
+import { sauceBook, scaledSauce } from '$lib/server/facts/sauces.ts';
 import type { PageServerLoad } from './$types';
 
 // A next version is written here as well.

@@ -1,8 +1,8 @@
 import { EmberError } from '$lib/core/errors.ts';
 import { problem } from '$lib/server/api.ts';
 import { theApp } from '$lib/server/app.ts';
-import { liveBody, takeReadings } from '$lib/server/cold/live.ts';
-import { presentOf } from '$lib/server/views.ts';
+import { liveBody, takeReadings } from '$lib/server/operations/live-readings.ts';
+import { presentOf } from '$lib/server/views/now.ts';
 import type { RequestHandler } from './$types';
 
 /** What the house's clock shows: a logger sets its own by it. */

@@ -1,11 +1,11 @@
 import { error } from '@sveltejs/kit';
 import { settingsOf } from '$lib/core/bench/cure/recipe.ts';
 import { swapsOfLines } from '$lib/core/ingredients/kitchen.ts';
-import { toldHere } from '$lib/server/told.ts';
+import { toldHere } from '$lib/server/facts/told.ts';
 import { theApp } from '$lib/server/app.ts';
-import { pieceChoices } from '$lib/server/choices.ts';
-import { recipeBook } from '$lib/server/cure/recipes.ts';
-import { scaledRecipe, scaleInterval } from '$lib/server/cure/views.ts';
+import { pieceChoices } from '$lib/server/facts/choices.ts';
+import { recipeBook } from '$lib/server/facts/recipes.ts';
+import { scaledRecipe, scaleInterval } from '$lib/server/views/cure.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import type { PageServerLoad } from './$types';
 

@@ -1,6 +1,6 @@
 import { recipesAsFile } from '$lib/core/bench/cure/recipe.ts';
 import { theApp } from '$lib/server/app.ts';
-import { recipeBook, recipeById } from '$lib/server/cure/recipes.ts';
+import { recipeBook, recipeById } from '$lib/server/facts/recipes.ts';
 import type { RequestHandler } from './$types';
 
 /** Recipes as a file: all that are in the book, or the one named. */

@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { EmberError } from '$lib/core/errors.ts';
 import { theApp } from '$lib/server/app.ts';
-import { placeView } from '$lib/server/cold/views.ts';
+import { placeView } from '$lib/server/views/cold.ts';
 import { errorSentence } from '$lib/words/errors.ts';
 import type { PageServerLoad } from './$types';
 

@@ -3,8 +3,8 @@ import { EmberError } from '$lib/core/errors.ts';
 import { ROUTES } from '$lib/core/codes/window.ts';
 import { readInstant } from '$lib/core/measure/day.ts';
 import { theApp } from '$lib/server/app.ts';
-import { nextWanted, roadsView } from '$lib/server/roads.ts';
-import { pieceView } from '$lib/server/piece-view.ts';
+import { nextWanted, roadsView } from '$lib/server/views/roads.ts';
+import { pieceView } from '$lib/server/views/piece.ts';
 import { errorSentence } from '$lib/words/errors.ts';
 import type { PageServerLoad } from './$types';
 

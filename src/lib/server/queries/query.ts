@@ -1,0 +1,15 @@
+import type { z } from 'zod';
+import type { Room } from '../room.ts';
+
+/** One thing that can be asked. The same registry answers screens, the API and the OpenAPI document. */
+export interface Query<Schema extends z.ZodType = z.ZodType> {
+  readonly name: string;
+  readonly path: string;
+  readonly summary: string;
+  readonly input: Schema;
+  /** Asked by POST with a JSON body, for what is too long for an address. Nothing is written. */
+  readonly post?: boolean;
+  run(room: Room, input: z.infer<Schema>): unknown;
+}
+/** Ties a query's run to the type of its schema, then hands it out without the type. */
+export const query = <Schema extends z.ZodType>(definition: Query<Schema>): Query => definition as unknown as Query;

@@ -1,0 +1,27 @@
+import { stringify } from 'csv-stringify/sync';
+import { canonicalEnvelope, type StoredEvent } from '../../core/record/canonical.ts';
+import type { Store } from '../store/store.ts';
+
+const COLUMNS = ['seq', 'happened', 'recorded', 'actor', 'name', 'kind', 'subject', 'body', 'hash'] as const;
+
+function row(store: Store, event: StoredEvent) {
+  return {
+    ...event,
+    happened: new Date(event.happened).toISOString(),
+    recorded: new Date(event.recorded).toISOString(),
+    name: store.people.get(event.actor)?.name ?? ''
+  };
+}
+
+/** The whole ledger as comma-separated values. Cells that a spreadsheet might run as a formula are marked as text. */
+export function ledgerCsv(store: Store): string {
+  const rows = [...store.record.iterate()].map((event) => row(store, event));
+  return stringify(rows, { header: true, columns: [...COLUMNS], escape_formulas: true, bom: true });
+}
+
+/** The whole ledger as JSON Lines: the bytes that were hashed, and the hash, so that the chain can be checked elsewhere. */
+export function ledgerJsonLines(store: Store): string {
+  return [...store.record.iterate()]
+    .map((event) => `{"envelope":${canonicalEnvelope(event)},"hash":"${event.hash}"}\n`)
+    .join('');
+}

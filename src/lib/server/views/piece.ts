@@ -1,0 +1,210 @@
+import { iceDaysSpent } from '../../core/fish/freshness.ts';
+import { rigorGuide, rigorStage } from '../../core/fish/rigor.ts';
+import { effectiveEvents, wideningAmendments } from '../../core/record/amend.ts';
+import { coverOf, loggedStays, staysOf } from '../../core/rules/stays.ts';
+import type { LotState } from '../../core/record/lot.ts';
+import type { PieceState } from '../../core/record/piece.ts';
+import { isOwnable } from '../../core/rules/exceptions.ts';
+import { judgeRun } from '../../core/rules/freezer-run.ts';
+import { runContext } from '../plans/freeze.ts';
+import { profileById, profilesOf } from '../../core/codes/profiles/index.ts';
+import { secondsOut } from '../../core/rules/out-of-cold.ts';
+import { soonestClock, soonestWarm, warmBudget } from '../../core/rules/piece-clock.ts';
+import { spentBy } from '../../core/rules/hazards/clock.ts';
+import { isIn } from '../../core/record/occupation.ts';
+import { wantedRoute } from '../../core/rules/headline.ts';
+import { foldLineages, judge, verdict, type JudgeInput, type Verdict } from '../../core/rules/verdict.ts';
+import { readInstant } from '../../core/measure/day.ts';
+import { missingWord } from '../../words/scopes.ts';
+import type { Room } from '../room.ts';
+import { cardOf, noticeOf, toldOfPiece } from '../facts/declarations.ts';
+import { candidatesOfLot } from '../facts/lot-species.ts';
+import { presentOf } from './now.ts';
+
+const HOUR = 3600_000;
+
+/** Clocks of a piece as used and left: days on ice, warm hours, stiffness. */
+function clocksOf(room: Room, pieceId: string, at: number, known: number, reasons: Verdict['reasons']) {
+  const { store } = room;
+  const house = store.projections.house(Infinity, known);
+  const inputs = foldLineages(store.projections.lineages(pieceId), {
+    house,
+    at,
+    knownAt: known,
+    logs: store.projections.logs.book(at, known)
+  });
+  const [{ lot, chain }] = inputs;
+  const fresh = soonestClock(inputs);
+  return {
+    freshness: fresh
+      ? {
+          spent: iceDaysSpent(fresh.track, at),
+          iceDays: fresh.iceDays,
+          share: fresh.share,
+          basis: fresh.basis,
+          rawUntil: fresh.rawUntil,
+          until: fresh.until
+        }
+      : null,
+    warm: warmOf(inputs, at),
+    histamine: warmBudget(reasons),
+    secondsOut: secondsOut(chain, at),
+    where: whereabouts(room, chain, at, known),
+    rigor: rigorOf(lot, house.zone, at)
+  };
+}
+
+/** Its time in the warm, spell by spell, as far as it has come; what an unread hour would add is told as the time to read it by. */
+function warmOf(inputs: readonly JudgeInput[], at: number) {
+  const clock = soonestWarm(inputs);
+  if (!clock) return null;
+  return {
+    spentSeconds: spentBy(clock.spells, at),
+    budgetSeconds: clock.budgetSeconds,
+    isHot: clock.isHot,
+    readBy: clock.readBy,
+    spells: clock.spells
+      .filter(({ from, to }) => from < at && to > from)
+      .map(({ from, to, cause }) => ({ from, to: Math.min(to, at), cause }))
+  };
+}
+
+/** Where it lay, newest first, and what the log of the place says of that time; an assumption where none does. */
+function whereabouts(room: Room, chain: readonly PieceState[], at: number, known: number) {
+  const logs = room.store.projections.logs.book(at, known);
+  const spoken = loggedStays(chain, logs, at);
+  return staysOf(chain)
+    .map((stay) => {
+      const logged = spoken.find((each) => each.stay.seq === stay.seq && each.from === stay.from);
+      return { ...stay, log: logged ? coverOf(logged) : null };
+    })
+    .reverse();
+}
+
+function rigorOf({ received }: LotState, zone: string, at: number) {
+  const guide = rigorGuide(received.killing);
+  // Only an hour of death says anything: a day alone is a whole band wide.
+  if (!guide || !received.caughtOn?.includes('T') || received.frozen)
+    return guide && { guide, hours: null, stage: null };
+  const hours = (at - readInstant(received.caughtOn, zone, 'caughtOn')) / HOUR;
+  return { guide, hours, stage: rigorStage(guide, hours) };
+}
+
+/** One piece with everything a person may ask about it. */
+export function pieceView(room: Room, pieceId: string, at?: number, knownAt?: number, profile?: string) {
+  const { store } = room;
+  const now = presentOf(room);
+  const found = store.projections.piece(pieceId);
+  const lineages = store.projections.lineages(pieceId);
+  const asked = at ?? now;
+  const known = knownAt ?? now;
+  const house = store.projections.house(Infinity, known);
+  const once = new Map(
+    lineages
+      .flatMap(({ lotId, lot, pieces }) => [{ id: `lot ${lotId}`, events: lot }, ...pieces])
+      .map((link) => [link.id, link.events])
+  );
+  const events = [...once.values()].flat();
+  const run = found.state.freezes.at(-1);
+  const rules = profileById(house.profile, house.profiles);
+  const logs = store.projections.logs.book(asked, known);
+  const judged = verdict(lineages, house, asked, known, profile, logs);
+  const candidates = candidatesOfLot(found.lot, house);
+  return {
+    piece: found.state,
+    lot: found.lot,
+    /** The species it is; null where nobody has settled it. */
+    species: candidates.length === 1 ? candidates[0]! : null,
+    candidates: candidates.map(({ id, name }) => ({ id, name })),
+    children: found.children,
+    ancestors: [...once.keys()].filter((id) => id !== pieceId && !id.startsWith('lot ')),
+    lots: found.lots,
+    /** Kinds in it, a lot after the other, each once; what may be several says so. */
+    kinds: [
+      ...new Set(
+        found.lots.map(
+          (id) =>
+            candidatesOfLot(store.projections.lot(id), house)
+              .map(({ name }) => name)
+              .join(' or ') || 'unidentified'
+        )
+      )
+    ],
+    onBoard: isIn(found.state, 'board'),
+    lotVersion: store.record.versionOf(`lot:${found.lot.id}`),
+    verdict: judged,
+    /** The route it is most likely wanted for. */
+    wanted: wantedRoute({
+      use: found.state.made.use,
+      inCure: isIn(found.state, 'cure'),
+      inAcid: isIn(found.state, 'acid'),
+      cured: found.state.cures.length > 0
+    }),
+    ownable: [...new Set(judged.reasons.filter(isOwnable).map(({ code }) => code))],
+    clocks: clocksOf(room, pieceId, asked, known, judged.reasons),
+    told: toldOfPiece(store, pieceId, house, asked),
+    notice: noticeOf(house),
+    card: cardOf(store, pieceId, house),
+    tagKeepDays: rules.shellfishTag.keepDays,
+    freeze: run
+      ? { run, results: judgeRun({ ...runContext(store, house, pieceId, run, asked), profile: rules, logs }, run) }
+      : null,
+    history: effectiveEvents(events, known).reverse(),
+    owned: [
+      ...wideningAmendments(events).map(({ seq, actor, recorded, body }) => ({
+        seq,
+        by: actor,
+        at: recorded,
+        what: `widened ${body.widens.join(', ')}`,
+        reason: body.reason,
+        exception: false
+      })),
+      ...found.lot.inspections
+        .filter((sheet) => sheet.owned)
+        .map(({ seq, by, at: when, decision, reason }) => ({
+          seq,
+          by,
+          at: when,
+          what: `decided “${decision}” against the sheet or an earlier decision`,
+          reason,
+          exception: false
+        })),
+      ...found.state.exceptions.map(({ seq, by, at: when, code, routes, reason }) => ({
+        seq,
+        by,
+        at: when,
+        what: `answers for ${missingWord(code)} (${routes.join(', ')})`,
+        reason,
+        exception: true
+      }))
+    ]
+  };
+}
+export type PieceView = ReturnType<typeof pieceView>;
+
+/** One piece under every rule profile there is, side by side. */
+export function compareView(room: Room, pieceId: string) {
+  const { store } = room;
+  const at = presentOf(room);
+  const house = store.projections.currentHouse();
+  const lineages = store.projections.lineages(pieceId);
+  return {
+    piece: pieceId,
+    at,
+    profiles: profilesOf(house.profiles).map(({ id, name, version }) => {
+      const judged = judge(
+        foldLineages(lineages, { house, at, knownAt: at, profile: id, logs: store.projections.logs.book(at, at) })
+      );
+      return {
+        id,
+        name,
+        version,
+        inForce: id === house.profile,
+        windows: judged.windows,
+        // What makes the difference: whatever holds back, shuts, opens or closes it here.
+        reasons: judged.reasons.filter(({ effect }) => effect.kind !== 'pass')
+      };
+    })
+  };
+}
+export type CompareView = ReturnType<typeof compareView>;
