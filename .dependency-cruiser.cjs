@@ -5,10 +5,10 @@ const CORE = [
   ['fish/', 'device/'],
   ['codes/', 'receive/'],
   ['ingredients/', 'inspect/'],
-  ['record/', 'activity/[^/]+/(?!show|subject)'],
+  ['record/', 'activity/[^/]+/(?!show|subject|hazard)'],
   ['log/'],
   ['bench/'],
-  ['rules/'],
+  ['rules/', 'activity/[^/]+/hazard'],
   ['service/', 'activity/[^/]+/(show|subject)'],
   ['trace/']
 ];

@@ -4,7 +4,7 @@ import { surfaceShare } from '../../src/lib/core/fish/surface.ts';
 import { PLAIN_PLACE } from '../../src/lib/core/activity/cold/bodies.ts';
 import type { RecordEvent } from '../../src/lib/core/record/events.ts';
 import { contextsOf, foldLineage } from '../../src/lib/core/rules/verdict.ts';
-import { spentBy, warmClock } from '../../src/lib/core/rules/hazards/clock.ts';
+import { spentBy, warmClock } from '../../src/lib/core/activity/cold/hazards/clock.ts';
 import { budgetEnd, isLasting, spentAt } from '../../src/lib/core/rules/warmth.ts';
 import { isWider } from '../../src/lib/core/codes/window.ts';
 import {
@@ -141,21 +141,21 @@ const UNKNOWN: Golden[] = [
     name: 'A3: listing it takes nothing back',
     of: of([moved(1, 'Drawer behind the stove')]),
     at: 8,
-    house: { coldSpans: [{ name: 'Drawer behind the stove', from: START + 6 * HOUR, to: Infinity }] },
+    house: { coldSpans: [{ id: 'x', name: 'Drawer behind the stove', from: START + 6 * HOUR, to: Infinity }] },
     want: 'closed'
   },
   {
     name: 'A3: listed after three hours it has one left',
     of: of([moved(1, 'Drawer behind the stove')]),
     at: 8,
-    house: { coldSpans: [{ name: 'Drawer behind the stove', from: START + 4 * HOUR, to: Infinity }] },
+    house: { coldSpans: [{ id: 'x', name: 'Drawer behind the stove', from: START + 4 * HOUR, to: Infinity }] },
     want: 'open'
   },
   {
     name: 'A3: taken off the list while it lies there, it lay in the cold',
     of: of([moved(1, 'Old fridge')]),
     at: 8,
-    house: { coldSpans: [{ name: 'Old fridge', from: -Infinity, to: START + 2 * HOUR }] },
+    house: { coldSpans: [{ id: 'x', name: 'Old fridge', from: -Infinity, to: START + 2 * HOUR }] },
     want: 'open'
   },
   {

@@ -12,10 +12,13 @@ import { PROFILES } from '../../src/lib/core/codes/profiles/index.ts';
 import { entryWords } from '../../src/lib/ui/entry.ts';
 import { ask, celsius, event, paper, typed } from './build.ts';
 
-const rules = join(import.meta.dirname, '..', '..', 'src', 'lib', 'core', 'rules');
-const source = readdirSync(rules, { recursive: true, encoding: 'utf8' })
+const core = join(import.meta.dirname, '..', '..', 'src', 'lib', 'core');
+const source = ['rules', 'activity']
+  .flatMap((part) =>
+    readdirSync(join(core, part), { recursive: true, encoding: 'utf8' }).map((name) => join(core, part, name))
+  )
   .filter((name) => name.endsWith('.ts'))
-  .map((name) => readFileSync(join(rules, name), 'utf8'))
+  .map((name) => readFileSync(name, 'utf8'))
   .join('\n');
 
 describe('words', () => {

@@ -19,6 +19,7 @@ export const ERROR_CODES = [
   'species.ambiguous',
   'profile.unknown',
   'place.unknown',
+  'place.name-taken',
   'record.kind-unknown',
   'record.version-unknown',
   'record.body-invalid',

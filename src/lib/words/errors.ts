@@ -209,6 +209,7 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
     `"${seen}" is the market name of several species: ${candidates?.join(', ')}. Which one?`,
   'profile.unknown': ({ seen }) => `Rule profile "${seen}" is not known here.`,
   'place.unknown': ({ seen }) => `There is no place "${seen}".`,
+  'place.name-taken': ({ seen }) => `Another is called ${seen} already: give this one a name of its own.`,
   'record.kind-unknown': ({ seen }) => `The ledger holds a kind of entry ("${seen}") this version does not know.`,
   'record.version-unknown': ({ seen }) => `The ledger holds an entry of a newer version (${seen}).`,
   'record.body-invalid': ({ field, seen }) =>

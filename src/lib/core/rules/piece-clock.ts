@@ -1,9 +1,9 @@
 import { iceDaysSpent, type Stretch } from '../fish/freshness.ts';
 import { union } from '../log/holding.ts';
-import { freshnessClock } from './hazards/age.ts';
-import { spentBy, warmClock, type WarmClock } from './hazards/clock.ts';
+import { freshnessClock } from '../activity/piece/hazard.ts';
+import { spentBy, warmClock, type WarmClock } from '../activity/cold/hazards/clock.ts';
 import { contextsOf, type JudgeInput } from './verdict.ts';
-import type { FreshnessClock } from './hazards/age.ts';
+import type { FreshnessClock } from '../activity/piece/hazard.ts';
 import type { Reason } from '../codes/window.ts';
 
 /** What a piece's clocks use up, kept as change-points so that any later moment can be read off them. */

@@ -2,10 +2,10 @@ import { HISTAMINE_AGEING } from '../bench/age/parameters.ts';
 import { AGEING_RULES } from '../activity/age/lists.ts';
 import { COLD_THAW_LIMIT, WATER_THAW_LIMIT } from '../bench/freeze/thaw.ts';
 import { ROP_HOURS } from '../bench/cure/guards.ts';
-import { PACK_LIMIT } from './hazards/arrival.ts';
-import { PACK } from './hazards/curing.ts';
-import { SPECIES_RULES } from './hazards/toxins.ts';
-import { THAW_RULES } from './hazards/thawing.ts';
+import { PACK_LIMIT } from '../activity/receive/hazards/arrival.ts';
+import { PACK } from '../activity/cure/hazard.ts';
+import { SPECIES_RULES } from '../activity/receive/hazards/toxins.ts';
+import { THAW_RULES } from '../activity/thaw/hazard.ts';
 import type { Cited, RuleProfile, ScaleLimit } from '../codes/profile.ts';
 
 /** One rule as it is judged by: what it is about, its figure, where it stands. */

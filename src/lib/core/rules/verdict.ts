@@ -7,50 +7,17 @@ import { foldPiece, type PieceState } from '../record/piece.ts';
 import { type Reading } from '../record/stamped.ts';
 import { EmberError } from '../errors.ts';
 import { MODEL_VERSION } from '../bench/model.ts';
-import { ALL_ROUTES, frozenIntervals, reason, type Hazard, type JudgeContext } from './context.ts';
+import { ALL_ROUTES, frozenIntervals, reason, type JudgeContext } from './context.ts';
 import { standingWithout, unwarranted } from '../record/amend.ts';
 import { withDocuments, withExceptions } from './exceptions.ts';
 import { byMinute, byPlaces, corePoints, silencesOf } from './warmth.ts';
-import { dateMark, freshness, handling } from './hazards/age.ts';
-import { ageing } from './hazards/ageing.ts';
-import { curing } from './hazards/curing.ts';
-import { houseWord } from './hazards/house-word.ts';
-import { parasites } from './hazards/parasites.ts';
-import { source } from './hazards/source.ts';
-import { arrival, arrivalPack, shellfish } from './hazards/arrival.ts';
-import { holding } from './hazards/clock.ts';
-import { corrections } from './hazards/corrections.ts';
-import { histamine } from './hazards/histamine.ts';
-import { timeControl } from './hazards/time-control.ts';
-import { thawing } from './hazards/thawing.ts';
-import { toxins } from './hazards/toxins.ts';
 import type { RuleProfile } from '../codes/profile.ts';
 import { profileById } from '../codes/profiles/index.ts';
 import { withTimeOut } from './out-of-cold.ts';
 import { loggedStays } from './stays.ts';
 import { NO_LOGS, type LogBook } from '../log/holding.ts';
 import { combineAll, stateAt, type Reason, type RouteWindow, type WindowState } from '../codes/window.ts';
-
-/** Every hazard that is judged, in the order a person would ask. */
-export const HAZARDS: readonly Hazard[] = [
-  source,
-  toxins,
-  shellfish,
-  parasites,
-  arrival,
-  arrivalPack,
-  holding,
-  histamine,
-  timeControl,
-  dateMark,
-  freshness,
-  handling,
-  curing,
-  ageing,
-  thawing,
-  corrections,
-  houseWord
-];
+import { findings, stands } from './hazards.ts';
 
 export interface Pins {
   readonly profile: string;
@@ -138,13 +105,6 @@ export function contextsOf(input: JudgeInput): JudgeContext[] {
   }));
 }
 
-/** All that every hazard finds, in order. */
-function findings(context: JudgeContext): Reason[] {
-  const found: Reason[] = [];
-  for (const hazard of HAZARDS) found.push(...hazard(context));
-  return found;
-}
-
 const DOUBT = {
   rule: 'identification',
   citation:
@@ -189,21 +149,6 @@ function unidentified(contexts: readonly JudgeContext[], input: JudgeInput): Rea
     )
   ];
 }
-
-/** What the house's own care found, and no law: a correction may take it away like any slip. */
-const OWN_CARE = new Set(['freshness', 'curing', 'ageing', 'house', 'guests', 'corrections']);
-const OWN_CARE_CODES = new Set([
-  'handling.cured',
-  'handling.cure-running',
-  'handling.cure-ended',
-  'handling.in-acid',
-  'handling.divided'
-]);
-const LAW_CODES = /closed-pack|histamine|stopped/;
-
-/** Whether a finding stands though an amendment that may take nothing away struck what it leans on. */
-const stands = ({ hazard, code, effect }: Reason): boolean =>
-  effect.kind !== 'pass' && !OWN_CARE_CODES.has(code) && (!OWN_CARE.has(hazard) || LAW_CODES.test(code));
 
 /** What stood before amendments that may take nothing away, as far as it is not found anyway. */
 function stillStanding(input: JudgeInput, standing: NonNullable<JudgeInput['standing']>, found: readonly Reason[]) {

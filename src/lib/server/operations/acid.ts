@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { listedAs } from '../../core/activity/cold/places.ts';
 import { EmberError } from '../../core/errors.ts';
 import { acidBand, acidPlan, lookAt, paceFromCheck, type AcidSettings } from '../../core/bench/acid/plan.ts';
 import { SET_POINTS, type SetPoint } from '../../core/activity/acid/lists.ts';
@@ -176,10 +177,10 @@ export const liftAcid = operation({
 
 /** A piece that was made this moment, put into a place. */
 const placed = (house: HouseState, code: string, name: string, at: number) => {
-  const known = Object.values(house.places).find((place) => place.name.toLowerCase() === name.toLowerCase());
+  const known = listedAs(house, name);
   return draft('piece.moved', `piece:${code}`, at, {
     place: known?.name ?? name,
-    cold: known?.cold ?? true,
+    cold: known?.cold ?? false,
     core: null,
     secondsOut: 0
   });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { listedAs } from '../../core/activity/cold/places.ts';
 import { EmberError } from '../../core/errors.ts';
 import { CORRECTIVE, EXCURSION_KINDS, PLACE_KINDS } from '../../core/activity/cold/bodies.ts';
 import { AIR_CLASS_IDS } from '../../core/activity/freeze/bodies.ts';
@@ -35,17 +36,28 @@ const USUAL_AIR: Partial<Record<Place['kind'], (typeof AIR_CLASS_IDS)[number]>> 
 
 /** A place of the house by its name. @throws EmberError `place.unknown` */
 export function placeNamed(house: Pick<HouseState, 'places'>, name: string): Place {
-  const wanted = name.trim().toLowerCase();
-  const found = Object.values(house.places).find((place) => place.name.toLowerCase() === wanted);
+  const found = listedAs(house, name);
   if (!found) throw new EmberError('place.unknown', { field: 'place', seen: name });
   return found;
+}
+
+/** The id of what is named for the first time, or again: never one that another of its kind bears or bore. */
+function idFor(names: Readonly<Record<string, string>>, name: string): string {
+  const wanted = bookId(name);
+  for (let counter = 1; ; counter++) {
+    const id = counter === 1 ? wanted : `${wanted}-${counter}`;
+    const bearer = names[id];
+    if (bearer === undefined || bearer.toLowerCase() === name.toLowerCase()) return id;
+  }
 }
 
 export const setPlace = operation({
   name: 'set-place',
   place: '/freeze/places',
-  summary: 'Name a place where pieces lie: its kind, set point, air, room and machine. Or take it off the list.',
+  summary:
+    'Name a place where pieces lie: its kind, set point, air, room and machine. Or call it otherwise, or take it off the list.',
   input: z.object({
+    id: shortText(60).describe('which place to change or to call otherwise; left out, the one of that name'),
     name: neededText(60),
     kind: z.enum(PLACE_KINDS).default('drawer'),
     setPoint: optionalQuantity('temperature', { min: -90, max: 30 }),
@@ -58,12 +70,16 @@ export const setPlace = operation({
   }),
   subject: () => 'house',
   run({ house, now }, input) {
-    const id = bookId(input.name);
-    if (input.withdraw && !house.places[id]) throw new EmberError('place.unknown', { field: 'name', seen: input.name });
-    const { name, kind, setPoint, litres, watts, warnAbove, graceMinutes } = input;
+    const bearer = listedAs(house, input.name);
+    const known = input.id === '' ? bearer : house.places[input.id];
+    if (!known && input.id !== '') throw new EmberError('place.unknown', { field: 'id', seen: input.id });
+    if (!known && input.withdraw) throw new EmberError('place.unknown', { field: 'name', seen: input.name });
+    if (bearer && bearer.id !== known?.id)
+      throw new EmberError('place.name-taken', { field: 'name', seen: bearer.name });
+    const { kind, setPoint, litres, watts, warnAbove, graceMinutes } = input;
     const own = {
-      id,
-      name: house.places[id]?.name ?? name,
+      id: known?.id ?? idFor(house.placeNames, input.name),
+      name: input.id === '' ? (known?.name ?? input.name) : input.name,
       kind,
       cold: kind !== 'bench',
       setPoint,
@@ -73,10 +89,10 @@ export const setPlace = operation({
       warnAbove,
       graceMinutes
     };
-    const body = input.withdraw ? house.places[id]! : own;
+    const body = input.withdraw ? known! : own;
     return {
       events: [draft('place.set', 'house', now, { ...body, withdrawn: input.withdraw })],
-      result: { place: id }
+      result: { place: own.id }
     };
   }
 });
@@ -84,8 +100,10 @@ export const setPlace = operation({
 export const setSensor = operation({
   name: 'set-sensor',
   place: '/freeze/places',
-  summary: 'Name a sensor: where it stands, air or core, how accurate, calibrated when. Or take it off the list.',
+  summary:
+    'Name a sensor: where it stands, air or core, how accurate, calibrated when. Or call it otherwise, or take it off the list.',
   input: z.object({
+    id: shortText(60).describe('which sensor to change or to call otherwise; left out, the one of that name'),
     name: neededText(60),
     place: shortText(60).describe('name of a place; empty for none yet'),
     probe: choice(['air', 'core'], 'air'),
@@ -95,12 +113,17 @@ export const setSensor = operation({
   }),
   subject: () => 'house',
   run({ house, now }, input) {
-    const id = bookId(input.name);
-    const known = house.sensors[id];
+    const bearer = Object.values(house.sensors).find(({ name }) => name.toLowerCase() === input.name.toLowerCase());
+    const known = input.id === '' ? bearer : house.sensors[input.id];
+    if (!known && input.id !== '') throw new EmberError('sensor.unknown', { field: 'id', seen: input.id });
     if (input.withdraw && !known) throw new EmberError('sensor.unknown', { field: 'name', seen: input.name });
+    if (bearer && bearer.id !== known?.id)
+      throw new EmberError('place.name-taken', { field: 'name', seen: bearer.name });
+    const id = known?.id ?? idFor(house.sensorNames, input.name);
+    const name = input.id === '' ? (known?.name ?? input.name) : input.name;
     const place = input.place === '' ? '' : placeNamed(house, input.place).name;
     const { probe, accuracy, calibratedOn } = input;
-    const own = { id, name: known?.name ?? input.name, place, probe, accuracy, calibratedOn };
+    const own = { id, name, place, probe, accuracy, calibratedOn };
     return {
       events: [draft('sensor.set', 'house', now, { ...(input.withdraw ? known! : own), withdrawn: input.withdraw })],
       result: { sensor: id }

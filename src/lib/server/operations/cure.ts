@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { listedAs } from '../../core/activity/cold/places.ts';
 import { EmberError } from '../../core/errors.ts';
 import { changed, executed, programmeSeconds, stageAt, type CureChange } from '../../core/bench/cure/changes.ts';
 import { stepsOf } from '../../core/bench/cure/steps.ts';
@@ -19,8 +20,7 @@ import { pieceForStep, ongoing } from './guard.ts';
 import { operation } from './operation.ts';
 
 const pins = (house: HouseState) => pinsFor(profileById(house.profile, house.profiles), house);
-const placeNamed = (house: HouseState, named: string) =>
-  Object.values(house.places).find(({ name }) => name.toLowerCase() === named.toLowerCase())?.name ?? named;
+const placeNamed = (house: HouseState, named: string) => listedAs(house, named)?.name ?? named;
 
 export const startCure = operation({
   name: 'start-cure',

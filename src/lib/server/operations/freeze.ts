@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { listedAs } from '../../core/activity/cold/places.ts';
 import { EmberError } from '../../core/errors.ts';
 import { forecast, targetOf } from '../../core/bench/freeze/forecast.ts';
 import type { BodyOf } from '../../core/record/events.ts';
@@ -34,7 +35,7 @@ export const startFreeze = operation({
     const at = instant(text, 'at');
     const late = found.find(({ state }) => at < state.made.at);
     if (late) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
-    const known = Object.values(house.places).find(({ name }) => name.toLowerCase() === named.toLowerCase());
+    const known = listedAs(house, named);
     const place = known?.name ?? named;
     if (coreSensor !== '' && house.sensors[coreSensor]?.probe !== 'core') {
       throw new EmberError('sensor.unknown', { field: 'coreSensor', seen: coreSensor });

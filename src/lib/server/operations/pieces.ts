@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { listedAs } from '../../core/activity/cold/places.ts';
 import { EmberError } from '../../core/errors.ts';
 import { scaleError, slipOfThousand } from '../../core/bench/breakdown/mass.ts';
 import { CREDITS, type Use } from '../../core/bench/breakdown/portions.ts';
@@ -291,7 +292,7 @@ export const movePiece = operation({
 
 /** The entry with which a piece reaches a place. A place nobody listed is not cold: what lies there spends its time. */
 export function movedTo(house: HouseState, state: PieceState, place: string, core: Typed | null, at: number): Draft {
-  const known = Object.values(house.places).find(({ name }) => name.toLowerCase() === place.toLowerCase());
+  const known = listedAs(house, place);
   const out = state.outs.at(-1);
   return draft('piece.moved', `piece:${state.id}`, at, {
     place: known?.name ?? place,

@@ -1,6 +1,7 @@
 import { isFrozen } from '../../core/record/frozen.ts';
 import { running } from '../../core/record/occupation.ts';
 import { z } from 'zod';
+import { listedAs } from '../../core/activity/cold/places.ts';
 import { EmberError } from '../../core/errors.ts';
 import { THAW_DRIP } from '../../core/bench/freeze/thaw.ts';
 import { PACK_STATES } from '../../core/activity/thaw/bodies.ts';
@@ -38,8 +39,7 @@ export const startThaw = operation({
     if (input.pack === 'closed' && input.method === 'cold' && !own) {
       throw new EmberError('thaw.in-closed-pack', { field: 'pack' });
     }
-    const place =
-      Object.values(house.places).find(({ name }) => name.toLowerCase() === named.toLowerCase())?.name ?? named;
+    const place = listedAs(house, named)?.name ?? named;
     const out = running(state.freezes)
       ? outOfFreezer(store, house, state, { at, now, note: `to thaw in ${place}`, place: '', text })
       : [];

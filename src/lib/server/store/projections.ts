@@ -237,6 +237,10 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
         if (told?.every(({ kind }) => NO_VERDICT.includes(kind))) return;
         const eventsOf = reading();
         for (const { id } of allPieces.all()) projectPiece(id, at, eventsOf);
+        // A place that is called otherwise is so wherever it is named.
+        if (!told || told.some(({ kind }) => kind === 'place.set')) {
+          for (const { kind, state } of subjects.all()) subjects.refold(`${kind.kind}:${state.id}`, at);
+        }
       } else if (subjects.refold(subject, at)) return;
       else if (subject.startsWith('lot:')) projectLot(subjectId(subject, 'lot'), at);
       else if (subject.startsWith('piece:')) projectFamily(subjectId(subject, 'piece'), at, told);

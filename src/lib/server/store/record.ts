@@ -7,6 +7,7 @@ import {
   type EventKind,
   type RecordEvent
 } from '../../core/record/events.ts';
+import { placeCalled, placeNames, placeRef, withPlace, type PlaceNames } from '../../core/activity/cold/places.ts';
 import { sha256, type Db } from './open.ts';
 
 export interface Draft<Kind extends EventKind = EventKind> {
@@ -58,6 +59,33 @@ export function openRecord(db: Db) {
   );
   const everything = db.prepare<[], StoredEvent>('SELECT * FROM events ORDER BY seq');
 
+  const placesSet = db.prepare<[], StoredEvent>(`SELECT * FROM events WHERE kind = 'place.set' ORDER BY seq`);
+  const lastPlaceSet = db.prepare<[], { hash: string }>(
+    `SELECT hash FROM events WHERE kind = 'place.set' ORDER BY seq DESC LIMIT 1`
+  );
+  let named: { readonly hash: string; readonly names: PlaceNames } | null = null;
+  /** Kept by the hash of the entry that last set a place: a rolled-back one leaves nothing behind. */
+  function names(): PlaceNames {
+    const hash = lastPlaceSet.get()?.hash ?? '';
+    if (named?.hash !== hash) {
+      named = {
+        hash,
+        names: placeNames(
+          placesSet
+            .all()
+            .map(readEvent)
+            .filter((event) => event.kind === 'place.set')
+        )
+      };
+    }
+    return named.names;
+  }
+  function read(row: StoredEvent): RecordEvent {
+    const event = readEvent(row);
+    const body = withPlace(event.body, (ref) => placeCalled(names(), ref, event.recorded));
+    return body === event.body ? event : ({ ...event, body } as RecordEvent);
+  }
+
   const head = (): Head => lastRow.get() ?? { seq: 0, hash: '', recorded: 0 };
 
   return {
@@ -66,7 +94,7 @@ export function openRecord(db: Db) {
     append(drafts: readonly Draft[], actor: string, recorded: number): RecordEvent[] {
       let { seq, hash } = head();
       return drafts.map((each) => {
-        const body = checkBody(each.kind, each.body);
+        const body = withPlace(checkBody(each.kind, each.body), (called) => placeRef(names(), called));
         const row = {
           seq: seq + 1,
           happened: Math.round(each.happened),
@@ -81,13 +109,13 @@ export function openRecord(db: Db) {
         const stored: StoredEvent = { ...row, hash: sha256(canonicalEnvelope(row)) };
         insert.run(stored);
         ({ seq, hash } = stored);
-        return readEvent(stored);
+        return read(stored);
       });
     },
-    eventsOf: (subject: string): RecordEvent[] => bySubject.all(subject).map(readEvent),
+    eventsOf: (subject: string): RecordEvent[] => bySubject.all(subject).map(read),
     event(seq: number): RecordEvent | null {
       const row = bySeq.get(seq);
-      return row ? readEvent(row) : null;
+      return row ? read(row) : null;
     },
     row: (seq: number): StoredEvent | null => bySeq.get(seq) ?? null,
     /** The last sequence number that touched a subject; 0 for none. */
@@ -118,7 +146,7 @@ export function openRecord(db: Db) {
       return db
         .prepare<[typeof values], StoredEvent>(`SELECT * FROM events ${clause} ORDER BY seq DESC LIMIT @limit`)
         .all(values)
-        .map(readEvent);
+        .map(read);
     }
   };
 }

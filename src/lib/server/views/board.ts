@@ -14,7 +14,7 @@ import { effectiveEvents } from '../../core/record/amend.ts';
 import { running } from '../../core/record/occupation.ts';
 import { type BoardRun } from '../../core/activity/board/fold.ts';
 import { secondsOut } from '../../core/rules/out-of-cold.ts';
-import { spentBy } from '../../core/rules/hazards/clock.ts';
+import { spentBy } from '../../core/activity/cold/hazards/clock.ts';
 import { soonestWarm } from '../../core/rules/piece-clock.ts';
 import { foldLineages, type JudgeInput } from '../../core/rules/verdict.ts';
 import { BOARD_MINUTES } from '../../core/activity/board/show.ts';

@@ -10,7 +10,7 @@ import { runContext } from '../plans/freeze.ts';
 import { profileById, profilesOf } from '../../core/codes/profiles/index.ts';
 import { secondsOut } from '../../core/rules/out-of-cold.ts';
 import { soonestClock, soonestWarm, warmBudget } from '../../core/rules/piece-clock.ts';
-import { spentBy } from '../../core/rules/hazards/clock.ts';
+import { spentBy } from '../../core/activity/cold/hazards/clock.ts';
 import { isIn } from '../../core/record/occupation.ts';
 import { wantedRoute } from '../../core/rules/headline.ts';
 import { foldLineages, judge, verdict, type JudgeInput, type Verdict } from '../../core/rules/verdict.ts';

@@ -23,8 +23,14 @@
   submit={place ? 'Set it so' : 'Name this place'}
 >
   <div class="row">
-    {#if place}<input type="hidden" name="name" value={place.name} />
-    {:else}<Field name="name" label="Name" placeholder="Drawer 2, left" />{/if}
+    {#if place}<input type="hidden" name="id" value={place.id} />{/if}
+    <Field
+      name="name"
+      label="Name"
+      placeholder="Drawer 2, left"
+      value={place?.name ?? ''}
+      hint={place ? 'Called otherwise, it stays the same place: what lay in it lies in it still.' : ''}
+    />
     <Field
       name="kind"
       label="Kind"

@@ -13,8 +13,14 @@
   submit={sensor ? 'Set it so' : 'Name this sensor'}
 >
   <div class="row">
-    {#if sensor}<input type="hidden" name="name" value={sensor.name} />
-    {:else}<Field name="name" label="Sensor" placeholder="Chest air" hint="As its logger calls it." />{/if}
+    {#if sensor}<input type="hidden" name="id" value={sensor.id} />{/if}
+    <Field
+      name="name"
+      label="Sensor"
+      placeholder="Chest air"
+      hint="As its logger calls it."
+      value={sensor?.name ?? ''}
+    />
     <Field
       name="place"
       label="Stands in"

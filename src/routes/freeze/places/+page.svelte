@@ -119,6 +119,7 @@
         <summary>Set it up</summary>
         <PlaceForm {place} {units} />
         <OperationForm operation="set-place" subject="{place.id}-off" submit="Take off the list" tone="quiet">
+          <input type="hidden" name="id" value={place.id} />
           <input type="hidden" name="name" value={place.name} />
           <input type="hidden" name="kind" value={place.kind} />
           <input type="hidden" name="withdraw" value="on" />
@@ -132,6 +133,7 @@
             submit="Take {sensor.name} off the list"
             tone="quiet"
           >
+            <input type="hidden" name="id" value={sensor.id} />
             <input type="hidden" name="name" value={sensor.name} />
             <input type="hidden" name="withdraw" value="on" />
           </OperationForm>
@@ -142,7 +144,9 @@
   {#each data.view.unlisted as place (place.name)}
     <section class="sheet place">
       <h2>{place.name}</h2>
-      <p class="soft">Not set up; taken as cold, at an assumed 2 °C.</p>
+      <p class="soft">
+        Not on the list of places: nobody knows how cold it is there, and what lies there spends its time in the warm.
+      </p>
       <p class="lies">
         {#each place.pieces as piece, index (piece.id)}{index > 0 ? ', ' : ''}<a class="link" href="/piece/{piece.id}"
             >{piece.name}</a

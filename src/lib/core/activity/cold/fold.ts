@@ -12,34 +12,49 @@ export const coldSlice = pieceSlice<{ readings: Reading[] }>({
 export type Sensor = Omit<BodyOf<'sensor.set'>, 'withdrawn'>;
 export type Device = BodyOf<'device.keyed'> & { readonly revoked: (Stamped & { readonly reason: string }) | null };
 export type Place = Omit<BodyOf<'place.set'>, 'withdrawn'>;
+/** Since when, and until when, a place stood on the list as a cold one; ms. Once it is called otherwise, so is the span. */
+export interface ColdSpan {
+  readonly id: string;
+  readonly name: string;
+  readonly from: number;
+  readonly to: number;
+}
 /** Places, and what measures the cold: sensors, and the loggers that may send their readings. */
 export interface ColdBooks {
   readonly places: Readonly<Record<string, Place>>;
-  /** Since when, and until when, a name stood on the list as a cold place; ms. */
-  readonly coldSpans: readonly { readonly name: string; readonly from: number; readonly to: number }[];
+  /** What each was called last, by id: also those that were taken off the list. */
+  readonly placeNames: Readonly<Record<string, string>>;
+  readonly coldSpans: readonly ColdSpan[];
   readonly sensors: Readonly<Record<string, Sensor>>;
+  /** What each was called last, by id: also those that were taken off the list. */
+  readonly sensorNames: Readonly<Record<string, string>>;
   readonly devices: Readonly<Record<string, Device>>;
 }
 export const coldBooks = houseSlice<ColdBooks>({
-  start: { places: {}, coldSpans: [], sensors: {}, devices: {} },
+  start: { places: {}, placeNames: {}, coldSpans: [], sensors: {}, sensorNames: {}, devices: {} },
   on: {
-    'place.set': ({ places, coldSpans }, event) => {
+    'place.set': ({ places, placeNames, coldSpans }, event) => {
       const { withdrawn, ...own } = event.body;
       const before = places[own.id];
       const isCold = own.cold && !withdrawn;
       const at = event.happened;
-      const staysCold = before?.cold === true && isCold && before.name === own.name;
-      const spans = coldSpans.map((span) =>
-        !staysCold && span.name === before?.name && span.to === Infinity ? { ...span, to: at } : span
-      );
+      const staysCold = before?.cold === true && isCold;
+      const spans = coldSpans.map((span) => {
+        if (span.id !== own.id) return span;
+        return { ...span, name: own.name, to: !staysCold && span.to === Infinity ? at : span.to };
+      });
       return {
         places: put(places, own, withdrawn),
-        coldSpans: isCold && !staysCold ? [...spans, { name: own.name, from: at, to: Infinity }] : spans
+        placeNames: { ...placeNames, [own.id]: own.name },
+        coldSpans: isCold && !staysCold ? [...spans, { id: own.id, name: own.name, from: at, to: Infinity }] : spans
       };
     },
-    'sensor.set': ({ sensors }, event) => {
+    'sensor.set': ({ sensors, sensorNames }, event) => {
       const { withdrawn, ...own } = event.body;
-      return { sensors: put(sensors, own, withdrawn) };
+      return {
+        sensors: put(sensors, own, withdrawn),
+        sensorNames: { ...sensorNames, [own.id]: own.name }
+      };
     },
     'device.keyed': ({ devices }, { body }) => ({ devices: { ...devices, [body.id]: { ...body, revoked: null } } }),
     'device.revoked': ({ devices }, event) => {

@@ -1,6 +1,6 @@
 import { businessDay } from '../../measure/day.ts';
 import { AUTHORITY_SCOPES, needsAuthority, type AuthorityScope } from '../exceptions.ts';
-import { tagLacks } from '../hazards/arrival.ts';
+import { tagLacks } from '../../activity/receive/hazards/arrival.ts';
 import type { FreezeCycle, RuleProfile } from '../../codes/profile.ts';
 import { profileById } from '../../codes/profiles/index.ts';
 import { foldLineages, type Verdict } from '../verdict.ts';

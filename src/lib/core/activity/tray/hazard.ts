@@ -1,6 +1,6 @@
 import type { FindingCode } from '../../codes/finding.ts';
-import type { Hold } from '../../activity/tray/fold.ts';
-import { ALL_ROUTES, reason, type Hazard } from '../context.ts';
+import type { Hold } from './fold.ts';
+import { ALL_ROUTES, reason, type Hazard } from '../../rules/context.ts';
 import { atOrBelow, type RuleProfile, type TimeControl } from '../../codes/profile.ts';
 import { RAW_ROUTES, type Reason } from '../../codes/window.ts';
 

@@ -1,11 +1,11 @@
-import type { FindingCode } from '../../codes/finding.ts';
-import { ALL_ROUTES, papers, reason, type Hazard, type JudgeContext } from '../context.ts';
-import type { Cited } from '../../codes/profile.ts';
-import { businessDayEnd } from '../../measure/day.ts';
-import { licenceFor } from '../../codes/documents.ts';
-import { FAO_AREAS } from '../../fish/fao-areas.ts';
-import type { SpeciesHazard } from '../../fish/species.ts';
-import { RAW_ROUTES, type Effect, type Reason, type Route } from '../../codes/window.ts';
+import type { FindingCode } from '../../../codes/finding.ts';
+import { ALL_ROUTES, papers, reason, type Hazard, type JudgeContext } from '../../../rules/context.ts';
+import type { Cited } from '../../../codes/profile.ts';
+import { businessDayEnd } from '../../../measure/day.ts';
+import { licenceFor } from '../../../codes/documents.ts';
+import { FAO_AREAS } from '../../../fish/fao-areas.ts';
+import type { SpeciesHazard } from '../../../fish/species.ts';
+import { RAW_ROUTES, type Effect, type Reason, type Route } from '../../../codes/window.ts';
 
 const GUIDE = 'FDA Fish and Fishery Products Hazards and Controls Guidance';
 const HOUSE: Pick<Cited, 'from' | 'check'> = { from: 'house', check: true };

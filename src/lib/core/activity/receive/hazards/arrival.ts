@@ -1,6 +1,6 @@
-import { ALL_ROUTES, papers, reason, type Hazard, type JudgeContext } from '../context.ts';
-import { atOrBelow, type Cited, type ScaleLimit } from '../../codes/profile.ts';
-import { RAW_ROUTES, type Reason } from '../../codes/window.ts';
+import { ALL_ROUTES, papers, reason, type Hazard, type JudgeContext } from '../../../rules/context.ts';
+import { atOrBelow, type Cited, type ScaleLimit } from '../../../codes/profile.ts';
+import { RAW_ROUTES, type Reason } from '../../../codes/window.ts';
 
 function judged(context: JudgeContext, core: { si: number; unit: string; typed: string }, limit: ScaleLimit & Cited) {
   const { seq } = context.lot.received;

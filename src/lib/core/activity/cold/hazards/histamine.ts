@@ -1,8 +1,8 @@
-import type { FindingCode } from '../../codes/finding.ts';
-import { ALL_ROUTES, papers, reason, wasFrozenBefore, type Hazard, type JudgeContext } from '../context.ts';
-import { atOrBelow } from '../../codes/profile.ts';
-import { budgetEnd, warmSpells, wasAbove } from '../warmth.ts';
-import type { Effect, Reason } from '../../codes/window.ts';
+import type { FindingCode } from '../../../codes/finding.ts';
+import { ALL_ROUTES, papers, reason, wasFrozenBefore, type Hazard, type JudgeContext } from '../../../rules/context.ts';
+import { atOrBelow } from '../../../codes/profile.ts';
+import { budgetEnd, warmSpells, wasAbove } from '../../../rules/warmth.ts';
+import type { Effect, Reason } from '../../../codes/window.ts';
 import { spentBy } from './clock.ts';
 
 /**

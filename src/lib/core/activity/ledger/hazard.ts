@@ -1,4 +1,4 @@
-import { ALL_ROUTES, reason, type Hazard } from '../context.ts';
+import { ALL_ROUTES, reason, type Hazard } from '../../rules/context.ts';
 import type { Cited } from '../../codes/profile.ts';
 
 const RECORD: Cited = {

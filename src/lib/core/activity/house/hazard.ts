@@ -1,5 +1,5 @@
 import { FIXED_FIELDS } from '../../fish/house-species.ts';
-import { ALL_ROUTES, reason, type Hazard } from '../context.ts';
+import { ALL_ROUTES, reason, type Hazard } from '../../rules/context.ts';
 
 const HOUSE_WORD = {
   rule: 'house value',

@@ -1,11 +1,11 @@
-import type { Interval } from '../../log/holding.ts';
-import { clipped, secondsIn, union } from '../../log/holding.ts';
-import { ALL_ROUTES, reason, type Hazard, type JudgeContext } from '../context.ts';
-import { atOrBelow, type ScaleLimit } from '../../codes/profile.ts';
-import { budgetEnd, isLasting, warmSpells, wasAbove, type BudgetEnd } from '../warmth.ts';
-import type { WarmCause, WarmSpell } from '../warm-spell.ts';
-import { RAW_ROUTES, type Reason, type Route } from '../../codes/window.ts';
-import { controlOf, isMonitored } from './time-control.ts';
+import type { Interval } from '../../../log/holding.ts';
+import { clipped, secondsIn, union } from '../../../log/holding.ts';
+import { ALL_ROUTES, reason, type Hazard, type JudgeContext } from '../../../rules/context.ts';
+import { atOrBelow, type ScaleLimit } from '../../../codes/profile.ts';
+import { budgetEnd, isLasting, warmSpells, wasAbove, type BudgetEnd } from '../../../rules/warmth.ts';
+import type { WarmCause, WarmSpell } from '../../../rules/warm-spell.ts';
+import { RAW_ROUTES, type Reason, type Route } from '../../../codes/window.ts';
+import { controlOf, isMonitored } from '../../tray/hazard.ts';
 
 /** What stood warm so far, of how much, and when the rest runs out. */
 export interface WarmClock {

@@ -1,6 +1,6 @@
 import { guardsOf, ROP_HOURS } from '../../bench/cure/guards.ts';
-import { cureNow } from '../../activity/cure/fold.ts';
-import { ALL_ROUTES, reason, type Hazard } from '../context.ts';
+import { cureNow } from './fold.ts';
+import { ALL_ROUTES, reason, type Hazard } from '../../rules/context.ts';
 import type { Cited } from '../../codes/profile.ts';
 import { RAW_ROUTES, type Effect, type Reason } from '../../codes/window.ts';
 

@@ -1,6 +1,6 @@
 import { statementMeets } from '../../bench/freeze/compliance.ts';
-import { papers, reason, type Hazard, type JudgeContext } from '../context.ts';
-import { FIRST_LOOK_MS, isHopeless, judgeRun, logOfRun } from '../freezer-run.ts';
+import { papers, reason, type Hazard, type JudgeContext } from '../../rules/context.ts';
+import { FIRST_LOOK_MS, isHopeless, judgeRun, logOfRun } from '../../rules/freezer-run.ts';
 import type { Cited } from '../../codes/profile.ts';
 import type { Reason } from '../../codes/window.ts';
 

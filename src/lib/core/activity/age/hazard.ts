@@ -3,13 +3,13 @@ import { HANGING_PH, HISTAMINE_AGEING, WET_ACTIVITY } from '../../bench/age/para
 import { daysToTenfold, ROP_HOURS } from '../../bench/cure/guards.ts';
 import { clipped, union } from '../../log/holding.ts';
 import { HAND_SILENCE_MS, indexAt, patience } from '../../log/series.ts';
-import type { AgeRun } from '../../activity/age/fold.ts';
-import { ALL_ROUTES, papers, reason, type Hazard, type JudgeContext } from '../context.ts';
+import type { AgeRun } from './fold.ts';
+import { ALL_ROUTES, papers, reason, type Hazard, type JudgeContext } from '../../rules/context.ts';
 import type { Cited, ScaleLimit } from '../../codes/profile.ts';
-import { warmAir } from '../stays.ts';
+import { warmAir } from '../../rules/stays.ts';
 import { RAW_ROUTES, type Reason, type Route } from '../../codes/window.ts';
-import { PACK } from './curing.ts';
-import { spentAt } from '../warmth.ts';
+import { PACK } from '../cure/hazard.ts';
+import { spentAt } from '../../rules/warmth.ts';
 
 const HOUR = 3600_000;
 const DAY = 86_400_000;

@@ -8,15 +8,22 @@ import {
   type SpoilageTrack,
   type Stretch
 } from '../../fish/freshness.ts';
-import { dateMarkEnd } from '../clocks.ts';
-import { ALL_ROUTES, freezerRuns, reason, wasFrozenBefore, type Hazard, type JudgeContext } from '../context.ts';
+import { dateMarkEnd } from '../../rules/clocks.ts';
+import {
+  ALL_ROUTES,
+  freezerRuns,
+  reason,
+  wasFrozenBefore,
+  type Hazard,
+  type JudgeContext
+} from '../../rules/context.ts';
 import { notPrepared } from '../../bench/age/looks.ts';
-import { SPENT_LIQUID } from '../../activity/acid/bodies.ts';
-import { type AgeRun } from '../../activity/age/fold.ts';
-import { cureNow } from '../../activity/cure/fold.ts';
+import { SPENT_LIQUID } from '../acid/bodies.ts';
+import { type AgeRun } from '../age/fold.ts';
+import { cureNow } from '../cure/fold.ts';
 import { RAW_ROUTES, type Reason, type Route } from '../../codes/window.ts';
 import { readInstant } from '../../measure/day.ts';
-import { loggedRates } from '../stays.ts';
+import { loggedRates } from '../../rules/stays.ts';
 
 /** Whole and gutted fish are not yet ready to eat: their date mark begins when the knife opens them. */
 const UNOPENED = new Set(['whole', 'gutted', 'live']);

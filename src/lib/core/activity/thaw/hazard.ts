@@ -1,7 +1,7 @@
 import { running } from '../../record/occupation.ts';
 import { COLD_THAW_LIMIT, WATER_THAW_LIMIT } from '../../bench/freeze/thaw.ts';
-import type { ThawRun } from '../../activity/thaw/fold.ts';
-import { ALL_ROUTES, reason, type Hazard, type JudgeContext } from '../context.ts';
+import type { ThawRun } from './fold.ts';
+import { ALL_ROUTES, reason, type Hazard, type JudgeContext } from '../../rules/context.ts';
 import { atOrBelow } from '../../codes/profile.ts';
 import { RAW_ROUTES, type Reason } from '../../codes/window.ts';
 

@@ -1,5 +1,5 @@
-import { ALL_ROUTES, reason, type Hazard } from '../context.ts';
-import { RAW_ROUTES, type Reason } from '../../codes/window.ts';
+import { ALL_ROUTES, reason, type Hazard } from '../../../rules/context.ts';
+import { RAW_ROUTES, type Reason } from '../../../codes/window.ts';
 
 /** Where it came from, and what the person at the door decided. A person may always be stricter than the tool. */
 export const source: Hazard = (context) => {
