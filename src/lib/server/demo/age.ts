@@ -19,17 +19,14 @@ interface Hung {
   readonly prepared?: readonly string[];
 }
 
-/** The ageing cabinet, its logger, and what hangs in it: one nearly there, one for the end of the week, one hung in a hurry. */
-export function rackOf({ step, receive, paper, daysAgo, celsius, pieces }: DemoTools): void {
-  step(284, 'p1', 'set-place', () => ({ name: CABINET, kind: 'cabinet', setPoint: '1 C', warnAbove: '2 C' }));
-  step(279, 'p1', 'set-sensor', () => ({
-    name: 'Cabinet air',
-    place: CABINET,
-    accuracy: 0.3,
-    calibratedOn: daysAgo(60)
-  }));
-  step(278, 'p1', 'set-rack', () => ({ place: CABINET, hooks: 6, shelves: 2, perShelf: 4 }));
+const daily = (from: number, until: number) => {
+  const out: number[] = [];
+  for (let ago = from - 22; ago > until; ago -= 24) out.push(ago);
+  return out;
+};
 
+/** What every fish on the rack is bought and hung with. */
+function rackTools({ step, receive, paper, daysAgo, celsius, pieces }: DemoTools) {
   const farmed = (name: string, ago: number, species: string, grams: number, caught: number, price: number) => {
     receive(name, ago, 'p1', {
       species,
@@ -76,11 +73,21 @@ export function rackOf({ step, receive, paper, daysAgo, celsius, pieces }: DemoT
     }
     for (const ago of looked) step(ago - 0.05, 'p3', 'look-aged', () => ({ piece: pieces[name], ...FINE }));
   };
-  const daily = (from: number, until: number) => {
-    const out: number[] = [];
-    for (let ago = from - 22; ago > until; ago -= 24) out.push(ago);
-    return out;
-  };
+  return { farmed, hang };
+}
+
+/** The ageing cabinet, its logger, and what hangs in it: one nearly there, one for the end of the week, one hung in a hurry. */
+export function rackOf(tools: DemoTools): void {
+  const { step, receive, paper, daysAgo, celsius, pieces } = tools;
+  const { farmed, hang } = rackTools(tools);
+  step(284, 'p1', 'set-place', () => ({ name: CABINET, kind: 'cabinet', setPoint: '1 C', warnAbove: '2 C' }));
+  step(279, 'p1', 'set-sensor', () => ({
+    name: 'Cabinet air',
+    place: CABINET,
+    accuracy: 0.3,
+    calibratedOn: daysAgo(60)
+  }));
+  step(278, 'p1', 'set-rack', () => ({ place: CABINET, hooks: 6, shelves: 2, perShelf: 4 }));
 
   farmed('aged-before', 283, 'turbot', 2800, 13, 31);
   hang({
@@ -154,8 +161,10 @@ export function rackOf({ step, receive, paper, daysAgo, celsius, pieces }: DemoT
     looked: [28],
     prepared: ['gutted', 'scrubbed']
   });
+}
 
-  // Sittings ahead: tonight, and the Saturday that comes.
+/** Sittings ahead: tonight, and the Saturday that comes. */
+export function sittings({ step, daysAgo }: DemoTools): void {
   const today = daysAgo(0);
   const weekday = new Date(`${today}T12:00:00Z`).getUTCDay();
   const saturday = addDays(today, (6 - weekday + 7) % 7 || 7);

@@ -1,5 +1,42 @@
 import type { DemoTools } from './tools.ts';
 
+/** Sides of last week's char: hours ago they went in, how long they lay, what they weighed and how they came out. */
+const SIDES = [
+  {
+    name: 'Char side, Monday',
+    from: 186,
+    hours: 36,
+    mass: 880,
+    after: 0.955,
+    salt: '2.1 %',
+    where: 'mean',
+    taste: 4,
+    tasted: 'right'
+  },
+  {
+    name: 'Char side, Tuesday',
+    from: 170,
+    hours: 48,
+    mass: 820,
+    after: 0.948,
+    salt: '1.1 %',
+    where: 'middle',
+    taste: 5,
+    tasted: 'right'
+  },
+  {
+    name: 'Char tail end',
+    from: 168,
+    hours: 20,
+    mass: 410,
+    after: 0.938,
+    salt: '4.4 %',
+    where: 'mean',
+    taste: 2,
+    tasted: 'high'
+  }
+] as const;
+
 /** Cures of the last week that came out and were weighed, so that the next forecast leans on something. */
 export function curesOf({ step, receive, paper, daysAgo, grams, celsius, pieces }: DemoTools): void {
   receive('char-week', 190, 'p1', {
@@ -27,42 +64,7 @@ export function curesOf({ step, receive, paper, daysAgo, grams, celsius, pieces 
     fromEmbryos: true,
     noHazardVerified: true
   });
-  const sides = [
-    {
-      name: 'Char side, Monday',
-      from: 186,
-      hours: 36,
-      mass: 880,
-      after: 0.955,
-      salt: '2.1 %',
-      where: 'mean',
-      taste: 4,
-      tasted: 'right'
-    },
-    {
-      name: 'Char side, Tuesday',
-      from: 170,
-      hours: 48,
-      mass: 820,
-      after: 0.948,
-      salt: '1.1 %',
-      where: 'middle',
-      taste: 5,
-      tasted: 'right'
-    },
-    {
-      name: 'Char tail end',
-      from: 168,
-      hours: 20,
-      mass: 410,
-      after: 0.938,
-      salt: '4.4 %',
-      where: 'mean',
-      taste: 2,
-      tasted: 'high'
-    }
-  ] as const;
-  for (const [index, side] of sides.entries()) {
+  for (const [index, side] of SIDES.entries()) {
     const key = `char-week-${index}`;
     const isTail = index === 2;
     step(
@@ -114,8 +116,10 @@ export function curesOf({ step, receive, paper, daysAgo, grams, celsius, pieces 
     id: 'weighed-at-two',
     note: 'for char a shade more salt, 2.4 %, and a third less sugar'
   }));
+}
 
-  // Halibut dice for the first sitting, in lime since a quarter of an hour.
+/** Halibut dice for the first sitting, in lime since a quarter of an hour. */
+export function diceOf({ step, pieces }: DemoTools): void {
   step(
     0.4,
     'p2',

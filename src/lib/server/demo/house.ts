@@ -4,11 +4,11 @@ import { ACTIVITIES } from '../activities.ts';
 import { movableClock } from '../clock.ts';
 import { createExecutor } from '../operations/execute.ts';
 import { operationByName } from '../registry.ts';
-import { rackOf } from './age.ts';
+import { rackOf, sittings } from './age.ts';
 import { coldLogs, coldPlacesOf } from './cold.ts';
-import { curesOf } from './cure.ts';
+import { curesOf, diceOf } from './cure.ts';
 import { knifeWork } from './knife.ts';
-import { demoPaper, morning } from './morning.ts';
+import { demoPaper, houseBooks, morning } from './morning.ts';
 import { week } from './week.ts';
 import type { Store } from '../store/store.ts';
 
@@ -117,10 +117,13 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
   const tools = { step, receive, paper, daysAgo, grams, celsius, lots, pieces };
   week({ ...tools, divide, on, chilled, statement, chance });
   morning(tools);
+  houseBooks(tools);
   knifeWork(tools);
   coldPlacesOf(tools);
   curesOf(tools);
+  diceOf(tools);
   rackOf(tools);
+  sittings(tools);
   for (const { demo } of ACTIVITIES) demo?.(tools);
 
   for (const { hoursAgo, by, operation, input, then } of steps.sort((a, b) => b.hoursAgo - a.hoursAgo)) {

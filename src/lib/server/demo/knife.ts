@@ -7,20 +7,12 @@ interface Weighed {
   readonly waste: readonly (readonly [what: string, grams: number])[];
 }
 
-/** Boards of the last days and the one that lies there now: steps of the demo that breaking down adds. */
-export function knifeWork(tools: DemoTools): void {
-  const { step, receive, paper, daysAgo, pieces } = tools;
+const served = (dish: string): [string, Input] => ['serve-piece', { route: 'raw', dish }];
+const binned: [string, Input] = ['discard-piece', { reason: 'stock drawn, strained' }];
+const fillets = ['eye-back', 'eye-belly', 'blind-back', 'blind-belly', 'fin-edge'];
 
-  for (const [name, kind] of [
-    ['Drawer 1', 'drawer'],
-    ['Drawer 2', 'drawer'],
-    ['Ice rack', 'rack'],
-    ['Counter box', 'box'],
-    ['Pass', 'bench']
-  ] as const) {
-    step(286, 'p1', 'set-place', () => ({ name, kind }));
-  }
-
+/** What every board of the demo is made with. */
+function boardsOf({ step, pieces }: DemoTools) {
   const weigh = (fish: string, hoursAgo: number, by: string, { parts, waste }: Weighed) => {
     const minute = 1 / 60;
     let ago = hoursAgo;
@@ -48,16 +40,17 @@ export function knifeWork(tools: DemoTools): void {
   const gone = (fish: string, hoursAgo: number, parts: readonly string[], [operation, more]: [string, Input]) => {
     for (const part of parts) step(hoursAgo, 'p2', operation, () => ({ piece: pieces[`${fish} ${part}`], ...more }));
   };
-  const served = (dish: string): [string, Input] => ['serve-piece', { route: 'raw', dish }];
-  const binned: [string, Input] = ['discard-piece', { reason: 'stock drawn, strained' }];
-  const fillets = ['eye-back', 'eye-belly', 'blind-back', 'blind-belly', 'fin-edge'];
+  return { weigh, board, gone };
+}
+type Boards = ReturnType<typeof boardsOf>;
 
-  // Two turbots of earlier days, eaten: what they gave moves the forecast of today's.
-  const turbots = [
+/** Two turbots of earlier days, eaten: what they gave moves the forecast of today's. */
+function turbots({ receive, paper, daysAgo }: DemoTools, { board, gone }: Boards): void {
+  const bought = [
     ['turbot-mon', 176, 'p1', [268, 214, 236, 178, 62], 2640],
     ['turbot-wed', 101, 'p3', [231, 190, 214, 152, 55], 2410]
   ] as const;
-  for (const [name, ago, by, grams, mass] of turbots) {
+  for (const [name, ago, by, grams, mass] of bought) {
     receive(name, ago + 4, 'p1', {
       species: 'turbot',
       form: 'whole',
@@ -106,8 +99,10 @@ export function knifeWork(tools: DemoTools): void {
     gone(name, ago - 20, fillets, served('Turbot, thin'));
     gone(name, ago - 21, ['head', 'frame', 'skin'], binned);
   }
+}
 
-  // A trout side by the five cuts: loin and bellies lie in the drawer, the tail goes to the mince.
+/** A trout side by the five cuts: loin and bellies lie in the drawer, the tail goes to the mince. */
+function trout({ step, receive, paper, daysAgo, pieces }: DemoTools, { board, gone }: Boards): void {
   receive('trout', 31, 'p2', {
     species: 'rainbow',
     form: 'fillet',
@@ -163,8 +158,10 @@ export function knifeWork(tools: DemoTools): void {
     t6: '13 mm'
   }));
   gone('trout', 22, ['shoulder', 'pin-strip', 'belly-back'], binned);
+}
 
-  // Today's: whole, on the board since a while, half weighed.
+/** Today's: whole, on the board since a while, half weighed. */
+function today({ step, receive, paper, daysAgo, pieces }: DemoTools, { weigh }: Boards): void {
   receive('turbot-today', 4.2, 'p1', {
     species: 'turbot',
     form: 'whole',
@@ -199,6 +196,24 @@ export function knifeWork(tools: DemoTools): void {
       ['gills', 58]
     ]
   });
+}
+
+/** Boards of the last days and the one that lies there now: steps of the demo that breaking down adds. */
+export function knifeWork(tools: DemoTools): void {
+  const { step, pieces } = tools;
+  for (const [name, kind] of [
+    ['Drawer 1', 'drawer'],
+    ['Drawer 2', 'drawer'],
+    ['Ice rack', 'rack'],
+    ['Counter box', 'box'],
+    ['Pass', 'bench']
+  ] as const) {
+    step(286, 'p1', 'set-place', () => ({ name, kind }));
+  }
+  const boards = boardsOf(tools);
+  turbots(tools, boards);
+  trout(tools, boards);
+  today(tools, boards);
   // What was left of the trout's tail and of an older char goes into one batch.
   step(6, 'p2', 'combine-pieces', () => ({
     pieces: `${pieces['trout-tail']},${pieces['char-trim']}`,

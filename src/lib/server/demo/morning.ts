@@ -1,6 +1,5 @@
 import type { DemoTools, Input } from './tools.ts';
 
-/** This morning's delivery, what was seen on it, and the books of the house: steps of the demo that receiving adds. */
 /** One page of an invented paper, as small as a PDF can be. */
 export function demoPaper(lines: readonly string[]): Uint8Array {
   const text = lines.map((line, index) => `${index === 0 ? '72 760' : '0 -22'} Td (${line}) Tj`).join(' ');
@@ -24,6 +23,7 @@ export function demoPaper(lines: readonly string[]): Uint8Array {
   );
 }
 
+/** This morning's delivery, and what was seen on it. */
 export function morning(tools: DemoTools): void {
   const { step, receive, paper, daysAgo, grams, celsius, lots, pieces } = tools;
   let delivery = '';
@@ -137,6 +137,10 @@ export function morning(tools: DemoTools): void {
     reason: 'sour, and no ice left'
   });
   step(2.6, 'p1', 'return-lot', () => ({ lot: lots.mackerel, to: 'Graywater Landings, the driver', credit: 'asked' }));
+}
+
+/** A cook's own catch, and what the house settled for itself: a stricter rule book, a species that keeps less long. */
+export function houseBooks({ step, receive, daysAgo, grams, celsius }: DemoTools): void {
   // A cook's own catch, for the staff's own table.
   receive('own-catch', 7, 'p2', {
     species: 'pollock',

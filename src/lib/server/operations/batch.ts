@@ -5,7 +5,7 @@ import { NO_CUT, USES } from '../../core/activity/piece/bodies.ts';
 import { FORMS } from '../../core/activity/receive/bodies.ts';
 import type { PieceState } from '../../core/record/piece.ts';
 import { businessDay } from '../../core/measure/day.ts';
-import { MOST_LINEAGES } from '../store/projections.ts';
+import { MOST_LINEAGES } from '../store/lineages.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import { choice, list, neededText, when } from '../input/fields.ts';

@@ -44,110 +44,130 @@ const onTablet = (each: Draft, tablet: string | undefined): Draft =>
     ? ({ ...each, body: { ...each.body, tablet } } as Draft)
     : each;
 
+const refuse = (status: 400 | 409 | 422 | 503, error: EmberError): Answer => ({
+  ok: false,
+  status,
+  code: error.code,
+  details: error.details,
+  fields: error.details.field ? [{ field: error.details.field, code: error.code, details: error.details }] : []
+});
+
+/** An entry that says the clock reads earlier than the ledger, once for each time it happens. */
+function clockNotice({ record }: Store, now: number): Draft[] {
+  const head = record.head();
+  if (head.seq === 0 || now >= head.recorded - CLOCK_TOLERANCE_MS) return [];
+  const last = record.event(head.seq);
+  if (last?.kind === 'clock.behind') return [];
+  const recent = record.list({ limit: 1, subject: 'clock' })[0];
+  if (recent && recent.recorded === head.recorded) return [];
+  return [draft('clock.behind', 'clock', head.recorded, { behindSeconds: Math.round((head.recorded - now) / 1000) })];
+}
+
+/** A request whose asker is known and whose input fits its schema. */
+interface ReadRequest {
+  readonly data: unknown;
+  readonly text: string;
+  readonly fingerprint: string;
+}
+
+/** Reads a request, or hands back why it cannot be read. Nothing is looked up in the record yet. */
+function readRequest({ people }: Store, { operation, actor, seen, input }: Request): ReadRequest | Answer {
+  if (!actor && !(operation.withoutActor && people.list().length === 0)) {
+    return refuse(422, new EmberError('person.required', { field: 'actor' }));
+  }
+  if (actor && !people.get(actor)?.name) {
+    return refuse(422, new EmberError('person.unknown', { field: 'actor', seen: actor }));
+  }
+  let text: string;
+  try {
+    text = canonical(input);
+  } catch {
+    return refuse(400, new EmberError('request.not-json', {}));
+  }
+  const fingerprint = sha256(canonical({ operation: operation.name, input: text, actor, seen: seen ?? null }));
+  const parsed = operation.input.safeParse(input);
+  if (parsed.success) return { data: parsed.data, text, fingerprint };
+  const fields = fieldTroubles(parsed.error.issues as never);
+  const first = fields[0]!;
+  return { ok: false, status: 422, code: first.code, details: first.details, fields };
+}
+
+/** The answer a key was given before: sent twice, it happens once; sent with something else, it is refused. Null for a new key. */
+function answeredBefore({ requests }: Store, { key, operation }: Request, read: ReadRequest): Answer | null {
+  const before = requests.get(key);
+  if (!before) return null;
+  if (before.fingerprint === read.fingerprint) {
+    const { result, seq } = JSON.parse(before.result) as { result: Record<string, unknown>; seq: number };
+    return { ok: true, result, seq, repeated: true };
+  }
+  return refuse(
+    409,
+    new EmberError('record.key-reused', {
+      first: { operation: before.operation, input: before.input },
+      second: { operation: operation.name, input: operation.isPrivate ? null : read.text }
+    })
+  );
+}
+
+/** A refusal where the subject has entries the asker had not seen, with both; else null. */
+function refusedAsStale({ record }: Store, { operation, seen }: Request, read: ReadRequest): Answer | null {
+  const subject = operation.subject?.(read.data);
+  if (subject === undefined || seen === undefined) return null;
+  const current = record.versionOf(subject);
+  if (current === seen) return null;
+  const newer = record
+    .eventsOf(subject)
+    .filter((event) => event.seq > seen)
+    .map(({ seq, kind, body }) => ({ seq, kind, body }));
+  return refuse(409, new EmberError('record.stale', { subject, seen, current, newer, yours: read.text }));
+}
+
+/** Runs an operation and brings all it touched into step. Call inside a transaction. */
+function runOperation(store: Store, now: number, { operation, actor, tablet, key }: Request, read: ReadRequest) {
+  const house = store.projections.currentHouse();
+  // The ledger's own time never runs backwards, whatever the machine's clock does.
+  const recorded = Math.max(now, store.record.head().recorded);
+  const by = actor ?? 'nobody';
+  const outcome = operation.run(
+    { store, house, now: recorded, actor: by, tablet, instant: instantReader(house, recorded) },
+    read.data
+  );
+  const events = outcome.events.map((each) => onTablet(each, tablet));
+  const written = store.record.append([...clockNotice(store, now), ...events], by, recorded);
+  if (outcome.places) store.projections.rejudgeIn(outcome.places, recorded);
+  // Lots before pieces: a piece is judged by its lot.
+  for (const each of [...new Set(written.map((event) => event.subject))].sort()) {
+    const entries = written.filter(({ subject }) => subject === each) as unknown as NewEntry[];
+    store.projections.refold(each, recorded, entries);
+  }
+  const result = { result: outcome.result, seq: written.at(-1)?.seq ?? store.record.head().seq };
+  store.requests.put({
+    key,
+    operation: operation.name,
+    fingerprint: read.fingerprint,
+    input: operation.isPrivate ? null : read.text,
+    result: JSON.stringify(result),
+    at: recorded
+  });
+  return { answer: { ok: true, ...result, repeated: false } satisfies Answer, written };
+}
+
 /** Runs operations: the only writer of the record. */
 export function createExecutor(store: Store, clock: Clock) {
   const listeners = new Set<Listener>();
 
-  const refuse = (status: 400 | 409 | 422 | 503, error: EmberError): Answer => ({
-    ok: false,
-    status,
-    code: error.code,
-    details: error.details,
-    fields: error.details.field ? [{ field: error.details.field, code: error.code, details: error.details }] : []
-  });
-
-  /** An entry that says the clock reads earlier than the ledger, once for each time it happens. */
-  function clockNotice(now: number): Draft[] {
-    const head = store.record.head();
-    if (head.seq === 0 || now >= head.recorded - CLOCK_TOLERANCE_MS) return [];
-    const last = store.record.event(head.seq);
-    if (last?.kind === 'clock.behind') return [];
-    const recent = store.record.list({ limit: 1, subject: 'clock' })[0];
-    if (recent && recent.recorded === head.recorded) return [];
-    return [draft('clock.behind', 'clock', head.recorded, { behindSeconds: Math.round((head.recorded - now) / 1000) })];
-  }
-
   function execute(request: Request): Answer {
-    const { operation, actor, tablet, key, seen } = request;
-    if (!actor && !(operation.withoutActor && store.people.list().length === 0)) {
-      return refuse(422, new EmberError('person.required', { field: 'actor' }));
-    }
-    if (actor && !store.people.get(actor)?.name) {
-      return refuse(422, new EmberError('person.unknown', { field: 'actor', seen: actor }));
-    }
-    let input: string;
-    try {
-      input = canonical(request.input);
-    } catch {
-      return refuse(400, new EmberError('request.not-json', {}));
-    }
-    const fingerprint = sha256(canonical({ operation: operation.name, input, actor, seen: seen ?? null }));
-    const parsed = operation.input.safeParse(request.input);
-    if (!parsed.success) {
-      const fields = fieldTroubles(parsed.error.issues as never);
-      const first = fields[0]!;
-      return { ok: false, status: 422, code: first.code, details: first.details, fields };
-    }
+    const read = readRequest(store, request);
+    if ('ok' in read) return read;
     const changes: { seq: number; subject: string }[] = [];
     try {
       const answer = store.db
         .transaction((): Answer => {
-          const before = store.requests.get(key);
-          if (before) {
-            if (before.fingerprint !== fingerprint) {
-              return refuse(
-                409,
-                new EmberError('record.key-reused', {
-                  first: { operation: before.operation, input: before.input },
-                  second: { operation: operation.name, input: operation.isPrivate ? null : input }
-                })
-              );
-            }
-            return {
-              ...(JSON.parse(before.result) as { result: Record<string, unknown>; seq: number }),
-              ok: true,
-              repeated: true
-            };
-          }
-          const subject = operation.subject?.(parsed.data);
-          if (subject !== undefined && seen !== undefined) {
-            const current = store.record.versionOf(subject);
-            if (current !== seen) {
-              const newer = store.record
-                .eventsOf(subject)
-                .filter((event) => event.seq > seen)
-                .map(({ seq, kind, body }) => ({ seq, kind, body }));
-              return refuse(409, new EmberError('record.stale', { subject, seen, current, newer, yours: input }));
-            }
-          }
-          const now = clock.now();
-          const house = store.projections.currentHouse();
-          // The ledger's own time never runs backwards, whatever the machine's clock does.
-          const recorded = Math.max(now, store.record.head().recorded);
-          const outcome = operation.run(
-            { store, house, now: recorded, actor: actor ?? 'nobody', tablet, instant: instantReader(house, recorded) },
-            parsed.data
-          );
-          const events = outcome.events.map((each) => onTablet(each, tablet));
-          const written = store.record.append([...clockNotice(now), ...events], actor ?? 'nobody', recorded);
-          const subjects = new Set(written.map((event) => event.subject));
-          if (outcome.places) store.projections.rejudgeIn(outcome.places, recorded);
-          // Lots before pieces: a piece is judged by its lot.
-          for (const each of [...subjects].sort()) {
-            const entries = written.filter(({ subject: of }) => of === each) as unknown as NewEntry[];
-            store.projections.refold(each, recorded, entries);
-          }
-          changes.push(...written.map(({ seq, subject: touched }) => ({ seq, subject: touched })));
-          const result = { result: outcome.result, seq: written.at(-1)?.seq ?? store.record.head().seq };
-          store.requests.put({
-            key,
-            operation: operation.name,
-            fingerprint,
-            input: operation.isPrivate ? null : input,
-            result: JSON.stringify(result),
-            at: recorded
-          });
-          return { ok: true, ...result, repeated: false };
+          const early = answeredBefore(store, request, read) ?? refusedAsStale(store, request, read);
+          if (early) return early;
+          const done = runOperation(store, clock.now(), request, read);
+          changes.push(...done.written.map(({ seq, subject }) => ({ seq, subject })));
+          return done.answer;
         })
         .immediate();
       if (changes.length > 0) for (const listener of listeners) listener(changes);

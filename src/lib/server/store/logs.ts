@@ -51,11 +51,11 @@ function postsOf(events: readonly RecordEvent[]): Post[] {
   return out;
 }
 
-/** What sensors and hands say of places, for judging: read from the packed days, put together once, kept until it changes. */
-export function openLogs(record: RecordStore, readings: Readings, houseNow: () => HouseState) {
-  const gapOf = (house: HouseState) =>
-    (profileById(house.profile, house.profiles).parasites.loggedGapSeconds ?? DEFAULT_LOGGED_GAP_SECONDS) * 1000;
+const gapOf = (house: HouseState) =>
+  (profileById(house.profile, house.profiles).parasites.loggedGapSeconds ?? DEFAULT_LOGGED_GAP_SECONDS) * 1000;
 
+/** Where sensors stand and stood, and how places are called. */
+function openPosts(record: RecordStore) {
   let books: { seq: number; posts: readonly Post[]; ids: ReadonlyMap<string, string> } | null = null;
   /** What the books of the house ever said of sensors and places. */
   function everSaid() {
@@ -74,6 +74,12 @@ export function openLogs(record: RecordStore, readings: Readings, houseNow: () =
   const postsAt = (place: string, probe: Sensor['probe']) =>
     everSaid().posts.filter((post) => post.probe === probe && post.place === place);
 
+  return { everSaid, postsAt };
+}
+
+/** Reads what was measured in a place, and puts it together. */
+function logReader(record: RecordStore, readings: Readings, houseNow: () => HouseState) {
+  const { everSaid, postsAt } = openPosts(record);
   function airBetween(place: string, from: number, to: number, house: HouseState, { known }: Asked): Series {
     const parts = postsAt(place, 'air').map((post) =>
       // A reading of the very moment it was moved is one of the place it left.
@@ -163,6 +169,13 @@ export function openLogs(record: RecordStore, readings: Readings, houseNow: () =
     };
   }
 
+  return { everSaid, airBetween, handBetween, makePlace, makeRun };
+}
+
+/** What sensors and hands say of places, for judging: read from the packed days, put together once, kept until it changes. */
+export function openLogs(record: RecordStore, readings: Readings, houseNow: () => HouseState) {
+  const { everSaid, airBetween, handBetween, makePlace, makeRun } = logReader(record, readings, houseNow);
+
   /** A book that remembers what it was asked. */
   function makeBook(asked: Asked): LogBook {
     const places = new Map<string, PlaceLog | null>();
@@ -205,7 +218,7 @@ export function openLogs(record: RecordStore, readings: Readings, houseNow: () =
     /** The present as it would be with an entry that is tried. */
     trial: (at: number, tried: RecordEvent): LogBook => makeBook({ at, known: Infinity, tried }),
     /** The name of a place by its id, also of one that was taken off the list. */
-    placeNamed: (id: string): string | null => [...everSaid().ids].find(([, each]) => each === id)?.[0] ?? null,
+    placeNamed: (id: string): string | null => houseNow().placeNames[id] ?? null,
     gapMs: () => gapOf(houseNow()),
     /** Sensors that stand there now. */
     sensorsAt: (place: string, probe: Sensor['probe'] = 'air') =>

@@ -1,37 +1,27 @@
 import { EmberError } from '../../core/errors.ts';
 import { foldHouse, type HouseState } from '../../core/record/house.ts';
-import { foldLot, type LotState } from '../../core/record/lot.ts';
-import { type PieceState } from '../../core/record/piece.ts';
+import { foldLot } from '../../core/record/lot.ts';
 import { subjectId } from '../../core/record/view.ts';
-import { pieceClock, type PieceClock } from '../../core/rules/piece-clock.ts';
-import { foldLineages, judge, type Lineage } from '../../core/rules/verdict.ts';
+import { pieceClock } from '../../core/rules/piece-clock.ts';
+import { foldLineages, judge, type JudgeInput } from '../../core/rules/verdict.ts';
 import { massFlow } from '../../core/bench/breakdown/mass.ts';
 import type { EventKind, RecordEvent } from '../../core/record/events.ts';
-import type { RouteWindow } from '../../core/codes/window.ts';
-import type { ProjectedPiece } from '../../core/service/hands.ts';
 import type { Db } from './open.ts';
 import { staysOf } from '../../core/rules/stays.ts';
+import { openLineages } from './lineages.ts';
 import { openLogs } from './logs.ts';
+import {
+  dumpOf,
+  projectionReader,
+  projectionStatements,
+  type PieceRow,
+  type ProjectionStatements
+} from './piece-rows.ts';
 import type { Readings } from './readings.ts';
 import type { RecordStore } from './record.ts';
 import { openSubjects } from './subjects.ts';
-import { flowRowOf, openRelations } from './relations.ts';
+import { flowRowOf, openRelations, type Relations } from './relations.ts';
 import { openRuns } from './runs/index.ts';
-
-interface PieceRow {
-  id: string;
-  lot: string;
-  parent: string | null;
-  live: number;
-  state: string;
-  windows: string;
-  missing: string;
-  clock: string;
-  seq: number;
-  made: number;
-  made_seq: number;
-  flow: string;
-}
 
 /** A new entry, as far as it decides who has to be told of it. */
 export type NewEntry = Pick<RecordEvent, 'kind' | 'happened' | 'seq'>;
@@ -52,120 +42,64 @@ const NO_VERDICT: readonly EventKind[] = [
   'service.set'
 ];
 
-/** Ways back from one piece to its lots that are kept apart when it is judged. More is a batch nobody can answer for. */
-export const MOST_LINEAGES = 200;
-
-/** Lots and pieces as screens read them, kept in step by refolding whatever subject an event touched. */
-export function openProjections(db: Db, record: RecordStore, readings: Readings) {
-  const putLot = db.prepare<[string, string, number]>(
-    `INSERT INTO lots (id, state, seq) VALUES (?, ?, ?)
-     ON CONFLICT (id) DO UPDATE SET state = excluded.state, seq = excluded.seq`
-  );
-  const putPiece = db.prepare<PieceRow>(
-    `INSERT INTO pieces (id, lot, parent, live, state, windows, missing, clock, seq, made, made_seq, flow)
-     VALUES (@id, @lot, @parent, @live, @state, @windows, @missing, @clock, @seq, @made, @made_seq, @flow)
-     ON CONFLICT (id) DO UPDATE SET lot = excluded.lot, parent = excluded.parent, live = excluded.live,
-       state = excluded.state, windows = excluded.windows, missing = excluded.missing, clock = excluded.clock,
-       seq = excluded.seq, made = excluded.made, made_seq = excluded.made_seq, flow = excluded.flow`
-  );
-  const relations = openRelations(db);
-  const runs = openRuns(db);
-  const subjects = openSubjects(db, record);
-  const putPlace = db.prepare<[string, string]>('INSERT OR IGNORE INTO piece_places (place, piece) VALUES (?, ?)');
-  const dropPlaces = db.prepare<[string]>('DELETE FROM piece_places WHERE piece = ?');
-  const inPlace = db.prepare<[string], { piece: string }>(
-    `SELECT piece FROM piece_places JOIN pieces ON pieces.id = piece_places.piece
-     WHERE piece_places.place = ? AND pieces.live = 1 ORDER BY piece`
-  );
-  const dropLot = db.prepare<[string]>('DELETE FROM lots WHERE id = ?');
-  const dropPiece = db.prepare<[string]>('DELETE FROM pieces WHERE id = ?');
-  const lotRow = db.prepare<[string], { state: string }>('SELECT state FROM lots WHERE id = ?');
-  const lotRows = db.prepare<[], { state: string }>('SELECT state FROM lots ORDER BY seq DESC');
-  const pieceRow = db.prepare<[string], PieceRow>('SELECT * FROM pieces WHERE id = ?');
-  const inLot = db.prepare<[string], PieceRow>(
-    `SELECT pieces.* FROM piece_lots JOIN pieces ON pieces.id = piece_lots.piece
-     WHERE piece_lots.lot = ? ORDER BY pieces.made_seq`
-  );
-  const liveRows = db.prepare<[], PieceRow & { lotState: string }>(
-    `SELECT pieces.*, lots.state AS lotState FROM pieces JOIN lots ON lots.id = pieces.lot WHERE live = 1 ORDER BY pieces.id`
-  );
-  const allPieces = db.prepare<[], { id: string }>('SELECT id FROM pieces ORDER BY id');
-
-  const house = (at = Infinity, knownAt = Infinity): HouseState => foldHouse(record.eventsOf('house'), { at, knownAt });
-  let houseNow: HouseState | null = null;
-  const currentHouse = (): HouseState => (houseNow ??= house());
-  const logs = openLogs(record, readings, currentHouse);
-
-  /** Entries read once while one change is told to many pieces of one family. */
-  const reading = (kept = new Map<string, readonly RecordEvent[]>()) => {
-    return (subject: string): readonly RecordEvent[] => {
-      const known = kept.get(subject);
-      if (known) return known;
-      const events = record.eventsOf(subject);
-      kept.set(subject, events);
-      return events;
-    };
+/** The row of a piece: its state, its windows and its clock as they are judged at a moment, and its weights. */
+function rowOf(inputs: readonly [JudgeInput, ...JudgeInput[]], events: readonly RecordEvent[], at: number): PieceRow {
+  const [{ lot, chain }] = inputs;
+  const piece = chain.at(-1)!;
+  // What is gone is not told of readings any more: no window of it opens or closes by them.
+  const judged = piece.gone ? inputs.map((input) => ({ ...input, logs: undefined })) : inputs;
+  const { windows, reasons } = judge(judged);
+  // What is missing for a route that is shut for ever is nobody's errand.
+  const hopeful = new Set(windows.filter((window) => !window.never).map((window) => window.route));
+  const missing = reasons
+    .filter(({ effect, routes }) => effect.kind === 'missing' && routes.some((route) => hopeful.has(route)))
+    .map(({ code }) => code);
+  return {
+    id: piece.id,
+    lot: lot.id,
+    parent: piece.made.parents[0] ?? null,
+    live: piece.gone ? 0 : 1,
+    state: JSON.stringify(piece),
+    windows: JSON.stringify(windows.map(({ state: _, ...window }) => window)),
+    missing: JSON.stringify([...new Set(missing)]),
+    clock: JSON.stringify(pieceClock(judged)),
+    seq: piece.lastSeq,
+    made: piece.made.at,
+    made_seq: piece.made.seq,
+    flow: JSON.stringify(
+      flowRowOf(piece, massFlow(events, at, piece.gone?.how === 'returned' ? piece.gone.stamp.at : null)?.moves ?? [])
+    )
   };
+}
 
-  /** The lineages of a piece: the events of each way back from it to a lot. */
-  function lineages(pieceId: string, eventsOf = reading()): Lineage[] {
-    const out: Lineage[] = [];
-    const walk = (id: string, below: Lineage['pieces']): void => {
-      const events = eventsOf(`piece:${id}`);
-      const made = events.find((event) => event.kind === 'piece.made');
-      if (!made || made.kind !== 'piece.made') throw new EmberError('record.not-found', { field: 'piece', seen: id });
-      if (below.some((seen) => seen.id === id)) {
-        throw new EmberError('record.body-invalid', { field: 'parents', seen: id });
-      }
-      const pieces = [{ id, events }, ...below];
-      if (made.body.parents.length > 0) return made.body.parents.forEach((parent) => walk(parent, pieces));
-      if (out.length >= MOST_LINEAGES) {
-        throw new EmberError('record.too-many-strands', { field: 'parents', max: MOST_LINEAGES, seen: pieceId });
-      }
-      out.push({ lot: eventsOf(`lot:${made.body.lot}`), lotId: made.body.lot, pieces });
-    };
-    walk(pieceId, []);
-    return out;
-  }
+/** Writes the rows of lots and pieces: folded, judged, and tied to what they came from. */
+function projector({
+  statements,
+  relations,
+  runs,
+  ways,
+  judgedBy
+}: {
+  readonly statements: ProjectionStatements;
+  readonly relations: Relations;
+  readonly runs: ReturnType<typeof openRuns>;
+  readonly ways: ReturnType<typeof openLineages>;
+  readonly judgedBy: (at: number) => Parameters<typeof foldLineages>[1];
+}) {
+  const { putLot, putPiece, putPlace, dropPlaces, dropLot, dropPiece } = statements;
+  const { reading, lineages } = ways;
 
   function projectPiece(id: string, at: number, eventsOf = reading()): void {
     try {
-      const ways = lineages(id, eventsOf);
+      const lines = lineages(id, eventsOf);
       // What a piece is tied to is known even while it, or its lot, is voided: who brings it back finds it by that.
-      relations.put(id, ways);
-      const inputs = foldLineages(ways, { house: currentHouse(), at, knownAt: at, logs: logs.book(at, at) });
+      relations.put(id, lines);
+      const inputs = foldLineages(lines, judgedBy(at));
       const [{ lot, chain }] = inputs;
       dropPlaces.run(id);
       for (const input of inputs) for (const { place } of staysOf(input.chain)) putPlace.run(place, id);
       const piece = chain.at(-1)!;
-      // What is gone is not told of readings any more: no window of it opens or closes by them.
-      const judged = piece.gone ? inputs.map((input) => ({ ...input, logs: undefined })) : inputs;
-      const { windows, reasons } = judge(judged);
-      // What is missing for a route that is shut for ever is nobody's errand.
-      const hopeful = new Set(windows.filter((window) => !window.never).map((window) => window.route));
-      const missing = reasons
-        .filter(({ effect, routes }) => effect.kind === 'missing' && routes.some((route) => hopeful.has(route)))
-        .map(({ code }) => code);
-      putPiece.run({
-        id,
-        lot: lot.id,
-        parent: piece.made.parents[0] ?? null,
-        live: piece.gone ? 0 : 1,
-        state: JSON.stringify(piece),
-        windows: JSON.stringify(windows.map(({ state: _, ...window }) => window)),
-        missing: JSON.stringify([...new Set(missing)]),
-        clock: JSON.stringify(pieceClock(judged)),
-        seq: piece.lastSeq,
-        made: piece.made.at,
-        made_seq: piece.made.seq,
-        flow: JSON.stringify(
-          flowRowOf(
-            piece,
-            massFlow(eventsOf(`piece:${id}`), at, piece.gone?.how === 'returned' ? piece.gone.stamp.at : null)?.moves ??
-              []
-          )
-        )
-      });
+      putPiece.run(rowOf(inputs, eventsOf(`piece:${id}`), at));
       runs.put(piece, lot);
     } catch (error) {
       // Its making, or its lot's receipt, was voided: there is no such piece (any more).
@@ -209,18 +143,31 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
     if (!lot) dropLot.run(id);
   }
 
-  const unpack = (row: PieceRow, lot: LotState): ProjectedPiece => ({
-    state: JSON.parse(row.state) as PieceState,
-    lot,
-    windows: JSON.parse(row.windows) as RouteWindow[],
-    missing: JSON.parse(row.missing) as string[],
-    clock: JSON.parse(row.clock) as PieceClock | null
+  return { projectPiece, projectFamily, projectLot };
+}
+
+/** Lots and pieces as screens read them, kept in step by refolding whatever subject an event touched. */
+export function openProjections(db: Db, record: RecordStore, readings: Readings) {
+  const statements = projectionStatements(db);
+  const { inPlace, allPieces } = statements;
+  const relations = openRelations(db);
+  const runs = openRuns(db);
+  const subjects = openSubjects(db, record);
+  const reader = projectionReader(statements, relations);
+  const ways = openLineages(record);
+  const { reading, lineages } = ways;
+  const house = (at = Infinity, knownAt = Infinity): HouseState => foldHouse(record.eventsOf('house'), { at, knownAt });
+  let houseNow: HouseState | null = null;
+  const currentHouse = (): HouseState => (houseNow ??= house());
+  const logs = openLogs(record, readings, currentHouse);
+
+  const { projectPiece, projectFamily, projectLot } = projector({
+    statements,
+    relations,
+    runs,
+    ways,
+    judgedBy: (at) => ({ house: currentHouse(), at, knownAt: at, logs: logs.book(at, at) })
   });
-  const lotById = (id: string): LotState => {
-    const row = lotRow.get(id);
-    if (!row) throw new EmberError('record.not-found', { field: 'lot', seen: id });
-    return JSON.parse(row.state) as LotState;
-  };
 
   return {
     house,
@@ -259,44 +206,12 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
       houseNow = null;
       readings.forgetCached();
     },
-    lot: lotById,
-    lots: (): LotState[] => lotRows.all().map((row) => JSON.parse(row.state) as LotState),
-    piece(id: string): ProjectedPiece & { children: string[]; lots: string[] } {
-      const row = pieceRow.get(id);
-      if (!row) throw new EmberError('record.not-found', { field: 'piece', seen: id });
-      return {
-        ...unpack(row, lotById(row.lot)),
-        children: relations.childrenOf(id).flatMap((child) => (child.made === null ? [] : [child.id])),
-        lots: relations.lotsOf(id)
-      };
-    },
-    piecesOfLot(lot: string): ProjectedPiece[] {
-      const lots = new Map([[lot, lotById(lot)]]);
-      return inLot.all(lot).map((row) => {
-        if (!lots.has(row.lot)) lots.set(row.lot, lotById(row.lot));
-        return unpack(row, lots.get(row.lot)!);
-      });
-    },
+    ...reader,
     relations,
     runs,
     subjects,
-    livePieces: (): ProjectedPiece[] => liveRows.all().map((row) => unpack(row, JSON.parse(row.lotState) as LotState)),
     /** All rows in one text, to compare a rebuilt table with the kept one. */
-    dump(): { table: string; id: string; text: string }[] {
-      const lots = db.prepare<[], { id: string; state: string; seq: number }>('SELECT * FROM lots ORDER BY id').all();
-      const pieces = db.prepare<[], PieceRow>('SELECT * FROM pieces ORDER BY id').all();
-      return [
-        ...lots.map((row) => ({ table: 'lots', id: row.id, text: JSON.stringify(row) })),
-        ...pieces.map((row) => ({ table: 'pieces', id: row.id, text: JSON.stringify(row) })),
-        ...[...relations.tables, ...runs.tables].flatMap(([table, key]) =>
-          db
-            .prepare<[], { id: string }>(`SELECT ${key} AS id, * FROM ${table} ORDER BY 1`)
-            .all()
-            .map((row) => ({ table, id: String(row.id), text: JSON.stringify(row) }))
-        ),
-        ...subjects.dump()
-      ];
-    },
+    dump: () => [...dumpOf(db, [...relations.tables, ...runs.tables]), ...subjects.dump()],
     /** Empties and rebuilds every projection from the record alone. */
     rebuild(now: number): void {
       // A clock set back must not make what is on record look as if it had not happened yet.

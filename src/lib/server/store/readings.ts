@@ -179,8 +179,8 @@ const tailSeries = (rows: readonly TailRow[]): Series =>
         rows.length
       );
 
-/** Dense readings live here; the chain holds one entry a chunk with the hash of its bytes. */
-export function openReadings(db: Db) {
+/** Everything that is asked of the tables of readings. */
+function readingStatements(db: Db) {
   const put = db.prepare<[string, string, Buffer, number, number, number, number, number, string, number]>(
     `INSERT INTO reading_chunks (sensor, day, packed, count, from_at, to_at, min_celsius, max_celsius, hash, recorded)
      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`
@@ -220,6 +220,55 @@ export function openReadings(db: Db) {
        WHERE sensor = @sensor AND from_at >= @from - ${LONGEST_CHUNK_MS} AND from_at <= @to AND to_at >= @from)
        OR EXISTS (SELECT 1 FROM reading_tail WHERE sensor = @sensor AND at >= @from AND at <= @to) AS known`
   );
+  return { put, chunks, ofDay, all, listed, span, noted, putTail, tail, dropTail, tailSpan, any };
+}
+
+/** What of a series was not there before, instant by instant. */
+function newsOf(series: Series, before: Series): Series {
+  if (before.length === 0) return series;
+  const at = new Float64Array(series.length);
+  const celsius = new Float64Array(series.length);
+  const fahrenheit = new Uint8Array(series.length);
+  let count = 0;
+  let known = 0;
+  for (let index = 0; index < series.length; index++) {
+    while (known < before.length && before.at[known]! < series.at[index]!) known++;
+    const same = known < before.length && before.at[known] === series.at[index];
+    // Kept figures are rounded to a thousandth.
+    if (same && before.celsius[known]! >= series.celsius[index]! - 0.001) continue;
+    at[count] = series.at[index]!;
+    celsius[count] = series.celsius[index]!;
+    fahrenheit[count++] = series.fahrenheit[index]!;
+  }
+  return inOrder(at, celsius, fahrenheit, count);
+}
+
+/** The first kept chunk whose bytes are not what the chain noted, said in a sentence; null when all hold. */
+function firstBroken(
+  noted: Iterable<{ body: string; version: number }>,
+  kept: Iterable<{ sensor: string; day: string; packed: Buffer }>
+): string | null {
+  const expected = new Map<string, string>();
+  for (const { body, version } of noted) {
+    const { sensor, day, contentHash } = JSON.parse(body) as BodyOf<'readings.stored'>;
+    // In the first version a day was kept whole, and a later entry took the place of an earlier one.
+    expected.set(version === 1 ? `${sensor} ${day}` : `${sensor} ${day} ${contentHash}`, contentHash);
+  }
+  for (const { sensor, day, packed } of kept) {
+    const hash = sha256(packed);
+    const key = expected.has(`${sensor} ${day} ${hash}`) ? `${sensor} ${day} ${hash}` : `${sensor} ${day}`;
+    const known = expected.get(key);
+    expected.delete(key);
+    if (known !== hash) return `readings of ${sensor} on ${day} are not what was recorded`;
+  }
+  const lost = expected.keys().next().value;
+  return lost ? `readings of ${lost} are recorded but gone` : null;
+}
+
+/** Dense readings live here; the chain holds one entry a chunk with the hash of its bytes. */
+export function openReadings(db: Db) {
+  const { put, chunks, ofDay, all, listed, span, noted, putTail, tail, dropTail, tailSpan, any } =
+    readingStatements(db);
   const versions = new Map<string, number>();
   const touched = (sensor: string) => void versions.set(sensor, (versions.get(sensor) ?? 0) + 1);
 
@@ -246,23 +295,7 @@ export function openReadings(db: Db) {
     /** What of a series is not yet kept: the same instant with the same or a warmer figure is nothing new. */
     news(sensor: string, series: Series): Series {
       if (series.length === 0) return series;
-      const before = this.between(sensor, series.at[0]!, series.at[series.length - 1]!);
-      if (before.length === 0) return series;
-      const at = new Float64Array(series.length);
-      const celsius = new Float64Array(series.length);
-      const fahrenheit = new Uint8Array(series.length);
-      let count = 0;
-      let known = 0;
-      for (let index = 0; index < series.length; index++) {
-        while (known < before.length && before.at[known]! < series.at[index]!) known++;
-        const same = known < before.length && before.at[known] === series.at[index];
-        // Kept figures are rounded to a thousandth.
-        if (same && before.celsius[known]! >= series.celsius[index]! - 0.001) continue;
-        at[count] = series.at[index]!;
-        celsius[count] = series.celsius[index]!;
-        fahrenheit[count++] = series.fahrenheit[index]!;
-      }
-      return inOrder(at, celsius, fahrenheit, count);
+      return newsOf(series, this.between(sensor, series.at[0]!, series.at[series.length - 1]!));
     },
     /** Readings that a logger just sent; sealed into a chunk later. */
     putTail(sensor: string, series: Series, received: number, origin: string): void {
@@ -320,23 +353,7 @@ export function openReadings(db: Db) {
       for (const sensor of versions.keys()) touched(sensor);
     },
     /** The first chunk whose bytes are not what the chain says; null when all hold. */
-    check(): string | null {
-      const expected = new Map<string, string>();
-      for (const { body, version } of noted.iterate()) {
-        const { sensor, day, contentHash } = JSON.parse(body) as BodyOf<'readings.stored'>;
-        // In the first version a day was kept whole, and a later entry took the place of an earlier one.
-        expected.set(version === 1 ? `${sensor} ${day}` : `${sensor} ${day} ${contentHash}`, contentHash);
-      }
-      for (const { sensor, day, packed } of all.iterate()) {
-        const hash = sha256(packed);
-        const key = expected.has(`${sensor} ${day} ${hash}`) ? `${sensor} ${day} ${hash}` : `${sensor} ${day}`;
-        const known = expected.get(key);
-        expected.delete(key);
-        if (known !== hash) return `readings of ${sensor} on ${day} are not what was recorded`;
-      }
-      const lost = expected.keys().next().value;
-      return lost ? `readings of ${lost} are recorded but gone` : null;
-    }
+    check: (): string | null => firstBroken(noted.iterate(), all.iterate())
   };
 }
 export type Readings = ReturnType<typeof openReadings>;

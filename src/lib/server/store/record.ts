@@ -42,6 +42,38 @@ export interface LedgerFilter {
   readonly to?: number;
 }
 
+/** Puts the ids of places into what is written, and their names into what is read. */
+function placeDoor(db: Db) {
+  const placesSet = db.prepare<[], StoredEvent>(`SELECT * FROM events WHERE kind = 'place.set' ORDER BY seq`);
+  const lastPlaceSet = db.prepare<[], { hash: string }>(
+    `SELECT hash FROM events WHERE kind = 'place.set' ORDER BY seq DESC LIMIT 1`
+  );
+  let kept: { readonly hash: string; readonly names: PlaceNames } | null = null;
+  /** Kept by the hash of the entry that last set a place: a rolled-back one leaves nothing behind. */
+  function names(): PlaceNames {
+    const hash = lastPlaceSet.get()?.hash ?? '';
+    if (kept?.hash !== hash) {
+      kept = {
+        hash,
+        names: placeNames(
+          placesSet
+            .all()
+            .map(readEvent)
+            .filter((event) => event.kind === 'place.set')
+        )
+      };
+    }
+    return kept.names;
+  }
+  /** An entry as the program speaks of it. */
+  function named(row: StoredEvent): RecordEvent {
+    const event = readEvent(row);
+    const body = withPlace(event.body, (ref) => placeCalled(names(), ref, event.recorded));
+    return body === event.body ? event : ({ ...event, body } as RecordEvent);
+  }
+  return { named, referred: <Body>(body: Body): Body => withPlace(body, (called) => placeRef(names(), called)) };
+}
+
 /** The one door to the table of events. Statements are prepared once. */
 export function openRecord(db: Db) {
   const insert = db.prepare<StoredEvent>(
@@ -59,33 +91,7 @@ export function openRecord(db: Db) {
   );
   const everything = db.prepare<[], StoredEvent>('SELECT * FROM events ORDER BY seq');
 
-  const placesSet = db.prepare<[], StoredEvent>(`SELECT * FROM events WHERE kind = 'place.set' ORDER BY seq`);
-  const lastPlaceSet = db.prepare<[], { hash: string }>(
-    `SELECT hash FROM events WHERE kind = 'place.set' ORDER BY seq DESC LIMIT 1`
-  );
-  let named: { readonly hash: string; readonly names: PlaceNames } | null = null;
-  /** Kept by the hash of the entry that last set a place: a rolled-back one leaves nothing behind. */
-  function names(): PlaceNames {
-    const hash = lastPlaceSet.get()?.hash ?? '';
-    if (named?.hash !== hash) {
-      named = {
-        hash,
-        names: placeNames(
-          placesSet
-            .all()
-            .map(readEvent)
-            .filter((event) => event.kind === 'place.set')
-        )
-      };
-    }
-    return named.names;
-  }
-  function read(row: StoredEvent): RecordEvent {
-    const event = readEvent(row);
-    const body = withPlace(event.body, (ref) => placeCalled(names(), ref, event.recorded));
-    return body === event.body ? event : ({ ...event, body } as RecordEvent);
-  }
-
+  const { named, referred } = placeDoor(db);
   const head = (): Head => lastRow.get() ?? { seq: 0, hash: '', recorded: 0 };
 
   return {
@@ -94,7 +100,7 @@ export function openRecord(db: Db) {
     append(drafts: readonly Draft[], actor: string, recorded: number): RecordEvent[] {
       let { seq, hash } = head();
       return drafts.map((each) => {
-        const body = withPlace(checkBody(each.kind, each.body), (called) => placeRef(names(), called));
+        const body = referred(checkBody(each.kind, each.body));
         const row = {
           seq: seq + 1,
           happened: Math.round(each.happened),
@@ -109,13 +115,13 @@ export function openRecord(db: Db) {
         const stored: StoredEvent = { ...row, hash: sha256(canonicalEnvelope(row)) };
         insert.run(stored);
         ({ seq, hash } = stored);
-        return read(stored);
+        return named(stored);
       });
     },
-    eventsOf: (subject: string): RecordEvent[] => bySubject.all(subject).map(read),
+    eventsOf: (subject: string): RecordEvent[] => bySubject.all(subject).map(named),
     event(seq: number): RecordEvent | null {
       const row = bySeq.get(seq);
-      return row ? read(row) : null;
+      return row ? named(row) : null;
     },
     row: (seq: number): StoredEvent | null => bySeq.get(seq) ?? null,
     /** The last sequence number that touched a subject; 0 for none. */
@@ -146,7 +152,7 @@ export function openRecord(db: Db) {
       return db
         .prepare<[typeof values], StoredEvent>(`SELECT * FROM events ${clause} ORDER BY seq DESC LIMIT @limit`)
         .all(values)
-        .map(read);
+        .map(named);
     }
   };
 }

@@ -42,8 +42,10 @@ export const flowRowOf = (piece: PieceState, moves: readonly Movement[]): FlowBo
   };
 };
 
-/** What relates pieces to each other: parents, lots, and how their weights flowed. Rebuilt with the pieces. */
-export function openRelations(db: Db) {
+const OF_LOTS = '(SELECT piece FROM piece_lots WHERE lot IN (SELECT value FROM json_each(?)))';
+
+/** Everything that is asked of the tables of relations. */
+function relationStatements(db: Db) {
   const putParent = db.prepare<[string, string]>('INSERT OR IGNORE INTO piece_parents (child, parent) VALUES (?, ?)');
   const putLot = db.prepare<[string, string]>('INSERT OR IGNORE INTO piece_lots (lot, piece) VALUES (?, ?)');
   const dropParents = db.prepare<[string]>('DELETE FROM piece_parents WHERE child = ?');
@@ -54,19 +56,8 @@ export function openRelations(db: Db) {
   );
   const lots = db.prepare<[string], { lot: string }>('SELECT lot FROM piece_lots WHERE piece = ? ORDER BY lot');
   const pieces = db.prepare<[string], { piece: string }>('SELECT piece FROM piece_lots WHERE lot = ? ORDER BY piece');
-  const OF_LOTS = '(SELECT piece FROM piece_lots WHERE lot IN (SELECT value FROM json_each(?)))';
   const flowOfLots = db.prepare<[string], FlowText>(
     `SELECT id, lot, flow FROM pieces WHERE id IN ${OF_LOTS} ORDER BY made_seq, id`
-  );
-  // Lots that are tied to a lot by batches, and theirs.
-  const tiedLots = db.prepare<[string], { lot: string }>(
-    `WITH RECURSIVE tied(lot) AS (
-       VALUES (?)
-       UNION
-       SELECT other.lot FROM tied
-         JOIN piece_lots AS mine ON mine.lot = tied.lot
-         JOIN piece_lots AS other ON other.piece = mine.piece
-     ) SELECT lot FROM tied ORDER BY lot`
   );
   const parentsOf = db.prepare<[string], { child: string; parent: string }>(
     `SELECT child, parent FROM piece_parents WHERE child IN ${OF_LOTS} ORDER BY child, parent`
@@ -89,6 +80,50 @@ export function openRelations(db: Db) {
      WHERE piece_lots.lot = ? AND pieces.live = 1`
   );
 
+  return {
+    putParent,
+    putLot,
+    dropParents,
+    dropLots,
+    children,
+    lots,
+    pieces,
+    flowOfLots,
+    parentsOf,
+    countOf,
+    page,
+    version,
+    countLive
+  };
+}
+
+/** What relates pieces to each other: parents, lots, and how their weights flowed. Rebuilt with the pieces. */
+export function openRelations(db: Db) {
+  const {
+    putParent,
+    putLot,
+    dropParents,
+    dropLots,
+    children,
+    lots,
+    pieces,
+    flowOfLots,
+    parentsOf,
+    countOf,
+    page,
+    version,
+    countLive
+  } = relationStatements(db);
+  // Lots that are tied to a lot by batches, and theirs.
+  const tiedLots = db.prepare<[string], { lot: string }>(
+    `WITH RECURSIVE tied(lot) AS (
+       VALUES (?)
+       UNION
+       SELECT other.lot FROM tied
+         JOIN piece_lots AS mine ON mine.lot = tied.lot
+         JOIN piece_lots AS other ON other.piece = mine.piece
+     ) SELECT lot FROM tied ORDER BY lot`
+  );
   return {
     put(id: string, ways: readonly Lineage[]): void {
       dropParents.run(id);
@@ -128,3 +163,4 @@ export function openRelations(db: Db) {
   };
 }
 export type Ties = ReturnType<typeof openRelations>;
+export type Relations = ReturnType<typeof openRelations>;

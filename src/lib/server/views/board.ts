@@ -1,3 +1,5 @@
+import type { HouseState } from '../../core/record/house.ts';
+import type { PieceState } from '../../core/record/piece.ts';
 import {
   cutMap,
   forLicensedHands,
@@ -65,35 +67,8 @@ export function boardView(room: Room, pieceId: string, asked: BoardAsked = {}) {
 
   const money = costsOf(room, lot.id);
   const shown = board ?? last;
-  const children = money.pieces.filter((piece) => (money.parents.get(piece.id) ?? []).includes(pieceId));
-  const taken = children.map((row) => {
-    const child = store.projections.piece(row.id);
-    return {
-      id: row.id,
-      name: row.name,
-      part: row.part,
-      use: row.use,
-      grade: row.grade,
-      grams: row.grams,
-      left: row.left,
-      gone: row.gone,
-      place: child.state.place?.place ?? '',
-      onThisBoard: shown !== null && child.state.made.board === shown.seq,
-      untouched: child.state.lastSeq === child.state.made.seq && child.children.length === 0,
-      raw: stateAt(
-        child.windows.find(({ route }) => route === 'raw')!,
-        now,
-        house.warnMinutes * 60
-      ),
-      routes: routesOpen(child.windows, now),
-      cost: costOfPiece(money, row.id)
-    };
-  });
-  const wastes = effectiveEvents(store.record.eventsOf(`piece:${pieceId}`)).flatMap((event) =>
-    event.kind === 'piece.wasted' && shown && event.seq > shown.seq && (!shown.ended || event.seq < shown.ended.seq)
-      ? [{ seq: event.seq, what: event.body.what, grams: event.body.mass.si }]
-      : []
-  );
+  const taken = takenOff(room, pieceId, { money, shown, house, now });
+  const wastes = wasteOf(room, pieceId, shown);
   const forecast = expectedYield(store, house, lot, state.made.form);
   const balance = shown && balanceOf(shown, shown.ended?.remains ?? 0);
   const input = shown?.plan.grams ?? state.grams;
@@ -162,6 +137,49 @@ export function boardView(room: Room, pieceId: string, asked: BoardAsked = {}) {
     places: Object.values(house.places).map(({ name }) => name)
   };
 }
+type Shown = PieceState['boards'][number] | null;
+
+/** What came off a piece, the newest board's apart from earlier ones: what became of it, and what it cost. */
+function takenOff(
+  room: Room,
+  pieceId: string,
+  { money, shown, house, now }: { money: ReturnType<typeof costsOf>; shown: Shown; house: HouseState; now: number }
+) {
+  const children = money.pieces.filter((piece) => (money.parents.get(piece.id) ?? []).includes(pieceId));
+  return children.map((row) => {
+    const child = room.store.projections.piece(row.id);
+    return {
+      id: row.id,
+      name: row.name,
+      part: row.part,
+      use: row.use,
+      grade: row.grade,
+      grams: row.grams,
+      left: row.left,
+      gone: row.gone,
+      place: child.state.place?.place ?? '',
+      onThisBoard: shown !== null && child.state.made.board === shown.seq,
+      untouched: child.state.lastSeq === child.state.made.seq && child.children.length === 0,
+      raw: stateAt(
+        child.windows.find(({ route }) => route === 'raw')!,
+        now,
+        house.warnMinutes * 60
+      ),
+      routes: routesOpen(child.windows, now),
+      cost: costOfPiece(money, row.id)
+    };
+  });
+}
+
+/** What was thrown away while a board was open. */
+function wasteOf(room: Room, pieceId: string, shown: Shown) {
+  return effectiveEvents(room.store.record.eventsOf(`piece:${pieceId}`)).flatMap((event) =>
+    event.kind === 'piece.wasted' && shown && event.seq > shown.seq && (!shown.ended || event.seq < shown.ended.seq)
+      ? [{ seq: event.seq, what: event.body.what, grams: event.body.mass.si }]
+      : []
+  );
+}
+
 /** Routes by which it may be served, now or once their clock has run. */
 const routesOpen = (windows: readonly RouteWindow[], now: number): Route[] =>
   windows.filter((window) => ['open', 'ebbing', 'locked'].includes(stateAt(window, now, 0))).map(({ route }) => route);

@@ -1,7 +1,7 @@
 import { EmberError } from '$lib/core/errors.ts';
 import { problem } from '$lib/server/api.ts';
 import { theApp } from '$lib/server/app.ts';
-import { logMapping } from '$lib/server/import/jobs.ts';
+import { logMapping } from '$lib/server/import/mapping.ts';
 import type { RequestHandler } from './$types';
 
 /** Runs something that a coded error may come of, and answers with the sentence of it. */

@@ -1,0 +1,132 @@
+import { EmberError } from '../../core/errors.ts';
+import type { RouteWindow } from '../../core/codes/window.ts';
+import type { LotState } from '../../core/record/lot.ts';
+import type { PieceState } from '../../core/record/piece.ts';
+import type { PieceClock } from '../../core/rules/piece-clock.ts';
+import type { ProjectedPiece } from '../../core/service/hands.ts';
+import type { Db } from './open.ts';
+import type { Relations } from './relations.ts';
+
+export interface PieceRow {
+  id: string;
+  lot: string;
+  parent: string | null;
+  live: number;
+  state: string;
+  windows: string;
+  missing: string;
+  clock: string;
+  seq: number;
+  made: number;
+  made_seq: number;
+  flow: string;
+}
+
+/** Everything that is asked of the tables of lots and pieces. */
+export function projectionStatements(db: Db) {
+  const putLot = db.prepare<[string, string, number]>(
+    `INSERT INTO lots (id, state, seq) VALUES (?, ?, ?)
+     ON CONFLICT (id) DO UPDATE SET state = excluded.state, seq = excluded.seq`
+  );
+  const putPiece = db.prepare<PieceRow>(
+    `INSERT INTO pieces (id, lot, parent, live, state, windows, missing, clock, seq, made, made_seq, flow)
+     VALUES (@id, @lot, @parent, @live, @state, @windows, @missing, @clock, @seq, @made, @made_seq, @flow)
+     ON CONFLICT (id) DO UPDATE SET lot = excluded.lot, parent = excluded.parent, live = excluded.live,
+       state = excluded.state, windows = excluded.windows, missing = excluded.missing, clock = excluded.clock,
+       seq = excluded.seq, made = excluded.made, made_seq = excluded.made_seq, flow = excluded.flow`
+  );
+  const putPlace = db.prepare<[string, string]>('INSERT OR IGNORE INTO piece_places (place, piece) VALUES (?, ?)');
+  const dropPlaces = db.prepare<[string]>('DELETE FROM piece_places WHERE piece = ?');
+  const inPlace = db.prepare<[string], { piece: string }>(
+    `SELECT piece FROM piece_places JOIN pieces ON pieces.id = piece_places.piece
+     WHERE piece_places.place = ? AND pieces.live = 1 ORDER BY piece`
+  );
+  const dropLot = db.prepare<[string]>('DELETE FROM lots WHERE id = ?');
+  const dropPiece = db.prepare<[string]>('DELETE FROM pieces WHERE id = ?');
+  const lotRow = db.prepare<[string], { state: string }>('SELECT state FROM lots WHERE id = ?');
+  const lotRows = db.prepare<[], { state: string }>('SELECT state FROM lots ORDER BY seq DESC');
+  const pieceRow = db.prepare<[string], PieceRow>('SELECT * FROM pieces WHERE id = ?');
+  const inLot = db.prepare<[string], PieceRow>(
+    `SELECT pieces.* FROM piece_lots JOIN pieces ON pieces.id = piece_lots.piece
+     WHERE piece_lots.lot = ? ORDER BY pieces.made_seq`
+  );
+  const liveRows = db.prepare<[], PieceRow & { lotState: string }>(
+    `SELECT pieces.*, lots.state AS lotState FROM pieces JOIN lots ON lots.id = pieces.lot WHERE live = 1 ORDER BY pieces.id`
+  );
+  const allPieces = db.prepare<[], { id: string }>('SELECT id FROM pieces ORDER BY id');
+
+  return {
+    putLot,
+    putPiece,
+    putPlace,
+    dropPlaces,
+    inPlace,
+    dropLot,
+    dropPiece,
+    lotRow,
+    lotRows,
+    pieceRow,
+    inLot,
+    liveRows,
+    allPieces
+  };
+}
+
+export type ProjectionStatements = ReturnType<typeof projectionStatements>;
+
+/** Lots and pieces as they were last projected. */
+export function projectionReader(
+  { lotRow, lotRows, pieceRow, inLot, liveRows }: ProjectionStatements,
+  relations: Pick<Relations, 'childrenOf' | 'lotsOf'>
+) {
+  const unpack = (row: PieceRow, lot: LotState): ProjectedPiece => ({
+    state: JSON.parse(row.state) as PieceState,
+    lot,
+    windows: JSON.parse(row.windows) as RouteWindow[],
+    missing: JSON.parse(row.missing) as string[],
+    clock: JSON.parse(row.clock) as PieceClock | null
+  });
+  const lotById = (id: string): LotState => {
+    const row = lotRow.get(id);
+    if (!row) throw new EmberError('record.not-found', { field: 'lot', seen: id });
+    return JSON.parse(row.state) as LotState;
+  };
+
+  return {
+    lot: lotById,
+    lots: (): LotState[] => lotRows.all().map((row) => JSON.parse(row.state) as LotState),
+    piece(id: string): ProjectedPiece & { children: string[]; lots: string[] } {
+      const row = pieceRow.get(id);
+      if (!row) throw new EmberError('record.not-found', { field: 'piece', seen: id });
+      return {
+        ...unpack(row, lotById(row.lot)),
+        children: relations.childrenOf(id).flatMap((child) => (child.made === null ? [] : [child.id])),
+        lots: relations.lotsOf(id)
+      };
+    },
+    piecesOfLot(lot: string): ProjectedPiece[] {
+      const lots = new Map([[lot, lotById(lot)]]);
+      return inLot.all(lot).map((row) => {
+        if (!lots.has(row.lot)) lots.set(row.lot, lotById(row.lot));
+        return unpack(row, lots.get(row.lot)!);
+      });
+    },
+    livePieces: (): ProjectedPiece[] => liveRows.all().map((row) => unpack(row, JSON.parse(row.lotState) as LotState))
+  };
+}
+
+/** All rows of lots, pieces and the tables beside them in one text. */
+export function dumpOf(db: Db, tables: readonly (readonly [string, string])[]) {
+  const lots = db.prepare<[], { id: string; state: string; seq: number }>('SELECT * FROM lots ORDER BY id').all();
+  const pieces = db.prepare<[], PieceRow>('SELECT * FROM pieces ORDER BY id').all();
+  return [
+    ...lots.map((row) => ({ table: 'lots', id: row.id, text: JSON.stringify(row) })),
+    ...pieces.map((row) => ({ table: 'pieces', id: row.id, text: JSON.stringify(row) })),
+    ...tables.flatMap(([table, key]) =>
+      db
+        .prepare<[], { id: string }>(`SELECT ${key} AS id, * FROM ${table} ORDER BY 1`)
+        .all()
+        .map((row) => ({ table, id: String(row.id), text: JSON.stringify(row) }))
+    )
+  ];
+}
