@@ -8,7 +8,8 @@ import {
   type BathState
 } from '../../../src/lib/core/bench/cure/analytic.ts';
 import { SALT_SATURATION } from '../../../src/lib/core/bench/cure/parameters.ts';
-import { soluteIn, type SlabZone } from '../../../src/lib/core/bench/cure/solute.ts';
+import { soluteIn } from '../../../src/lib/core/bench/cure/solute.ts';
+import { type SlabZone } from '../../../src/lib/core/bench/cure/reservoirs.ts';
 
 const depth = 0.014;
 const diffusivity = 3e-10;

@@ -138,7 +138,8 @@ function joined(course: FrontCourse, shape: AcidShape, nodes: number, strength: 
 const smallestAxis = ({ halves }: AcidShape): number =>
   halves.reduce((best, half, axis) => (half < halves[best]! ? axis : best), 0);
 
-function follow(axes: readonly Axis[], rimAxis: number, strength: number, liquid: number, until: number): FrontCourse {
+/** The cells a shape is cut into, what passes between them, and the longest step that stays stable. */
+function gridOf(axes: readonly Axis[]) {
   const counts = [axes[0]!.count, axes[1]?.count ?? 1, axes[2]?.count ?? 1] as const;
   const total = counts[0] * counts[1] * counts[2];
   const strides = [1, counts[0], counts[0] * counts[1]];
@@ -179,14 +180,19 @@ function follow(axes: readonly Axis[], rimAxis: number, strength: number, liquid
   }
   for (let cell = 0; cell < total; cell++) stable = Math.min(stable, volume[cell]! / perCell[cell]!);
   const whole = volume.reduce((sum, each) => sum + each, 0);
-  const bathVolume = liquid * whole;
-  // Little liquid is emptied sooner than a cell is filled: it must not be asked for more than it holds.
-  const gates = open.reduce((sum, { conductance }) => sum + conductance, 0);
-  const step = Math.min(0.9 * stable, (0.25 * bathVolume) / gates);
   const flat = links.map(({ from, conductance }) => ({
     from: Int32Array.from(from),
     conductance: Float64Array.from(conductance)
   }));
+  return { counts, strides, total, volume, whole, open, flat, stable };
+}
+
+function follow(axes: readonly Axis[], rimAxis: number, strength: number, liquid: number, until: number): FrontCourse {
+  const { counts, strides, total, volume, whole, open, flat, stable } = gridOf(axes);
+  const bathVolume = liquid * whole;
+  // Little liquid is emptied sooner than a cell is filled: it must not be asked for more than it holds.
+  const gates = open.reduce((sum, { conductance }) => sum + conductance, 0);
+  const step = Math.min(0.9 * stable, (0.25 * bathVolume) / gates);
 
   // Held acid in units of what flesh binds: up to 1 it is bound, above it is free.
   const held = new Float64Array(total);

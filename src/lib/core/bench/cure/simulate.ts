@@ -15,7 +15,8 @@ import {
   warmth
 } from './parameters.ts';
 import { dosingOf, drainShare, dryLoss, waterShareOf, type CureSettings, type Stage } from './programme.ts';
-import { soluteIn, type Contact, type Solute, type SlabZone } from './solute.ts';
+import { soluteIn, type Solute } from './solute.ts';
+import { type Contact, type SlabZone } from './reservoirs.ts';
 import type { CureZone } from './zones.ts';
 
 /** One draw of what the model leans on. */
@@ -121,10 +122,7 @@ export function simulate(
   const waterShare = waterShareOf(settings);
   const startSalt = settings.method === 'desalt' ? settings.salt : 0;
   const startStrength = startSalt / waterShare;
-  const slabs: SlabZone[] = zones.map(({ mm, share }) => {
-    const depth = mm / 1000 / settings.faces;
-    return { depth, water: FLESH_DENSITY * depth * waterShare, face: share / (FLESH_DENSITY * depth) };
-  });
+  const slabs = slabsOf(settings, zones);
   const flesh = slabs.map(({ depth }) => FLESH_DENSITY * depth);
   /** 1/m²: how much of its way water goes in a stretch of diffusion. */
   const perTau = slabs.map(({ depth }) => 1 / (WATER_LOSS.shareOfDiffusionTime * depth ** 2));
@@ -137,13 +135,7 @@ export function simulate(
   const hasSugar = options.withSugar && stages.some(({ contact }) => 'sugar' in contact && contact.sugar > 0);
   const sugar = hasSugar ? soluteIn(slabs, options.nodes, SUGAR_SATURATION, 0, SUGAR_FACE_MOST) : null;
   const faceTotal = slabs.reduce((sum, { face }) => sum + face, 0);
-  /** kg per m² of each zone, for a share of the piece's weight. */
-  const laidOn = (share: number, of: 'salt' | 'sugar'): number[] =>
-    options.doses
-      ? options.doses.map((dose, zone) => dose[of] * flesh[zone]!)
-      : dosingOf(settings) === 'weight'
-        ? flesh.map((each) => share * each)
-        : flesh.map(() => share / faceTotal);
+  const laidOn = doser(settings, options, flesh, faceTotal);
 
   const drawn = new Float64Array(zones.length);
   const quick = new Float64Array(zones.length);
@@ -220,6 +212,30 @@ export function simulate(
 }
 
 type LaidOn = (share: number, of: 'salt' | 'sugar') => number[];
+
+/** Each zone as a slab of flesh, of a piece of 1 kg. */
+function slabsOf(settings: CureSettings, zones: readonly CureZone[]): SlabZone[] {
+  const waterShare = waterShareOf(settings);
+  return zones.map(({ mm, share }) => {
+    const depth = mm / 1000 / settings.faces;
+    return { depth, water: FLESH_DENSITY * depth * waterShare, face: share / (FLESH_DENSITY * depth) };
+  });
+}
+
+/** What is laid on each zone, kg per m² of its face, for a share of the piece's weight. */
+const doser =
+  (
+    settings: CureSettings,
+    options: Pick<SimulationOptions, 'doses'>,
+    flesh: readonly number[],
+    faceTotal: number
+  ): LaidOn =>
+  (share, of) =>
+    options.doses
+      ? options.doses.map((dose, zone) => dose[of] * flesh[zone]!)
+      : dosingOf(settings) === 'weight'
+        ? flesh.map((each) => share * each)
+        : flesh.map(() => share / faceTotal);
 
 function contactFor(contact: Stage['contact'], of: 'salt' | 'sugar', laidOn: LaidOn): Contact {
   if (contact.kind === 'laid') {

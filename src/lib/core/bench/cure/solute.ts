@@ -1,39 +1,5 @@
 import { EmberError, inRange } from '../../errors.ts';
-
-/** One thickness zone of a piece, as salt sees it: a slab open on one face (x = 0), closed on the other. */
-export interface SlabZone {
-  /** From the open face to the closed one (skin, or the middle of a slab open on both faces), m. */
-  readonly depth: number;
-  /** Water under one square metre of open face at the start, kg. */
-  readonly water: number;
-  /** Open face, m²: zones of one bath share it by their faces. */
-  readonly face: number;
-}
-
-/** What stands at the open faces from a moment on. */
-export type Contact =
-  /** Solid laid on, zone by zone: it dissolves in the water it draws. kg per m² of face. */
-  | { readonly kind: 'laid'; readonly dose: readonly number[]; readonly drains: number }
-  /** One stirred bath for all zones, kg. */
-  | { readonly kind: 'bath'; readonly solute: number; readonly water: number }
-  /** Nothing: wiped, rinsed, or in the air. */
-  | { readonly kind: 'closed'; readonly keep: boolean }
-  /** Back into what it was lifted from. */
-  | { readonly kind: 'again' };
-
-interface Reservoir {
-  readonly zones: readonly number[];
-  /** Whether `solute` and `water` are kg, or kg per m² of its one zone. */
-  readonly isBath: boolean;
-  /** What a square metre of each zone counts in it: its face in a bath, 1 where it is the only one. */
-  readonly weight: Float64Array;
-  readonly drains: number;
-  solute: number;
-  water: number;
-  strength: number;
-  /** Strength of the flesh that stands in balance with it, over its own: by the strength of the step before. */
-  share: number;
-}
+import { reservoirsAt, type Contact, type SlabZone } from './reservoirs.ts';
 
 /** A solute on its way through every zone of a piece. */
 export interface Solute {
@@ -63,112 +29,20 @@ export interface Solute {
 }
 
 /**
- * Fick's second law in the water of a piece's zones, by finite volumes and backward Euler: unconditionally stable, never
- * negative, and every gram that leaves the outside is found in the flesh. Concentration is in the water of the flesh.
- *
- * Laid solid holds the face at saturation until it is gone, then it is a finite brine of the water it drew; a bath is
- * finite, well stirred and solved together with all zones that lie in it. Checked against Crank, The Mathematics of
- * Diffusion, 2nd ed. (1975), ch. 4. Water that leaves the flesh carries what is dissolved in it out with it (upwind, in the
- * same step); water that is drunk comes in plain.
- *
- * @param saturation kg solute per kg water at which a liquid is full
- * @param most kg per kg water that the flesh at the face holds at the very most: a face drying out takes c / (1 + c / most) of a liquid
- *   of strength c. Infinity where the flesh takes the liquid as it is
- * @param start kg solute per kg water in the flesh at the start
- * @throws EmberError `quantity.out-of-range` naming the field
+ * One step's equations of all zones, solved from the closed end outwards with the strength at the faces left open: the first cell answers
+ * to the strength c of its face as rest + gain c.
  */
-export function soluteIn(
-  zones: readonly SlabZone[],
-  nodes: number,
-  saturation: number,
-  start = 0,
-  most = Infinity
-): Solute {
-  const n = inRange(nodes, { field: 'nodes', unit: '', min: 4, max: 2000 });
-  if (zones.length === 0) throw new EmberError('form.incomplete', { field: 'zones' });
-  for (const { depth, water, face } of zones) {
-    inRange(depth, { field: 'depth', unit: 'm', min: 2e-4, max: 0.2 });
-    inRange(water, { field: 'water', unit: 'kg/m²', min: 1e-3, max: 1000 });
-    inRange(face, { field: 'face', unit: 'm²', min: 1e-9, max: 1e4 });
-  }
-  const count = zones.length;
-  // Cell by cell, all zones side by side: their chains of divisions are independent, and a processor runs them at once.
-  const mass = new Float64Array(n * count);
-  for (let i = 0; i < mass.length; i++) mass[i] = (start * zones[i % count]!.water) / n;
-  const cell = Float64Array.from(zones, ({ water }) => water / n);
-  const perSpread = Float64Array.from(zones, ({ depth }) => (n / depth) ** 2);
-  const face = Float64Array.from(zones, (zone) => zone.face);
-  const single = new Float64Array(count).fill(1);
-  const before = new Float64Array(count);
+function elimination(n: number, count: number, mass: Float64Array, cell: Float64Array, perSpread: Float64Array) {
   const upper = new Float64Array(n * count);
   const right = new Float64Array(n * count);
   const rate = new Float64Array(count);
-  const strengths = new Float64Array(count);
-  // The first cell answers to the strength c of its face as rest + gain c.
   const rest = new Float64Array(count);
   const gain = new Float64Array(count);
   const gate = new Float64Array(count);
   /** Share of a cell's water that leaves through it for each cell behind it, in this step. */
   const carry = new Float64Array(count);
-  const carried = new Float64Array(count);
-  let isCarrying = false;
-  /** Strength of what stands at each face; below nothing where nothing does. */
-  const facing = new Float64Array(count).fill(-1);
-  /** What came into each zone since the start, by what left the outside; kg/m². */
-  const gained = new Float64Array(count);
-  const shareAt = (strength: number) => 1 / (1 + strength / most);
-  let reservoirs: Reservoir[] = [];
-  let kept: Reservoir[] = [];
-  let thrown = 0;
-  const scale = (reservoir: Reservoir) => (reservoir.isBath ? 1 : zones[reservoir.zones[0]!]!.face);
-  const throwAway = (all: readonly Reservoir[]) => {
-    for (const each of all) thrown += each.solute * scale(each);
-  };
 
-  function meet(contact: Contact): void {
-    change(contact);
-    facing.fill(-1);
-    for (const { zones: its, strength } of reservoirs) for (const zone of its) facing[zone] = strength;
-  }
-  function change(contact: Contact): void {
-    if (contact.kind === 'again') {
-      throwAway(reservoirs);
-      [reservoirs, kept] = [kept, []];
-      return;
-    }
-    if (contact.kind === 'closed' && contact.keep) {
-      throwAway(kept);
-      [kept, reservoirs] = [reservoirs, []];
-      return;
-    }
-    throwAway(reservoirs);
-    throwAway(kept);
-    kept = [];
-    if (contact.kind === 'closed') reservoirs = [];
-    else if (contact.kind === 'bath') {
-      inRange(contact.water, { field: 'bath', unit: 'kg', min: 1e-9, max: 1e6 });
-      const { solute, water } = contact;
-      const all = zones.map((_, zone) => zone);
-      const strength = Math.min(saturation, solute / water);
-      reservoirs = [
-        { zones: all, isBath: true, weight: face, drains: 0, solute, water, strength, share: shareAt(strength) }
-      ];
-    } else {
-      reservoirs = contact.dose.map((solute, zone) => ({
-        zones: [zone],
-        isBath: false,
-        weight: single,
-        drains: contact.drains,
-        solute,
-        water: 0,
-        strength: solute > 0 ? saturation : 0,
-        share: shareAt(solute > 0 ? saturation : 0)
-      }));
-    }
-  }
-
-  /** Elimination from the closed end outwards, with the strength at the faces left open. */
-  function eliminate(spread: number, isOpen: boolean): void {
+  function eliminate(spread: number, isOpen: boolean, isCarrying: boolean): void {
     const inner = (n - 1) * count;
     for (let zone = 0; zone < count; zone++) {
       const r = spread * perSpread[zone]!;
@@ -207,14 +81,71 @@ export function soluteIn(
       gain[zone] = gate[zone]! * cell[zone]! * inverse;
     }
   }
-  function substitute(): void {
-    // `strengths` are those of the flesh in balance with what stands at its face.
+  /** @param strengths those of the flesh in balance with what stands at its face */
+  function substitute(strengths: Float64Array): void {
     for (let zone = 0; zone < count; zone++) mass[zone] = rest[zone]! + gain[zone]! * strengths[zone]!;
     for (let at = count; at < mass.length; at++) mass[at] = right[at]! + upper[at]! * mass[at - count]!;
   }
+
+  return { rest, gain, gate, carry, eliminate, substitute };
+}
+
+/**
+ * Fick's second law in the water of a piece's zones, by finite volumes and backward Euler: unconditionally stable, never
+ * negative, and every gram that leaves the outside is found in the flesh. Concentration is in the water of the flesh.
+ *
+ * Laid solid holds the face at saturation until it is gone, then it is a finite brine of the water it drew; a bath is
+ * finite, well stirred and solved together with all zones that lie in it. Checked against Crank, The Mathematics of
+ * Diffusion, 2nd ed. (1975), ch. 4. Water that leaves the flesh carries what is dissolved in it out with it (upwind, in the
+ * same step); water that is drunk comes in plain.
+ *
+ * @param saturation kg solute per kg water at which a liquid is full
+ * @param most kg per kg water that the flesh at the face holds at the very most: a face drying out takes c / (1 + c / most) of a liquid
+ *   of strength c. Infinity where the flesh takes the liquid as it is
+ * @param start kg solute per kg water in the flesh at the start
+ * @throws EmberError `quantity.out-of-range` naming the field
+ */
+export function soluteIn(
+  zones: readonly SlabZone[],
+  nodes: number,
+  saturation: number,
+  start = 0,
+  most = Infinity
+): Solute {
+  const n = inRange(nodes, { field: 'nodes', unit: '', min: 4, max: 2000 });
+  if (zones.length === 0) throw new EmberError('form.incomplete', { field: 'zones' });
+  for (const { depth, water, face } of zones) {
+    inRange(depth, { field: 'depth', unit: 'm', min: 2e-4, max: 0.2 });
+    inRange(water, { field: 'water', unit: 'kg/m²', min: 1e-3, max: 1000 });
+    inRange(face, { field: 'face', unit: 'm²', min: 1e-9, max: 1e4 });
+  }
+  const count = zones.length;
+  // Cell by cell, all zones side by side: their chains of divisions are independent, and a processor runs them at once.
+  const mass = new Float64Array(n * count);
+  for (let i = 0; i < mass.length; i++) mass[i] = (start * zones[i % count]!.water) / n;
+  const cell = Float64Array.from(zones, ({ water }) => water / n);
+  const perSpread = Float64Array.from(zones, ({ depth }) => (n / depth) ** 2);
+  const { rest, gain, gate, carry, eliminate, substitute } = elimination(n, count, mass, cell, perSpread);
+  const before = new Float64Array(count);
+  const strengths = new Float64Array(count);
+  const carried = new Float64Array(count);
+  /** Strength of what stands at each face; below nothing where nothing does. */
+  const facing = new Float64Array(count).fill(-1);
+  /** What came into each zone since the start, by what left the outside; kg/m². */
+  const gained = new Float64Array(count);
+  const shareAt = (strength: number) => 1 / (1 + strength / most);
+  const pool = reservoirsAt(zones, saturation, shareAt);
+
+  function meet(contact: Contact): void {
+    pool.change(contact);
+    facing.fill(-1);
+    for (const { zones: its, strength } of pool.now()) for (const zone of its) facing[zone] = strength;
+  }
+
   function step(spread: number, drawn: ArrayLike<number>, deep: ArrayLike<number> = drawn): void {
+    const reservoirs = pool.now();
     const isOpen = reservoirs.length > 0;
-    isCarrying = false;
+    let isCarrying = false;
     for (let zone = 0; zone < count; zone++) {
       const water = zones[zone]!.water - drawn[zone]!;
       if (!(water > 0)) {
@@ -226,7 +157,7 @@ export function soluteIn(
       isCarrying ||= carry[zone]! > 0;
       carried[zone] = deep[zone]!;
     }
-    eliminate(spread, isOpen);
+    eliminate(spread, isOpen, isCarrying);
     for (const reservoir of reservoirs) {
       const { weight, zones: its } = reservoir;
       let given = 0;
@@ -260,9 +191,9 @@ export function soluteIn(
       reservoir.water = water;
       reservoir.strength = strength;
       reservoir.share = shareAt(strength);
-      thrown += off * strength * scale(reservoir);
+      pool.drain(reservoir, off * strength);
     }
-    substitute();
+    substitute(strengths);
   }
 
   return {
@@ -276,10 +207,7 @@ export function soluteIn(
       for (let at = zone; at < mass.length; at += count) total += mass[at]!;
       return total;
     },
-    outside: () => [...reservoirs, ...kept].reduce((total, each) => total + each.solute * scale(each), thrown),
-    left: (zone) => {
-      const reservoir = [...reservoirs, ...kept].find((each) => each.zones.includes(zone));
-      return reservoir && !reservoir.isBath ? reservoir.solute : 0;
-    }
+    outside: pool.outside,
+    left: pool.left
   };
 }
