@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { judgeCycle, type ComplianceOptions } from '../../src/lib/core/bench/freeze/compliance.ts';
+import { judgeCycle } from '../../src/lib/core/bench/freeze/compliance.ts';
+import { type ComplianceOptions } from '../../src/lib/core/bench/freeze/hold.ts';
 import { logReader } from '../../src/lib/core/log/csv.ts';
 import { NO_READINGS, seriesOf, warmest, type LogReading, type Series } from '../../src/lib/core/log/series.ts';
 import type { FreezeReading } from '../../src/lib/core/activity/freeze/fold.ts';

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { judgeCycle, statementMeets, type ComplianceOptions } from '../../src/lib/core/bench/freeze/compliance.ts';
+import { judgeCycle, statementMeets } from '../../src/lib/core/bench/freeze/compliance.ts';
+import { type ComplianceOptions } from '../../src/lib/core/bench/freeze/hold.ts';
 import { loadWarnings } from '../../src/lib/core/bench/freeze/forecast.ts';
 import { coreArrival, phamSeconds, type FreezeInput } from '../../src/lib/core/bench/freeze/pham.ts';
 import type { FreezeReading } from '../../src/lib/core/activity/freeze/fold.ts';

@@ -1,4 +1,5 @@
-import { judgeCycle, SOLID_CORE, type ComplianceOptions, type CycleResult } from '../bench/freeze/compliance.ts';
+import { judgeCycle } from '../bench/freeze/compliance.ts';
+import { SOLID_CORE, type ComplianceOptions, type CycleResult } from '../bench/freeze/hold.ts';
 import type { LogBook, RunLog } from '../log/holding.ts';
 import type { FreezeRun } from '../activity/freeze/fold.ts';
 import type { JudgeContext } from './context.ts';

@@ -23,22 +23,57 @@ export function demoPaper(lines: readonly string[]): Uint8Array {
   );
 }
 
-/** This morning's delivery, and what was seen on it. */
-export function morning(tools: DemoTools): void {
-  const { step, receive, paper, daysAgo, grams, celsius, lots, pieces } = tools;
+/** The one delivery of the morning: what comes in it, and what is seen on it. */
+function doorOf({ step, receive, lots }: DemoTools) {
   let delivery = '';
   const graywater = { supplier: 'Graywater Landings', faoArea: '27' };
   const inDelivery = (name: string, hoursAgo: number, by: string, input: Input) =>
     receive(name, hoursAgo, by, () => ({ ...graywater, delivery, ...input }));
   const inspect = (name: string, hoursAgo: number, by: string, input: Input) =>
     step(hoursAgo, by, 'inspect-lot', () => ({ lot: lots[name], ...input }));
+  return { inDelivery, inspect, opened: (id: string) => void (delivery = id) };
+}
 
+/** Mackerel that nobody wants, on its way back with the driver. */
+function sentBack(
+  { step, daysAgo, grams, celsius, lots }: DemoTools,
+  { inDelivery, inspect }: ReturnType<typeof doorOf>
+): void {
+  inDelivery('mackerel', 3.05, 'p3', {
+    species: 'atlantic-mackerel',
+    form: 'whole',
+    source: 'wild',
+    area: 'Vess Sound',
+    supplierLot: 'GW-793',
+    caughtOn: daysAgo(3),
+    mass: grams(3000),
+    core: celsius(3.4),
+    ice: 'none'
+  });
+  inspect('mackerel', 2.9, 'p1', {
+    'level-eye': '2',
+    'level-gill': '2',
+    'level-skin': '2',
+    'level-flesh': '2',
+    'level-belly': '1',
+    'level-smell': '2',
+    decision: 'send-back',
+    reason: 'sour, and no ice left'
+  });
+  step(2.6, 'p1', 'return-lot', () => ({ lot: lots.mackerel, to: 'Graywater Landings, the driver', credit: 'asked' }));
+}
+
+/** This morning's delivery, and what was seen on it. */
+export function morning(tools: DemoTools): void {
+  const { step, paper, daysAgo, grams, celsius, pieces } = tools;
+  const door = doorOf(tools);
+  const { inDelivery, inspect } = door;
   step(
     3.4,
     'p3',
     'open-delivery',
     () => ({ supplier: 'Graywater Landings', reference: '20418', vehicle: '2.8 C' }),
-    (result) => (delivery = String(result.delivery))
+    (result) => door.opened(String(result.delivery))
   );
   inDelivery('dory', 3.3, 'p3', {
     species: 'john-dory',
@@ -115,28 +150,7 @@ export function morning(tools: DemoTools): void {
     until: '20 h',
     own: true
   }));
-  inDelivery('mackerel', 3.05, 'p3', {
-    species: 'atlantic-mackerel',
-    form: 'whole',
-    source: 'wild',
-    area: 'Vess Sound',
-    supplierLot: 'GW-793',
-    caughtOn: daysAgo(3),
-    mass: grams(3000),
-    core: celsius(3.4),
-    ice: 'none'
-  });
-  inspect('mackerel', 2.9, 'p1', {
-    'level-eye': '2',
-    'level-gill': '2',
-    'level-skin': '2',
-    'level-flesh': '2',
-    'level-belly': '1',
-    'level-smell': '2',
-    decision: 'send-back',
-    reason: 'sour, and no ice left'
-  });
-  step(2.6, 'p1', 'return-lot', () => ({ lot: lots.mackerel, to: 'Graywater Landings, the driver', credit: 'asked' }));
+  sentBack(tools, door);
 }
 
 /** A cook's own catch, and what the house settled for itself: a stricter rule book, a species that keeps less long. */

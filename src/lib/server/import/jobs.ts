@@ -40,6 +40,20 @@ export interface ImportHouse {
   readonly executor: Executor;
 }
 
+/** Writes what comes into a file, and hands back its size in bytes. @throws EmberError `file.too-large`, `file.empty` */
+async function putDown(body: ReadableStream<Uint8Array>, file: string): Promise<number> {
+  let size = 0;
+  const measure = new Transform({
+    transform(part: Buffer, _, next) {
+      size += part.length;
+      next(size > LOG_BYTES ? new EmberError('file.too-large', { field: 'file', max: LOG_BYTES }) : null, part);
+    }
+  });
+  await pipeline(Readable.fromWeb(body as never), measure, createWriteStream(file));
+  if (statSync(file).size === 0) throw new EmberError('file.empty', { field: 'file' });
+  return size;
+}
+
 /** Files of loggers on their way in. They live in memory: what is kept of them stands in the ledger. */
 export function openImports(app: () => ImportHouse) {
   const jobs = new Map<string, Held>();
@@ -90,16 +104,8 @@ export function openImports(app: () => ImportHouse) {
       mkdirSync(folder(), { recursive: true });
       const id = randomUUID();
       const file = join(folder(), `${id}.csv`);
-      let size = 0;
-      const measure = new Transform({
-        transform(part: Buffer, _, next) {
-          size += part.length;
-          next(size > LOG_BYTES ? new EmberError('file.too-large', { field: 'file', max: LOG_BYTES }) : null, part);
-        }
-      });
       try {
-        await pipeline(Readable.fromWeb(body as never), measure, createWriteStream(file));
-        if (statSync(file).size === 0) throw new EmberError('file.empty', { field: 'file' });
+        const size = await putDown(body, file);
         const lines = headOf(file);
         const job: Held = {
           id,

@@ -1,6 +1,6 @@
 import { placeLog, type LogBook, type PlaceLog, type RunLog } from '../../core/log/holding.ts';
 import { NO_READINGS, between, seriesOf, warmest, withHand, type Series } from '../../core/log/series.ts';
-import { DEFAULT_LOGGED_GAP_SECONDS } from '../../core/bench/freeze/compliance.ts';
+import { DEFAULT_LOGGED_GAP_SECONDS } from '../../core/bench/freeze/hold.ts';
 import { effectiveEvents, versionsThatCount } from '../../core/record/amend.ts';
 import type { RecordEvent } from '../../core/record/events.ts';
 import type { Sensor } from '../../core/activity/cold/fold.ts';

@@ -1,5 +1,5 @@
 import { area, curveLinear, line, scaleLinear, scaleTime, type ScaleLinear, type ScaleTime } from 'd3';
-import { DEFAULT_LOGGED_GAP_SECONDS } from '../../core/bench/freeze/compliance.ts';
+import { DEFAULT_LOGGED_GAP_SECONDS } from '../../core/bench/freeze/hold.ts';
 import type { Bin } from '../../core/log/series.ts';
 
 const BELIEVED_MS = DEFAULT_LOGGED_GAP_SECONDS * 1000;

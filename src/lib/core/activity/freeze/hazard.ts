@@ -131,66 +131,49 @@ function frozen(context: JudgeContext): Reason | null {
   );
 }
 
-/**
- * Living parasites: every raw route needs an exemption the profile writes, or a freezing cycle it names. Nothing in the
- * species table clears a fish.
- */
-export const parasites: Hazard = (context) => {
+/** What no exemption covers and no freezing answers: what of its papers falls short, or that there is none. */
+function unanswered(context: JudgeContext): Reason {
   const { profile, species, lot } = context;
-  const exempt = exemption(context);
-  // Taken in to be frozen first: the house is stricter than any exemption, and only a freeze answers it.
-  const mustFreeze = lot.decisions.some(({ decision }) => decision === 'hold-freeze');
-  const found = mustFreeze ? frozen(context) : (exempt ?? frozen(context));
+  const farmed = lot.received.source === 'farmed';
+  const about = (['feed-statement', 'freezing-statement'] as const).map((type) => papers(context, type));
+  const expired = about.reduce((sum, each) => sum + each.expired.length, 0);
+  const conflict = about.flatMap(({ conflicting }) => conflicting)[0];
+  const canExempt = farmed && profile.parasites.aquaculture !== null;
+  const notRinsed = profile.parasites.exemptGroups.some(
+    ({ group, needs }) => group === species.group && needs === 'roeRinsed'
+  );
+  return reason(
+    context,
+    HAZARD,
+    conflict
+      ? 'parasites.paper-contradicts'
+      : expired > 0
+        ? 'parasites.paper-expired'
+        : notRinsed
+          ? 'parasites.roe-not-rinsed'
+          : canExempt
+            ? 'parasites.no-farm-paper'
+            : 'parasites.not-frozen',
+    { kind: 'missing' },
+    canExempt ? profile.parasites.aquaculture!.rule : profile.parasites.rule,
+    {
+      evidence: conflict ? [conflict.paper.seq, lot.received.seq] : [],
+      seen: { source: lot.received.source, conflicts: conflict?.conflicts.join(', ') ?? '' },
+      wouldChange: conflict
+        ? 'ask-the-supplier'
+        : notRinsed
+          ? 'rinse-or-freeze'
+          : canExempt
+            ? 'farm-paper-or-freeze'
+            : 'freeze-or-statement'
+    }
+  );
+}
+
+/** Kudoa, where the rule book names it or the species has it; `found` is what answers for the nematodes. */
+function kudoaOf(context: JudgeContext, found: Reason | null): Reason[] {
   const out: Reason[] = [];
-  if (found) out.push(found);
-  if (!found && mustFreeze) {
-    out.push(
-      reason(context, HAZARD, 'decision.hold-to-freeze', { kind: 'missing' }, profile.parasites.rule, {
-        evidence: [lot.decision.seq],
-        seen: { by: lot.decision.by },
-        wouldChange: 'freeze-or-statement'
-      })
-    );
-  }
-  // Held to be frozen or not: what no exemption covers needs its freezing for a reason of its own.
-  if (!found && !exempt) {
-    const farmed = lot.received.source === 'farmed';
-    const about = (['feed-statement', 'freezing-statement'] as const).map((type) => papers(context, type));
-    const expired = about.reduce((sum, each) => sum + each.expired.length, 0);
-    const conflict = about.flatMap(({ conflicting }) => conflicting)[0];
-    const canExempt = farmed && profile.parasites.aquaculture !== null;
-    const notRinsed = profile.parasites.exemptGroups.some(
-      ({ group, needs }) => group === species.group && needs === 'roeRinsed'
-    );
-    out.push(
-      reason(
-        context,
-        HAZARD,
-        conflict
-          ? 'parasites.paper-contradicts'
-          : expired > 0
-            ? 'parasites.paper-expired'
-            : notRinsed
-              ? 'parasites.roe-not-rinsed'
-              : canExempt
-                ? 'parasites.no-farm-paper'
-                : 'parasites.not-frozen',
-        { kind: 'missing' },
-        canExempt ? profile.parasites.aquaculture!.rule : profile.parasites.rule,
-        {
-          evidence: conflict ? [conflict.paper.seq, lot.received.seq] : [],
-          seen: { source: lot.received.source, conflicts: conflict?.conflicts.join(', ') ?? '' },
-          wouldChange: conflict
-            ? 'ask-the-supplier'
-            : notRinsed
-              ? 'rinse-or-freeze'
-              : canExempt
-                ? 'farm-paper-or-freeze'
-                : 'freeze-or-statement'
-        }
-      )
-    );
-  }
+  const { profile, species, lot } = context;
   const { kudoa } = profile.parasites;
   if (!kudoa && found && species.hazards.includes('kudoa') && lot.received.source !== 'wild') {
     out.push(
@@ -226,6 +209,13 @@ export const parasites: Hazard = (context) => {
           })
     );
   }
+  return out;
+}
+
+/** Flukes of fresh and brackish water, where no freezing of the rule book kills them. */
+function flukesOf(context: JudgeContext): Reason[] {
+  const out: Reason[] = [];
+  const { profile, species, lot } = context;
   // A paper from a farm speaks of nematodes; flukes of fresh and brackish water need their own answer.
   const fluke =
     species.parasitesWhenWild.includes('fluke') ||
@@ -247,5 +237,32 @@ export const parasites: Hazard = (context) => {
       )
     );
   }
+  return out;
+}
+
+/**
+ * Living parasites: every raw route needs an exemption the profile writes, or a freezing cycle it names. Nothing in the
+ * species table clears a fish.
+ */
+export const parasites: Hazard = (context) => {
+  const { profile, lot } = context;
+  const exempt = exemption(context);
+  // Taken in to be frozen first: the house is stricter than any exemption, and only a freeze answers it.
+  const mustFreeze = lot.decisions.some(({ decision }) => decision === 'hold-freeze');
+  const found = mustFreeze ? frozen(context) : (exempt ?? frozen(context));
+  const out: Reason[] = [];
+  if (found) out.push(found);
+  if (!found && mustFreeze) {
+    out.push(
+      reason(context, HAZARD, 'decision.hold-to-freeze', { kind: 'missing' }, profile.parasites.rule, {
+        evidence: [lot.decision.seq],
+        seen: { by: lot.decision.by },
+        wouldChange: 'freeze-or-statement'
+      })
+    );
+  }
+  // Held to be frozen or not: what no exemption covers needs its freezing for a reason of its own.
+  if (!found && !exempt) out.push(unanswered(context));
+  out.push(...kudoaOf(context, found), ...flukesOf(context));
   return out;
 };

@@ -1,4 +1,4 @@
-import { DEFAULT_LOGGED_GAP_SECONDS } from '../../bench/freeze/compliance.ts';
+import { DEFAULT_LOGGED_GAP_SECONDS } from '../../bench/freeze/hold.ts';
 import { running } from '../../record/occupation.ts';
 import { show, type Task } from '../../service/show.ts';
 

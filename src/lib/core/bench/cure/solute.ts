@@ -28,6 +28,15 @@ export interface Solute {
   readonly left: (zone: number) => number;
 }
 
+function checkZones(zones: readonly SlabZone[]): void {
+  if (zones.length === 0) throw new EmberError('form.incomplete', { field: 'zones' });
+  for (const { depth, water, face } of zones) {
+    inRange(depth, { field: 'depth', unit: 'm', min: 2e-4, max: 0.2 });
+    inRange(water, { field: 'water', unit: 'kg/m²', min: 1e-3, max: 1000 });
+    inRange(face, { field: 'face', unit: 'm²', min: 1e-9, max: 1e4 });
+  }
+}
+
 /**
  * One step's equations of all zones, solved from the closed end outwards with the strength at the faces left open: the first cell answers
  * to the strength c of its face as rest + gain c.
@@ -112,13 +121,8 @@ export function soluteIn(
   start = 0,
   most = Infinity
 ): Solute {
+  checkZones(zones);
   const n = inRange(nodes, { field: 'nodes', unit: '', min: 4, max: 2000 });
-  if (zones.length === 0) throw new EmberError('form.incomplete', { field: 'zones' });
-  for (const { depth, water, face } of zones) {
-    inRange(depth, { field: 'depth', unit: 'm', min: 2e-4, max: 0.2 });
-    inRange(water, { field: 'water', unit: 'kg/m²', min: 1e-3, max: 1000 });
-    inRange(face, { field: 'face', unit: 'm²', min: 1e-9, max: 1e4 });
-  }
   const count = zones.length;
   // Cell by cell, all zones side by side: their chains of divisions are independent, and a processor runs them at once.
   const mass = new Float64Array(n * count);
@@ -141,7 +145,6 @@ export function soluteIn(
     facing.fill(-1);
     for (const { zones: its, strength } of pool.now()) for (const zone of its) facing[zone] = strength;
   }
-
   function step(spread: number, drawn: ArrayLike<number>, deep: ArrayLike<number> = drawn): void {
     const reservoirs = pool.now();
     const isOpen = reservoirs.length > 0;

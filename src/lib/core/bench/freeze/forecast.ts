@@ -1,6 +1,6 @@
 import { inRange } from '../../errors.ts';
 import { bandOf, seededChance, type Band } from '../../random.ts';
-import { SOLID_CORE } from './compliance.ts';
+import { SOLID_CORE } from './hold.ts';
 import { AIR_CLASSES, blockOf, coreArrival, PACKINGS, type FreezeInput } from './pham.ts';
 import { simulate, type Shape, type ThermalRun } from './simulate.ts';
 import { fishThermal, heatOfKilogram } from './thermal.ts';
