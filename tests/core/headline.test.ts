@@ -23,7 +23,7 @@ describe('the first line of a piece', () => {
     const open = say({ lot: CHAR, papers: [fullFeed] }, 1, 'raw');
     expect(open.line).to.match(/^Raw: open until h\d+; read it by h\d+$/);
     expect(open.readBy).to.be.lessThan(open.until!);
-    expect(open.deciding!.effect.kind).to.be.oneOf(['closes', 'unheard']);
+    expect(open.deciding!.effect.kind).to.be.oneOf(['closes', 'read-by']);
     expect(open.toOpen).to.deep.equal([]);
     expect(open.instead).to.equal('');
   });

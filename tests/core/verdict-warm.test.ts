@@ -12,10 +12,8 @@ import {
   ask,
   board,
   celsius,
-  event,
   HOUR,
   HOUSE,
-  holdStart,
   kept,
   lineageOf,
   listed,
@@ -24,185 +22,15 @@ import {
   LOT,
   moved,
   START,
-  thaw,
   typed,
   type Case
 } from './build.ts';
-import { chilled, fullFeed, runGolden, statement, tag, type Golden } from './golden.ts';
+import { chilled, fullFeed, runGolden, tag, type Golden } from './golden.ts';
 import { runs } from '../runs.ts';
-
-const read = (hours: number, c: number) => event('cold.read', hours, { reading: celsius(c), place: '' });
-const out = (hours: number) => event('piece.moved', hours, { place: 'Pass', cold: false, core: null, secondsOut: 0 });
-/** Farmed turbot with its paper: no parasite clock and no histamine in the way. */
-const turbot: Case['lot'] = { species: 'turbot', source: 'farmed', farmSystem: 'land-based', form: 'fillet' };
-const papers = [fullFeed];
-const of = (events: RecordEvent[], more: Partial<Case> = {}): Case => ({ lot: turbot, papers, events, ...more });
-const tuna: Case['lot'] = { species: 'yellowfin', form: 'loin' };
-const minute = 1 / 60;
-
-// A core of 1 °C at the door. Limits: 5 °C (41 °F), 21.1 °C (70 °F); 4 h, or 2 h where any of it was above 21.1.
-const SPELLS: Golden[] = [
-  {
-    // 5 °C is crossed at 0.19 of every rise to 22 and at 0.105 of every fall to 3: about 4.5 h of each round are warm, of 2 h.
-    name: 'A1: 22 °C for 3.9 h, one reading of 3 °C, three times over',
-    of: of([0, 5, 10].flatMap((from) => [read(from + 0.1, 22), read(from + 4, 22), read(from + 4.1, 3)])),
-    at: 15,
-    want: 'closed',
-    code: 'clock.spent'
-  },
-  {
-    name: 'A2: three stays of 3.5 h on the pass, each put back cold',
-    of: of([0, 5, 10].flatMap((from) => [out(from + 0.5), moved(from + 4, 'Drawer')])),
-    at: 15,
-    want: 'closed',
-    code: 'clock.spent'
-  },
-  {
-    name: 'A2: one stay of 3.5 h leaves half an hour',
-    of: of([out(0.5), moved(4, 'Drawer')]),
-    at: 5,
-    want: 'open'
-  },
-  {
-    name: 'A2: … which the next stay takes',
-    of: of([out(0.5), moved(4, 'Drawer'), out(5), moved(5.5 + minute, 'Drawer')]),
-    at: 6,
-    want: 'closed'
-  },
-  {
-    name: 'A2: four hours to the minute are not more than four',
-    of: of([out(0.5), moved(4, 'Drawer'), out(5), moved(5.5, 'Drawer')]),
-    at: 6,
-    want: 'open'
-  },
-  {
-    name: 'for the pan it is spent twice over: 7.5 h are not 8',
-    of: of([out(0.5), moved(4, 'Drawer'), out(5), moved(9, 'Drawer')]),
-    at: 10,
-    route: 'cooked',
-    want: 'open'
-  },
-  {
-    name: '… and 8 h 30 min are',
-    of: of([out(0.5), moved(4, 'Drawer'), out(5), moved(10, 'Drawer')]),
-    at: 11,
-    route: 'cooked',
-    want: 'closed',
-    code: 'clock.pan'
-  },
-  {
-    name: 'a histamine kind is lost for the pan as well, at once',
-    of: of([out(0.5), moved(4, 'Drawer'), out(5), moved(6, 'Drawer')], { lot: tuna, papers: [chilled] }),
-    at: 11,
-    route: 'cooked',
-    want: 'closed'
-  },
-  {
-    name: 'a part of a degree above 21.1 °C halves it: 2 h 30 min of 21.2',
-    of: of([read(0.1, 21.2), read(2.6, 21.2), read(2.7, 3)]),
-    at: 3,
-    want: 'closed'
-  },
-  {
-    name: '… and exactly 21.1 °C does not',
-    of: of([read(0.1, 21.1), read(2.6, 21.1), read(2.7, 3)]),
-    at: 3,
-    want: 'open'
-  },
-  {
-    name: 'A26: 41 °F by hand for a day is at the limit of its own scale',
-    of: of([1, 10, 20].map((hours) => event('cold.read', hours, { reading: typed(5, 'F', '41 F'), place: '' }))),
-    at: 24,
-    want: 'open'
-  },
-  {
-    name: 'what stood warm when nobody read on is warm until somebody says otherwise',
-    of: of([read(2, 9)]),
-    at: 7,
-    want: 'not-cleared'
-  }
-];
-
-const UNKNOWN: Golden[] = [
-  {
-    name: 'A3: a place nobody listed is not cold: 30 h behind the stove',
-    of: of([moved(1, 'Drawer behind the stove')]),
-    at: 31,
-    want: 'closed',
-    code: 'clock.spent'
-  },
-  {
-    name: 'A3: … whatever a cold core said in the middle of it',
-    of: of([moved(1, 'Drawer behind the stove'), read(3, 2), read(6, 2)]),
-    at: 7,
-    want: 'closed'
-  },
-  {
-    name: 'A3: listing it takes nothing back',
-    of: of([moved(1, 'Drawer behind the stove')]),
-    at: 8,
-    house: { coldSpans: [{ id: 'x', name: 'Drawer behind the stove', from: START + 6 * HOUR, to: Infinity }] },
-    want: 'closed'
-  },
-  {
-    name: 'A3: listed after three hours it has one left',
-    of: of([moved(1, 'Drawer behind the stove')]),
-    at: 8,
-    house: { coldSpans: [{ id: 'x', name: 'Drawer behind the stove', from: START + 4 * HOUR, to: Infinity }] },
-    want: 'open'
-  },
-  {
-    name: 'A3: taken off the list while it lies there, it lay in the cold',
-    of: of([moved(1, 'Old fridge')]),
-    at: 8,
-    house: { coldSpans: [{ id: 'x', name: 'Old fridge', from: -Infinity, to: START + 2 * HOUR }] },
-    want: 'open'
-  },
-  {
-    name: 'US: a silence of a day and four hours: not cleared',
-    of: of([]),
-    at: 28,
-    want: 'not-cleared',
-    code: 'clock.read-by'
-  },
-  { name: 'US: a minute before that it is open', of: of([]), at: 28 - minute, want: 'ebbing' },
-  {
-    name: 'US: read cold after 29 h, five of them are spent',
-    of: of([read(29, 2)]),
-    at: 30,
-    want: 'closed',
-    code: 'clock.spent'
-  },
-  { name: 'US: read cold after 27 h, three of them are', of: of([read(27, 2)]), at: 30, want: 'open' },
-  { name: 'EU: 72 h of silence and four hours', of: of([]), at: 76, profile: 'eu', want: 'not-cleared' },
-  { name: 'EU: … and a minute before', of: of([]), at: 76 - minute, profile: 'eu', want: 'ebbing' },
-  {
-    name: 'A23: tuna silent for 100 h is within no budget',
-    of: of([], { lot: tuna, papers: [chilled] }),
-    at: 100,
-    route: 'cooked',
-    want: 'not-cleared',
-    code: 'histamine.read-by'
-  },
-  {
-    name: 'A23: read cold after 40 h, sixteen of eight hours are spent',
-    of: of([read(40, 1)], { lot: tuna, papers: [chilled] }),
-    at: 41,
-    route: 'cooked',
-    want: 'closed',
-    code: 'histamine.budget-spent'
-  },
-  {
-    name: 'A4: a cold reading in the minute of a warm one erases nothing: the line runs to the warmer',
-    of: of([read(6, 9), read(6 + 0.4 * minute, 1), read(12, 9), read(12 + 0.4 * minute, 1)], {
-      lot: tuna,
-      papers: [chilled]
-    }),
-    at: 13,
-    route: 'cooked',
-    want: 'closed'
-  }
-];
+import { SPELLS, of, out, papers, tuna, turbot } from './tables/warm-spells.ts';
+import { UNKNOWN } from './tables/warm-unknown.ts';
+import { cold, minute, read } from './tables/warm.ts';
+import { THAWS, TRAYS } from './tables/warm-thaws.ts';
 
 const drawerWith = (peak: number, minutes: number) => (from: readonly number[]) =>
   logsOf({
@@ -258,7 +86,6 @@ const LOGS: Golden[] = [
   }
 ];
 
-const cold = celsius(2);
 // By the slab in 21.1 °C (10 W/m²K, 30 mm): from 2 °C the face passes 5 °C after 8 min.
 const BOARDS: Golden[] = [
   {
@@ -293,95 +120,6 @@ const BOARDS: Golden[] = [
     code: 'clock.spent'
   },
   { name: 'A20: acid at 4 °C spends none', of: of([acidStart(1, 4)]), at: 3.1, route: 'acid', want: 'open' }
-];
-
-const TRAYS: Golden[] = [
-  { name: 'a four-hour tray alone has its four hours', of: of([holdStart(2)]), at: 6 - minute, want: 'ebbing' },
-  {
-    name: '… also where it was read above 21.1 °C',
-    of: of([holdStart(2), event('hold.read', 3, { reading: celsius(24) })]),
-    at: 5,
-    want: 'ebbing'
-  },
-  {
-    name: 'after an hour on the pass it has three',
-    of: of([out(0.5), moved(1.5, 'Drawer'), holdStart(2)]),
-    at: 5 + minute,
-    want: 'closed',
-    code: 'clock.spent'
-  },
-  {
-    name: 'A6: a six-hour tray that nobody read ends at four',
-    of: of([holdStart(2, '6h')]),
-    at: 6,
-    want: 'closed',
-    code: 'time-control.unread'
-  },
-  {
-    name: 'A6: read once it has its six, whatever was spent before',
-    of: of([out(0.5), moved(1.5, 'Drawer'), holdStart(2, '6h'), event('hold.read', 4, { reading: celsius(18) })]),
-    at: 8 - minute,
-    want: 'ebbing'
-  },
-  {
-    name: 'A6: read only after the four hours it was not watched',
-    of: of([holdStart(2, '6h'), event('hold.read', 6.5, { reading: celsius(18) })]),
-    at: 7,
-    want: 'closed'
-  },
-  {
-    name: 'A7: a tray that went out at 9 °C is over when it begins',
-    of: of([holdStart(2, '4h', celsius(9))]),
-    at: 2,
-    route: 'cooked',
-    want: 'closed',
-    code: 'time-control.started-warm'
-  },
-  {
-    name: 'A29: from 57 °C a tray is for the pan’s guests, not for raw',
-    of: of([read(1.9, 57), holdStart(2, '4h', celsius(57))]),
-    at: 2.5,
-    want: 'closed',
-    code: 'time-control.started-warm'
-  }
-];
-
-const frozen = { ...turbot, frozen: true, core: celsius(-20) };
-const THAWS: Golden[] = [
-  {
-    name: 'A10: under running water to 6 °C: not for the raw routes any more',
-    of: { lot: frozen, papers: [statement(-20, 168)], events: thaw(1, 2, { method: 'water', core: 6 }) },
-    at: 2.1,
-    want: 'closed',
-    code: 'thaw.ended-warm'
-  },
-  {
-    name: 'A10: the same for the pan',
-    of: { lot: frozen, papers: [statement(-20, 168)], events: thaw(1, 2, { method: 'water', core: 6 }) },
-    at: 2.1,
-    route: 'cooked',
-    want: 'open'
-  },
-  {
-    name: 'A10: exactly 5 °C',
-    of: { lot: frozen, papers: [statement(-20, 168)], events: thaw(1, 2, { method: 'water', core: 5 }) },
-    at: 2.1,
-    want: 'open'
-  },
-  {
-    name: 'A10: and nobody read it',
-    of: { lot: frozen, papers: [statement(-20, 168)], events: thaw(1, 2, { method: 'water', core: null }) },
-    at: 2.1,
-    want: 'not-cleared',
-    code: 'thaw.core-not-read'
-  },
-  {
-    name: '3-501.13(B): in water of 22 °C',
-    of: { lot: frozen, papers: [statement(-20, 168)], events: thaw(1, 2, { method: 'water', core: 2, medium: 22 }) },
-    at: 2.1,
-    want: 'closed',
-    code: 'thaw.water-warm'
-  }
 ];
 
 const oyster: Case['lot'] = { species: 'oyster', form: 'live', core: null };
@@ -622,11 +360,11 @@ describe('laws of the cumulative clock', () => {
     expect(spentAt([hour(0, 2), hour(3, 5)], 4 * 3600)).to.equal(null);
     expect(budgetEnd([hour(0, 1), hour(10, Infinity, 'silence')], 4 * 3600)).to.deep.equal({
       closes: null,
-      unheard: 13 * HOUR
+      readBy: 13 * HOUR
     });
     expect(budgetEnd([hour(0, 9), hour(10, Infinity, 'silence')], 4 * 3600)).to.deep.equal({
       closes: 4 * HOUR,
-      unheard: null
+      readBy: null
     });
   });
   it('places are asked for by their name on the house’s list', () => {

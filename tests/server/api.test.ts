@@ -26,13 +26,13 @@ function screenOf(place: string): string {
 }
 
 describe('one registry on both sides', () => {
-  it('every operation has a form on its place and an API route in the document', () => {
+  it('every operation has a form on its page and an API route in the document', () => {
     const { paths } = openApi();
     expect(OPERATIONS.length).to.be.greaterThan(15);
-    for (const { name, place } of OPERATIONS) {
+    for (const { name, page } of OPERATIONS) {
       expect(paths, name).to.have.property(`/api/v1/operations/${name}`);
-      expect(read(...folderOf(place), '+page.server.ts'), name).to.contain(`actionsFor('${place}')`);
-      expect(screenOf(place), name).to.contain(`operation="${name}"`);
+      expect(read(...folderOf(page), '+page.server.ts'), name).to.contain(`actionsFor('${page}')`);
+      expect(screenOf(page), name).to.contain(`operation="${name}"`);
     }
   });
   it('every form on a screen is an operation of the registry', () => {

@@ -66,10 +66,10 @@ const AFTER: Record<string, (result: Record<string, unknown>) => string> = {
   'import-note': ({ delivery }) => `/receive?delivery=${String(delivery)}`
 };
 
-/** The form actions of a place, made from the registry of operations. */
-export function actionsFor(place: string): Actions {
+/** The form actions of a page, made from the registry of operations. */
+export function actionsFor(page: string): Actions {
   return Object.fromEntries(
-    OPERATIONS.filter((operation) => operation.place === place).map((operation) => [
+    OPERATIONS.filter((operation) => operation.page === page).map((operation) => [
       operation.name,
       async ({ request, locals }: RequestEvent) => {
         const form = await request.formData();

@@ -61,7 +61,7 @@ const FILES: readonly object[] = [
   book
 ];
 const isOperation = (value: unknown): value is Operation =>
-  typeof value === 'object' && value !== null && 'run' in value && 'place' in value && 'summary' in value;
+  typeof value === 'object' && value !== null && 'run' in value && 'page' in value && 'summary' in value;
 
 /** Everything a person can do. Forms, API routes, the OpenAPI document and their tests all read this one list. */
 export const OPERATIONS: readonly Operation[] = [

@@ -10,7 +10,7 @@
     zone,
     names = {}
   }: { reasons: readonly Reason[]; zone: string; names?: Record<string, string | null> } = $props();
-  const weight: Record<string, number> = { never: 0, missing: 1, opens: 2, unheard: 3, closes: 3, pass: 4 };
+  const weight: Record<string, number> = { never: 0, missing: 1, opens: 2, readBy: 3, closes: 3, pass: 4 };
   const sorted = $derived([...reasons].sort((a, b) => weight[a.effect.kind]! - weight[b.effect.kind]!));
   /** The first and the last entries carry the proof; a long log between them is on the bench. */
   const shown = (evidence: readonly number[]) => {
@@ -22,7 +22,7 @@
     missing: 'Holds back',
     opens: 'Opens',
     closes: 'Closes',
-    unheard: 'Read it by',
+    'read-by': 'Read it by',
     pass: 'Stands'
   };
 </script>

@@ -1,3 +1,4 @@
+import type { Together } from '../core/record/slice.ts';
 import type { EventKind } from '../core/record/events.ts';
 import type { TaskCode } from '../core/service/hands.ts';
 import type { Step, Task } from '../core/service/show.ts';
@@ -39,9 +40,6 @@ const OF = [
   houseWords,
   ledgerWords
 ] as const;
-type Together<Union> = (Union extends unknown ? (one: Union) => void : never) extends (one: infer All) => void
-  ? All
-  : never;
 const together = <Part extends keyof ActivityWords>(part: Part) =>
   Object.assign({}, ...OF.map((each) => each[part])) as Together<(typeof OF)[number][Part]>;
 

@@ -10,7 +10,7 @@ import {
   type AcidSettings
 } from '../../../src/lib/core/bench/acid/plan.ts';
 import { SET_POINTS } from '../../../src/lib/core/activity/acid/lists.ts';
-import { ACID_STYLES } from '../../../src/lib/words/acid.ts';
+import { ACID_STYLES, type AcidStyle } from '../../../src/lib/core/bench/acid/styles.ts';
 import { troubleOf } from '../measure.test.ts';
 
 const dice: AcidSettings = {
@@ -68,7 +68,7 @@ describe('fish in acid', () => {
     expect(acidBand(dice).never.ready).to.equal(0);
   });
   it('every style covers its fish but the one that is spooned over; one that names its minutes takes them', () => {
-    for (const { id, cut, sizes, wanted, liquid, minutes } of ACID_STYLES) {
+    for (const { id, cut, sizes, wanted, liquid, minutes } of ACID_STYLES as readonly AcidStyle[]) {
       const settings: AcidSettings = {
         ...dice,
         cut,

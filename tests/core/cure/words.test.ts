@@ -9,7 +9,8 @@ import { stepsOf } from '../../../src/lib/core/bench/cure/steps.ts';
 import { CURE_STEP_CODES } from '../../../src/lib/core/activity/cure/lists.ts';
 import { CURE_PACKS, SALT_TASTES } from '../../../src/lib/core/activity/cure/bodies.ts';
 import { entryWords } from '../../../src/lib/ui/entry.ts';
-import { ACID_STYLES, CUT_WORDS, LIQUID_WORDS, LOOK_MEANS, LOOK_WORDS } from '../../../src/lib/words/acid.ts';
+import { ACID_STYLES, type AcidStyle } from '../../../src/lib/core/bench/acid/styles.ts';
+import { CUT_WORDS, LIQUID_WORDS, LOOK_MEANS, LOOK_WORDS } from '../../../src/lib/words/acid.ts';
 import {
   cureStageWords,
   cureStepWords,
@@ -92,7 +93,7 @@ describe('words of the cure and the acid bench', () => {
       .and.not.match(/\[object/);
   });
   it('every style of acid can be run as it stands, for any amount of fish', () => {
-    for (const style of ACID_STYLES) {
+    for (const style of ACID_STYLES as readonly AcidStyle[]) {
       for (const grams of [80, 2000]) {
         const liquid = style.liquid.map((part) => ({ ...part, ml: (part.ml * grams) / 100 }));
         const faces = style.cut === 'fillet' ? (1 as const) : (2 as const);

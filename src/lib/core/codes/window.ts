@@ -15,7 +15,7 @@ export type Effect =
   | { readonly kind: 'opens'; readonly at: number; readonly needsProof: boolean }
   | { readonly kind: 'closes'; readonly at: number }
   /** Open, but from that moment not without a reading: what nobody has heard of for so long is not cleared. */
-  | { readonly kind: 'unheard'; readonly at: number }
+  | { readonly kind: 'read-by'; readonly at: number }
   | { readonly kind: 'missing' }
   | { readonly kind: 'never' };
 
@@ -80,7 +80,7 @@ export function combineAll(reasons: readonly Reason[]): RouteWindow[] {
       if (!routes.includes(window.route)) continue;
       if (effect.kind === 'never') window.never = true;
       else if (effect.kind === 'missing') window.missing = true;
-      else if (effect.kind === 'unheard') window.proofDue = Math.min(window.proofDue ?? Infinity, effect.at);
+      else if (effect.kind === 'read-by') window.proofDue = Math.min(window.proofDue ?? Infinity, effect.at);
       else if (effect.kind === 'opens') {
         window.opens = Math.max(window.opens ?? -Infinity, effect.at);
         if (effect.needsProof) window.proofDue = Math.min(window.proofDue ?? Infinity, effect.at);
@@ -118,8 +118,8 @@ export function isWider(before: RouteWindow, after: RouteWindow): boolean {
     const opens = window.opens ?? -Infinity;
     // A clock still to be proven counts as promised from its end on: bringing it nearer is a widening too. What has to be
     // read by a moment ends there.
-    const unheard = window.proofDue !== null && window.proofDue > opens ? window.proofDue : Infinity;
-    return [opens, Math.min(window.closes ?? Infinity, unheard)];
+    const readBy = window.proofDue !== null && window.proofDue > opens ? window.proofDue : Infinity;
+    return [opens, Math.min(window.closes ?? Infinity, readBy)];
   };
   const [fromBefore, toBefore] = span(before);
   const [fromAfter, toAfter] = span(after);

@@ -12,7 +12,7 @@ import { traySlice } from '../activity/tray/fold.ts';
 import { undone } from './amend.ts';
 import type { BodyOf, EventKind, RecordEvent } from './events.ts';
 import { hindranceOf, running, type GoneHow } from './occupation.ts';
-import type { PieceHands, PieceSlice, Settled, Stay, TimeOut } from './slice.ts';
+import type { PieceHands, PieceSlice, Settled, Stay, TimeOut, Together } from './slice.ts';
 import { correctionOf, stamp, type Correction, type Stamped } from './stamped.ts';
 import { lastSeqOf, viewed, type ViewOptions } from './view.ts';
 
@@ -30,9 +30,6 @@ const SLICES = [
   coldSlice,
   inspectSlice
 ] as const;
-type Together<Union> = (Union extends unknown ? (one: Union) => void : never) extends (one: infer All) => void
-  ? All
-  : never;
 type Kept = Together<ReturnType<(typeof SLICES)[number]['start']>>;
 
 export type PieceState = Settled<Kept> & {

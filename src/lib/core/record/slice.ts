@@ -62,3 +62,8 @@ export function changeLast<One>(
 }
 /** A run that has not ended. */
 export const goesOn = (run: { readonly ended: unknown }): boolean => run.ended === null;
+
+/** All that any member of a union has, in one type: what the parts of a list keep, put together. */
+export type Together<Union> = (Union extends unknown ? (one: Union) => void : never) extends (one: infer All) => void
+  ? All
+  : never;

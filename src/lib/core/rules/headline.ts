@@ -59,7 +59,7 @@ function decider(reasons: readonly Reason[], window: RouteWindow, state: WindowS
   const ofRoute = reasons.filter(({ routes }) => routes.includes(window.route));
   const needsProof = ofRoute.filter(({ effect }) => effect.kind === 'opens' && effect.needsProof);
   const due = () =>
-    turning([...needsProof, ...ofRoute.filter(({ effect }) => effect.kind === 'unheard')], ['opens', 'unheard']);
+    turning([...needsProof, ...ofRoute.filter(({ effect }) => effect.kind === 'read-by')], ['opens', 'read-by']);
   switch (state) {
     case 'never':
       return turning(ofRoute, ['never']);
@@ -70,7 +70,7 @@ function decider(reasons: readonly Reason[], window: RouteWindow, state: WindowS
     case 'locked':
       return turning(ofRoute, ['opens'], true);
     default:
-      return turning(ofRoute, ['closes', 'unheard']);
+      return turning(ofRoute, ['closes', 'read-by']);
   }
 }
 
@@ -109,7 +109,7 @@ const opening = (reasons: readonly Reason[], route: Route, at: number): Reason[]
       wouldChange !== null &&
       (effect.kind === 'missing' ||
         (effect.kind === 'opens' && (effect.at > at || effect.needsProof)) ||
-        (effect.kind === 'unheard' && effect.at <= at))
+        (effect.kind === 'read-by' && effect.at <= at))
   );
 
 /** The route a piece is most likely wanted for: what it lies in now, what it was cut for, or raw. */

@@ -45,7 +45,7 @@ export function warmBudget(reasons: readonly Reason[]): { spentSeconds: number; 
 
 const open = (to: number) => (Number.isFinite(to) ? to : null);
 
-const endOf = ({ once }: WarmClock): number => Math.min(once.closes ?? Infinity, once.unheard ?? Infinity);
+const endOf = ({ once }: WarmClock): number => Math.min(once.closes ?? Infinity, once.readBy ?? Infinity);
 
 /** The clock in the warm that runs out first, of all lineages of a batch and all candidates; null for none. */
 export const soonestWarm = (inputs: readonly JudgeInput[]): WarmClock | null =>

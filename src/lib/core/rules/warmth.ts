@@ -319,7 +319,7 @@ export interface BudgetEnd {
   /** By what is known, ms; null while nothing known uses it up. */
   readonly closes: number | null;
   /** By what nobody has read the end of, ms, where that comes first; null where it does not. */
-  readonly unheard: number | null;
+  readonly readBy: number | null;
 }
 
 /**
@@ -340,7 +340,7 @@ export function budgetEnd(spells: readonly WarmSpell[], seconds: number): Budget
     seconds
   );
   const all = spentAt(spells, seconds);
-  return { closes, unheard: all !== null && (closes === null || all < closes) ? all : null };
+  return { closes, readBy: all !== null && (closes === null || all < closes) ? all : null };
 }
 
 /**

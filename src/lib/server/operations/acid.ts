@@ -32,7 +32,7 @@ function forecast(settings: AcidSettings, later: SetPoint | null) {
 
 export const startAcid = operation({
   name: 'start-acid',
-  place: '/acid',
+  page: '/acid',
   summary: 'Put a piece into acid: when it is as wanted, and when past its best, are computed again here.',
   input: acidFields.extend({
     salt: optionalQuantity('concentration', { min: 0, max: 0.2 }).describe('seasoned into the liquid'),
@@ -93,7 +93,7 @@ export const settingsNow = (run: AcidRun): AcidSettings => ({ ...run.plan.settin
 
 export const checkAcid = operation({
   name: 'check-acid',
-  place: '/acid',
+  page: '/acid',
   summary: 'One piece cut open: how wide its raw middle is. The forecast goes on from there.',
   input: z.object({
     piece: pieceId,
@@ -129,7 +129,7 @@ const lastOf = (run: AcidRun) => Math.max(run.at, run.checks.at(-1)?.at ?? 0, ru
 
 export const liftAcid = operation({
   name: 'lift-acid',
-  place: '/acid',
+  page: '/acid',
   summary: 'Lift part of a piece out as it was first wanted; the rest stays in for guests who want it less raw.',
   input: z.object({
     piece: pieceId,
@@ -191,7 +191,7 @@ const MOST_GAIN = 1.5;
 
 export const endAcid = operation({
   name: 'end-acid',
-  place: '/acid',
+  page: '/acid',
   summary: 'Lift a piece out of its acid, to be kept cold apart from it, or served from it at once.',
   input: z.object({
     piece: pieceId,

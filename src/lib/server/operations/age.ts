@@ -49,7 +49,7 @@ function freeSpot(store: Store, place: string, spot: string, but: string): void 
 
 export const startAge = operation({
   name: 'start-age',
-  place: '/age',
+  page: '/age',
   summary: 'Hang a piece to age: what was done to it before, its start weight, and what it is to lose.',
   input: z.object({
     piece: pieceId,
@@ -131,7 +131,7 @@ function inOrder(run: AgeRun, at: number, text: string | undefined): number {
 
 export const weighAged = operation({
   name: 'weigh-aged',
-  place: '/age',
+  page: '/age',
   summary: 'Weigh a piece on the rack: when it is ready is forecast anew from its own weights.',
   input: z.object({
     piece: pieceId,
@@ -174,7 +174,7 @@ export const weighAged = operation({
 
 export const lookAged = operation({
   name: 'look-aged',
-  place: '/age',
+  page: '/age',
   summary: 'The daily look at a piece on the rack: skin, eye, smell, slime, flesh. Some answers take it off.',
   input: z.object({
     piece: pieceId,
@@ -206,7 +206,7 @@ export const lookAged = operation({
 
 export const moveAged = operation({
   name: 'move-aged',
-  place: '/age',
+  page: '/age',
   summary: 'Hang a piece on another hook or shelf place.',
   input: z.object({ piece: pieceId, place: neededText(60), spot: shortText(12), at: when }),
   subject: (input) => `piece:${input.piece}`,
@@ -224,7 +224,7 @@ export const moveAged = operation({
 
 export const endAge = operation({
   name: 'end-age',
-  place: '/age',
+  page: '/age',
   summary: 'Take a piece off the rack: for a service, or because something stopped it.',
   input: z.object({
     piece: pieceId,
@@ -267,7 +267,7 @@ export const endAge = operation({
 
 export const setRack = operation({
   name: 'set-rack',
-  place: '/age',
+  page: '/age',
   summary: 'Say how many hooks and shelf places an ageing cabinet has.',
   input: z.object({
     place: neededText(60),
@@ -287,7 +287,7 @@ export const setRack = operation({
 
 export const setAgeing = operation({
   name: 'set-ageing',
-  place: '/age',
+  page: '/age',
   summary:
     'The house’s ageing rules: longest days, warmth of the cabinet, days after the rack. Looser ones ask for a reason.',
   input: z.object({

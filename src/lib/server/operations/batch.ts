@@ -18,7 +18,7 @@ const KEPT_APART = new Set(['mollusc', 'scallop']);
 
 export const combinePieces = operation({
   name: 'combine-pieces',
-  place: '/break',
+  page: '/break',
   summary:
     'Put pieces together into one batch (spoon meat and trim): it keeps every parent, and is as good as its worst.',
   input: z.object({

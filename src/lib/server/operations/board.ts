@@ -52,7 +52,7 @@ export function partsOfBoard(house: HouseState, board: Pick<BoardRun, 'plan'>): 
 
 export const openBoardOperation = operation({
   name: 'open-board',
-  place: '/break',
+  page: '/break',
   summary: 'Put a piece on the board: its map and school are chosen, and its time out of the cold begins.',
   input: z.object({
     piece: pieceId,
@@ -132,7 +132,7 @@ function nameOf(parent: PieceState, part: CutPart | undefined, given: string): s
 
 export const takePart = operation({
   name: 'take-part',
-  place: '/break',
+  page: '/break',
   summary: 'Weigh a part off the board: it becomes a piece, with its usual use.',
   input: z.object({
     piece: pieceId.describe('the piece on the board'),
@@ -182,7 +182,7 @@ export const takePart = operation({
 
 export const weighWaste = operation({
   name: 'weigh-waste',
-  place: '/break',
+  page: '/break',
   summary: 'Weigh waste or drip off the board.',
   input: z.object({
     piece: pieceId,
@@ -215,7 +215,7 @@ const voided = (seq: number, subject: string, at: number, reason: string): Draft
 
 export const putBack = operation({
   name: 'put-back',
-  place: '/break',
+  page: '/break',
   summary: 'Put a part or a waste weighing back on the board: the entries are voided, and stay in the ledger as such.',
   input: z.object({
     piece: pieceId.describe('the piece on the board'),
@@ -275,7 +275,7 @@ function lyingThere(store: Store, piece: string, board: number): PieceState[] {
 
 export const closeBoard = operation({
   name: 'close-board',
-  place: '/break',
+  page: '/break',
   summary:
     'Close the board: parts, waste and drip are balanced against the input. The parts go to the place named; without one they stay out of the cold.',
   input: z.object({

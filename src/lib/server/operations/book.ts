@@ -14,7 +14,7 @@ const numbered = (field: z.ZodType) => z.union([z.literal(''), field]).optional(
 
 export const setSpecies = operation({
   name: 'set-species',
-  place: '/house/species',
+  page: '/house/species',
   summary: "Add a species, or set the house's own values over a shipped one. Looser than what ships must be owned.",
   input: z.object({
     id: z.string().regex(/^[a-z0-9-]{3,40}$/),
@@ -110,7 +110,7 @@ export const setSpecies = operation({
 
 export const setProfile = operation({
   name: 'set-profile',
-  place: '/house/rules',
+  page: '/house/rules',
   summary:
     "Make or change the house's copy of a rule profile. Looser than its base must be owned, and shows on every verdict.",
   input: z
@@ -182,7 +182,7 @@ function looserAgainst(
 
 export const setSheet = operation({
   name: 'set-sheet',
-  place: '/house/sheets',
+  page: '/house/sheets',
   summary: 'Set weights and wording of an inspection sheet. What decides by itself stays.',
   input: z
     .object({ sheet: z.enum(SHEET_IDS), reason: z.string().trim().min(8).max(300), reset: ticked })
@@ -234,7 +234,7 @@ export const setSheet = operation({
 
 export const setNotice = operation({
   name: 'set-notice',
-  place: '/house/rules',
+  page: '/house/rules',
   summary: 'Word the raw-food notice as the house wants it; an empty text brings the shipped one back.',
   input: z.object({ text: z.string().trim().max(600), reason: z.string().trim().min(8).max(300) }),
   subject: () => 'house',

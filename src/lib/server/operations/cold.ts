@@ -53,7 +53,7 @@ function idFor(names: Readonly<Record<string, string>>, name: string): string {
 
 export const setPlace = operation({
   name: 'set-place',
-  place: '/freeze/places',
+  page: '/freeze/places',
   summary:
     'Name a place where pieces lie: its kind, set point, air, room and machine. Or call it otherwise, or take it off the list.',
   input: z.object({
@@ -99,7 +99,7 @@ export const setPlace = operation({
 
 export const setSensor = operation({
   name: 'set-sensor',
-  place: '/freeze/places',
+  page: '/freeze/places',
   summary:
     'Name a sensor: where it stands, air or core, how accurate, calibrated when. Or call it otherwise, or take it off the list.',
   input: z.object({
@@ -133,7 +133,7 @@ export const setSensor = operation({
 
 export const keyDevice = operation({
   name: 'key-device',
-  place: '/freeze/places',
+  page: '/freeze/places',
   summary: 'Let a logger send readings, with a key. The key itself is kept nowhere: only its hash.',
   input: z.object({ name: neededText(60), key: z.string().trim().min(20).max(200) }),
   subject: () => 'house',
@@ -152,7 +152,7 @@ export const keyDevice = operation({
 
 export const revokeDevice = operation({
   name: 'revoke-device',
-  place: '/freeze/places',
+  page: '/freeze/places',
   summary: "Take a logger's key back: from now on its readings are refused.",
   input: z.object({ device: neededText(60), reason: neededText(200) }),
   subject: () => 'house',
@@ -168,7 +168,7 @@ export const revokeDevice = operation({
 
 export const readPlace = operation({
   name: 'read-place',
-  place: '/freeze/places',
+  page: '/freeze/places',
   summary: 'Write down what the thermometer of a place shows; your name stands for your initials.',
   input: z.object({ place: neededText(60), reading: quantity('temperature', TEMPERATURE), at: when }),
   run({ house, instant }, input) {
@@ -184,7 +184,7 @@ export const readPlace = operation({
 
 export const closeExcursion = operation({
   name: 'close-excursion',
-  place: '/freeze/places',
+  page: '/freeze/places',
   summary: 'Close an excursion: what was done about it, by whom. One that still lasts cannot be closed.',
   input: z.object({
     place: neededText(60),

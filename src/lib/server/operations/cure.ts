@@ -24,7 +24,7 @@ const placeNamed = (house: HouseState, named: string) => listedAs(house, named)?
 
 export const startCure = operation({
   name: 'start-cure',
-  place: '/cure',
+  page: '/cure',
   summary: 'Begin a cure of any school; grams, steps and forecast are computed again here.',
   input: curePlan.extend({
     place: shortText(60).describe('where it lies; its log is the temperature of the cure'),
@@ -91,7 +91,7 @@ const changeFrom = (kind: CureChange['kind'], hours: number | null): CureChange 
 
 export const changeCure = operation({
   name: 'change-cure',
-  place: '/cure',
+  page: '/cure',
   summary: 'Pause a running cure, take it up again, or give it more or less time from now; its forecast is made anew.',
   input: z.object({
     piece: pieceId,
@@ -136,7 +136,7 @@ export const changeCure = operation({
 
 export const stepCure = operation({
   name: 'step-cure',
-  place: '/cure',
+  page: '/cure',
   summary: 'Say that a step of a running cure was done.',
   input: z.object({ piece: pieceId, step: neededText(60), note: shortText(200), at: when }),
   subject: (input) => `piece:${input.piece}`,
@@ -164,7 +164,7 @@ const LEAST_LEFT = 0.5;
 
 export const endCure = operation({
   name: 'end-cure',
-  place: '/cure',
+  page: '/cure',
   summary: 'Take a piece out of its cure, weighed and tasted if possible; what it came to teaches the next forecast.',
   input: z.object({
     piece: pieceId,

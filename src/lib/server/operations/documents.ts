@@ -13,7 +13,7 @@ const DOCUMENT_SCOPES: readonly string[] = [...AUTHORITY_SCOPES, ...LICENSED_SCO
 
 export const fileDocument = operation({
   name: 'file-document',
-  place: '/house/documents',
+  page: '/house/documents',
   summary:
     'File a document of the authority that the house holds: variance, HACCP plan, licence or approval, with its number, what it covers, its dates, its limits and itself.',
   input: z.object({
@@ -76,7 +76,7 @@ export const fileDocument = operation({
 
 export const withdrawDocument = operation({
   name: 'withdraw-document',
-  place: '/house/documents',
+  page: '/house/documents',
   summary: 'Take a document off the list: from then on it opens nothing.',
   input: z.object({ id: neededText(80), reason: neededText(200) }),
   subject: () => 'house',

@@ -23,7 +23,7 @@ import { operation } from './operation.ts';
 
 export const attachEvidence = operation({
   name: 'attach-evidence',
-  place: '/piece/[id]',
+  page: '/piece/[id]',
   summary:
     'Add a paper to a lot: feed or freezing statement, harvest-area document, chill record, supplier’s letter, tag, licence, test, authority’s document.',
   input: z.object({
@@ -113,7 +113,7 @@ export const attachEvidence = operation({
 
 export const closeTag = operation({
   name: 'close-tag',
-  place: '/piece/[id]',
+  page: '/piece/[id]',
   summary: 'Write the last-served date on a shellfish tag: from that day it is kept as long as the profile asks.',
   input: z.object({ lot: neededText(40), evidence: numeric(1, Number.MAX_SAFE_INTEGER), lastServedOn: z.iso.date() }),
   subject: (input) => `lot:${input.lot}`,

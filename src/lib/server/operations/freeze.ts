@@ -18,7 +18,7 @@ import { cycleOf, freezerPlan, runContext, stackOf, waterOf, freezerFields, rule
 
 export const startFreeze = operation({
   name: 'start-freeze',
-  place: '/freeze',
+  page: '/freeze',
   summary: 'Put pieces in a freezer together, with a forecast of when the core of the thickest arrives.',
   input: z.object({
     piece: pieceId,
@@ -64,7 +64,7 @@ export const startFreeze = operation({
 
 export const readFreeze = operation({
   name: 'read-freeze',
-  place: '/freeze',
+  page: '/freeze',
   summary: 'Write down a reading of a freezer run: core or air.',
   input: z.object({
     piece: pieceId,
@@ -86,7 +86,7 @@ export const readFreeze = operation({
 
 export const replanFreeze = operation({
   name: 'replan-freeze',
-  place: '/freeze',
+  page: '/freeze',
   summary: 'Make the forecast anew with the air as it really is: from here its slow bound counts.',
   input: z.object({
     piece: pieceId,
@@ -172,7 +172,7 @@ export function outOfFreezer(
 
 export const endFreeze = operation({
   name: 'end-freeze',
-  place: '/freeze',
+  page: '/freeze',
   summary: 'Take a piece out of the freezer. What its readings prove is written down with it.',
   input: z.object({ piece: pieceId, note: shortText(300), place: shortText(60), at: when }),
   subject: (input) => `piece:${input.piece}`,

@@ -8,7 +8,7 @@ import { operation } from './operation.ts';
 
 export const setHouse = operation({
   name: 'set-house',
-  place: '/house',
+  page: '/house',
   summary: 'Set the house: rule profile, time zone, units, warning time. A house may be stricter than its profile.',
   input: z.object({
     name: neededText(80),
@@ -40,7 +40,7 @@ export const setHouse = operation({
 
 export const joinPerson = operation({
   name: 'join-person',
-  place: '/house',
+  page: '/house',
   summary: 'Add a person. The name stands outside the ledger; the ledger knows an id.',
   isPrivate: true,
   withoutActor: true,
@@ -58,7 +58,7 @@ export const joinPerson = operation({
 
 export const forgetPerson = operation({
   name: 'forget-person',
-  place: '/house',
+  page: '/house',
   summary: "Take a person's name away. What they did stays in the ledger under their id.",
   isPrivate: true,
   input: z.object({ person: neededText(20), reason: shortText(200) }),

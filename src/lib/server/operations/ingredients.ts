@@ -26,7 +26,7 @@ function known(house: HouseState, text: string, field: string): Ingredient {
 
 export const setIngredient = operation({
   name: 'set-ingredient',
-  place: '/house/ingredients',
+  page: '/house/ingredients',
   summary:
     'Write an ingredient of the house’s own, or what is known besides of one that ships. What ships is never told less: one that holds less is another ingredient.',
   input: z.object({
@@ -76,7 +76,7 @@ export const setIngredient = operation({
 
 export const withdrawIngredient = operation({
   name: 'withdraw-ingredient',
-  place: '/house/ingredients',
+  page: '/house/ingredients',
   summary:
     'Take the house’s own ingredient off the list, or what it said of one that ships. What was written with it stays told.',
   input: z.object({ id: neededText(60) }),
@@ -94,7 +94,7 @@ export const withdrawIngredient = operation({
 
 export const useInstead = operation({
   name: 'use-instead',
-  place: '/house/ingredients',
+  page: '/house/ingredients',
   summary:
     'The house is out of one: what is used instead changes every recipe and sauce that carries it, from now until it is back.',
   input: z.object({
@@ -120,7 +120,7 @@ export const useInstead = operation({
 
 export const ingredientIsBack = operation({
   name: 'ingredient-back',
-  place: '/house/ingredients',
+  page: '/house/ingredients',
   summary: 'The house has it again: recipes and sauces are made as they are written.',
   input: z.object({ id: neededText(60) }),
   subject: () => 'house',

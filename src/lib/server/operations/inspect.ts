@@ -15,7 +15,7 @@ import { answersFrom, appraise, sheetForLot } from '../plans/inspect.ts';
 
 export const inspectLot = operation({
   name: 'inspect-lot',
-  place: '/inspect/[lot]',
+  page: '/inspect/[lot]',
   summary: 'Judge a lot by eye, nose and finger on its sheet, and decide. The sheet recommends; the person decides.',
   input: z
     .object({
@@ -75,7 +75,7 @@ export const inspectLot = operation({
 
 export const identifyLot = operation({
   name: 'identify-lot',
-  place: '/inspect/[lot]',
+  page: '/inspect/[lot]',
   summary: 'Say what an unidentified lot is, by the marks seen, or narrow what it may be.',
   input: z.object({
     lot: neededText(40),
@@ -120,7 +120,7 @@ const HOURS_MOST = 14 * 24;
 
 export const ownException = operation({
   name: 'own-exception',
-  place: '/piece/[id]',
+  page: '/piece/[id]',
   summary: 'Answer by name for something the rule book holds back. Some findings cannot be answered for by anybody.',
   input: z.object({
     piece: pieceId,
@@ -164,7 +164,7 @@ export const ownException = operation({
 
 export const withdrawException = operation({
   name: 'withdraw-exception',
-  place: '/piece/[id]',
+  page: '/piece/[id]',
   summary: 'Take an owned exception back: the rule book holds again.',
   input: z.object({
     piece: pieceId,

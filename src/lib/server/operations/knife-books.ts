@@ -30,7 +30,7 @@ export function templateLine(line: string, number: number) {
 
 export const setTemplate = operation({
   name: 'set-template',
-  place: '/house/knife',
+  page: '/house/knife',
   summary: 'Set how the house divides a side: a cut a line, its name, from and to in % of the length, band, use.',
   input: z.object({
     name: neededText(60),
@@ -70,7 +70,7 @@ export const setTemplate = operation({
 
 export const setKitchen = operation({
   name: 'set-kitchen',
-  place: '/house/knife',
+  page: '/house/knife',
   summary: "Set what by-products are worth, what a portion weighs, and the scale's interval.",
   input: z
     .object({ note: shortText(200) })

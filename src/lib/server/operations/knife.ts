@@ -7,7 +7,7 @@ import { cutFor, slicePlan } from '../plans/slice.ts';
 
 export const recordSlice = operation({
   name: 'record-slice',
-  place: '/slice',
+  page: '/slice',
   summary: 'Record a block cut into slices; pieces and weights are computed again here.',
   input: slicePlan.extend({ piece: pieceId, at: when }),
   subject: (input) => `piece:${input.piece}`,

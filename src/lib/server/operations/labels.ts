@@ -7,7 +7,7 @@ import { operation } from './operation.ts';
 
 export const printLabels = operation({
   name: 'print-labels',
-  place: '/labels',
+  page: '/labels',
   summary:
     'Write down that labels of pieces, or of what else is kept, were printed: which, at which size, as which job of the printer.',
   input: z.object({

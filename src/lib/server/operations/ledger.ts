@@ -109,7 +109,7 @@ function otherSide(
 
 export const amendEntry = operation({
   name: 'amend-entry',
-  place: '/ledger',
+  page: '/ledger',
   summary:
     'Correct an entry by adding one: void it, move its time, or change fields. What the law leaves to no name it does not open: then "stands" says so.',
   input: z.object({
@@ -191,7 +191,7 @@ export const amendEntry = operation({
 
 export const signDay = operation({
   name: 'sign-day',
-  place: '/ledger',
+  page: '/ledger',
   summary: 'Sign the business day: the head of the ledger is written down, so that a cut-off log is noticed.',
   input: z.object({ note: shortText(300) }),
   run({ store, house, now }, input) {
@@ -223,7 +223,7 @@ function logLine(context: OperationContext, line: string, number: number): LogRe
 
 export const storeReadings = operation({
   name: 'store-readings',
-  place: '/freeze/import',
+  page: '/freeze/import',
   summary: 'Keep readings copied by hand: one line a reading, time and °C. Packed by day, its hash in the ledger.',
   input: z.object({ sensor: neededText(60), log: z.string().min(1).max(400_000) }),
   run(context, input) {

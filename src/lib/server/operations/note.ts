@@ -10,7 +10,7 @@ import { operation } from './operation.ts';
 
 export const importNote = operation({
   name: 'import-note',
-  place: '/receive/note',
+  page: '/receive/note',
   summary:
     'Take in the lots of a delivery note. With a broken row none is taken, unless only the good ones are asked for.',
   input: z.object({ ...noteShape, goodOnly: ticked.describe('take the good rows and leave the broken ones') }),

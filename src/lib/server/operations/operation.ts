@@ -21,8 +21,8 @@ export interface Outcome {
 /** One thing a person can do: one registry entry makes its form action, its API route and its line in the OpenAPI document. */
 export interface Operation<Schema extends z.ZodType = z.ZodType> {
   readonly name: string;
-  /** The place whose form does it. */
-  readonly place: string;
+  /** The page whose form does it, by its path. */
+  readonly page: string;
   readonly summary: string;
   readonly input: Schema;
   /** The subject whose version the caller may say it saw. */

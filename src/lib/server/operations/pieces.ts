@@ -118,7 +118,7 @@ export function leaving(
 
 export const dividePiece = operation({
   name: 'divide-piece',
-  place: '/piece/[id]',
+  page: '/piece/[id]',
   summary: 'Take a piece from a piece (a fillet from a fish, a block from a fillet), weighed.',
   input: z.object({
     piece: pieceId,
@@ -146,7 +146,7 @@ export const dividePiece = operation({
 
 export const splitPiece = operation({
   name: 'split-piece',
-  place: '/piece/[id]',
+  page: '/piece/[id]',
   summary: 'Split a piece into so many of one weight; the piece itself is then all given.',
   input: z.object({
     piece: pieceId,
@@ -194,7 +194,7 @@ export const splitPiece = operation({
 
 export const trimPiece = operation({
   name: 'trim-piece',
-  place: '/piece/[id]',
+  page: '/piece/[id]',
   summary: 'Trim or skin a piece: what comes off is kept as a piece of its own, or weighed as waste.',
   input: z.object({
     piece: pieceId,
@@ -240,7 +240,7 @@ export const trimPiece = operation({
 
 export const reweighPiece = operation({
   name: 'reweigh-piece',
-  place: '/piece/[id]',
+  page: '/piece/[id]',
   summary: 'Weigh a piece again; the difference is put down to drip, drying, the scale, or water taken up.',
   input: z.object({
     piece: pieceId,
@@ -274,7 +274,7 @@ export const reweighPiece = operation({
 
 export const movePiece = operation({
   name: 'move-piece',
-  place: '/piece/[id]',
+  page: '/piece/[id]',
   summary: 'Move a piece to a place: a drawer, a rack, a box. In a cold place its time out ends.',
   input: z.object({
     piece: pieceId,
@@ -304,7 +304,7 @@ export function movedTo(house: HouseState, state: PieceState, place: string, cor
 
 export const setDepth = operation({
   name: 'set-depth',
-  place: '/break/depth',
+  page: '/break/depth',
   summary: 'Keep the thickness of a piece along its length, for an even cure and for the slowest point of a freeze.',
   input: depthFields.extend({ note: shortText(200), at: when }),
   subject: (input) => `piece:${input.piece}`,
@@ -322,7 +322,7 @@ export const setDepth = operation({
 
 export const readCold = operation({
   name: 'read-cold',
-  place: '/piece/[id]',
+  page: '/piece/[id]',
   summary: 'Write down the temperature of a piece in the cold.',
   input: z.object({ piece: pieceId, reading: quantity('temperature', TEMPERATURE), place: shortText(60), at: when }),
   subject: (input) => `piece:${input.piece}`,

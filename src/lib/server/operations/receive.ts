@@ -22,7 +22,7 @@ export function openDeliveryState(store: Store, code: string) {
 
 export const openDelivery = operation({
   name: 'open-delivery',
-  place: '/receive',
+  page: '/receive',
   summary: 'Open a delivery of several lots from one supplier; each lot is written down as it is taken.',
   input: z.object({
     supplier: neededText(),
@@ -47,7 +47,7 @@ export const openDelivery = operation({
 
 export const closeDelivery = operation({
   name: 'close-delivery',
-  place: '/receive',
+  page: '/receive',
   summary: 'Close a delivery: all its lots are written down.',
   input: z.object({ delivery: neededText(40), note: shortText(300) }),
   subject: (input) => `delivery:${input.delivery}`,
@@ -63,7 +63,7 @@ export const closeDelivery = operation({
 
 export const receiveLot = operation({
   name: 'receive-lot',
-  place: '/receive',
+  page: '/receive',
   summary: 'Take in one lot: what it is, where from, how cold, and what was decided.',
   input: z.object({ ...lotShape, delivery: shortText(40), at: when }),
   run(context, { at: text, delivery, ...input }) {

@@ -85,7 +85,7 @@ const checked = (body: unknown): RecipeBody => {
 
 export const setRecipe = operation({
   name: 'set-recipe',
-  place: '/cure/recipes',
+  page: '/cure/recipes',
   summary: 'Write a recipe, or a new version of one. What was is kept.',
   input: z.object({
     id: shortText(60).describe('of the recipe it is a new version of; nothing for a new one'),
@@ -147,7 +147,7 @@ export const setRecipe = operation({
 
 export const noteRecipe = operation({
   name: 'note-recipe',
-  place: '/cure/recipes/[id]',
+  page: '/cure/recipes/[id]',
   summary: 'Keep a taste correction as a note on a recipe as it is.',
   input: z.object({ id: neededText(60), note: neededText(300) }),
   subject: () => 'house',
@@ -159,7 +159,7 @@ export const noteRecipe = operation({
 
 export const withdrawRecipe = operation({
   name: 'withdraw-recipe',
-  place: '/cure/recipes/[id]',
+  page: '/cure/recipes/[id]',
   summary: 'Take a recipe out of the book, or put one back. Its versions are kept.',
   input: z.object({ id: neededText(60), back: ticked, reason: shortText(200) }),
   subject: () => 'house',
@@ -181,7 +181,7 @@ export const withdrawRecipe = operation({
 
 export const importRecipes = operation({
   name: 'import-recipes',
-  place: '/cure/recipes',
+  page: '/cure/recipes',
   summary: 'Take in a file of recipes. One of a known name becomes its next version; what is alike is left alone.',
   input: z.object({ text: z.string().min(1).max(500_000).describe('JSON as it was exported') }),
   subject: () => 'house',
@@ -208,7 +208,7 @@ export const importRecipes = operation({
 
 export const setLearning = operation({
   name: 'set-learning',
-  place: '/cure/learning',
+  page: '/cure/learning',
   summary: 'Say whether forecasts of cures lean on what this house weighed and measured.',
   input: z.object({ cure: ticked }),
   subject: () => 'house',

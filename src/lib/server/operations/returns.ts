@@ -8,7 +8,7 @@ import { operation } from './operation.ts';
 
 export const returnLot = operation({
   name: 'return-lot',
-  place: '/lot/[id]',
+  page: '/lot/[id]',
   summary:
     'Send a lot back: what is left of it goes with its seller, and is gone from every list. What was begun with here stays, shut, for the bin.',
   input: z.object({

@@ -59,7 +59,7 @@ const nextVersion = (house: HouseState, id: string): number => {
 
 export const setSauce = operation({
   name: 'set-sauce',
-  place: '/acid/sauces',
+  page: '/acid/sauces',
   summary: 'Write a sauce, or a new version of one. What was is kept.',
   input: z.object({
     id: shortText(60).describe('of the sauce it is a new version of; nothing for a new one'),
@@ -107,7 +107,7 @@ const ADDED = /^added-(\d+)$/;
 
 export const correctSauceOperation = operation({
   name: 'correct-sauce',
-  place: '/acid/sauces/[id]',
+  page: '/acid/sauces/[id]',
   summary: 'What was added by taste while it was made becomes the next version, for any weight of fish.',
   input: z
     .object({
@@ -148,7 +148,7 @@ export const correctSauceOperation = operation({
 
 export const withdrawSauce = operation({
   name: 'withdraw-sauce',
-  place: '/acid/sauces/[id]',
+  page: '/acid/sauces/[id]',
   summary: 'Take a sauce out of the book, or put one back. Its versions are kept.',
   input: z.object({ id: neededText(60), back: ticked }),
   subject: () => 'house',
@@ -170,7 +170,7 @@ export const withdrawSauce = operation({
 
 export const dressPiece = operation({
   name: 'dress-piece',
-  place: '/acid',
+  page: '/acid',
   summary: 'Join at service: a sauce, the piece’s own liquid, garnish. Its allergens go with what is served.',
   input: z.object({
     piece: pieceId,

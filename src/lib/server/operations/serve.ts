@@ -31,7 +31,7 @@ function here({ store }: OperationContext, piece: string, step: Step) {
 
 export const startHold = operation({
   name: 'start-hold',
-  place: '/serve',
+  page: '/serve',
   summary: 'Put a piece out under time control: from here its tray has a discard time.',
   input: z.object({
     piece: pieceId,
@@ -66,7 +66,7 @@ export const startHold = operation({
 
 export const readHold = operation({
   name: 'read-hold',
-  place: '/serve',
+  page: '/serve',
   summary: 'Write down the temperature of a tray under time control.',
   input: z.object({ piece: pieceId, reading: quantity('temperature', TEMPERATURE), at: when }),
   subject: (input) => `piece:${input.piece}`,
@@ -84,7 +84,7 @@ export const readHold = operation({
 
 export const servePiece = operation({
   name: 'serve-piece',
-  place: '/serve',
+  page: '/serve',
   summary: 'Serve some or all of a piece by a route whose window is open.',
   input: z.object({
     piece: pieceId,
@@ -133,7 +133,7 @@ export const servePiece = operation({
 
 export const discardPiece = operation({
   name: 'discard-piece',
-  place: '/serve',
+  page: '/serve',
   summary: 'Bin a piece, or part of it, with the reason.',
   input: z.object({
     piece: pieceId,

@@ -7,7 +7,7 @@ import { operation } from './operation.ts';
 
 export const setService = operation({
   name: 'set-service',
-  place: '/serve',
+  page: '/serve',
   summary: 'Name a sitting to be ready for, or change one.',
   input: z.object({
     id: shortText(60).describe('of the one that is changed; nothing for a new one'),
@@ -30,7 +30,7 @@ export const setService = operation({
 
 export const withdrawService = operation({
   name: 'withdraw-service',
-  place: '/serve',
+  page: '/serve',
   summary: 'Take a sitting off the list.',
   input: z.object({ id: neededText(60) }),
   subject: () => 'house',

@@ -20,7 +20,7 @@ const ODD_DRIP = 3 * THAW_DRIP.high;
 
 export const startThaw = operation({
   name: 'start-thaw',
-  place: '/freeze/thaw',
+  page: '/freeze/thaw',
   summary: 'Begin a thaw in the cold or under running water. A piece in a freezer comes out of it with the same entry.',
   input: z.object({
     piece: pieceId,
@@ -63,7 +63,7 @@ export const startThaw = operation({
 
 export const endThaw = operation({
   name: 'end-thaw',
-  place: '/freeze/thaw',
+  page: '/freeze/thaw',
   summary: 'End a thaw: core, weight after (the difference is drip), and what it spent of its warm hours.',
   input: z.object({
     piece: pieceId,

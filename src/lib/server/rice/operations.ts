@@ -34,7 +34,7 @@ const notBefore = (tub: TubState, at: number, text: string | undefined) => {
 
 export const makeTub = operation({
   name: 'make-tub',
-  place: '/rice',
+  page: '/rice',
   summary: 'A tub of rice is dressed: its clock runs from here, by the house’s rule book, and ends in the bin.',
   input: z.object({
     name: neededText(60).default('Sushi rice'),
@@ -65,7 +65,7 @@ export const makeTub = operation({
 
 export const readTub = operation({
   name: 'read-tub',
-  place: '/rice',
+  page: '/rice',
   summary: 'Write down the temperature of a tub of rice as it cools.',
   input: z.object({
     tub: pieceId,
@@ -83,7 +83,7 @@ export const readTub = operation({
 
 export const binTub = operation({
   name: 'bin-tub',
-  place: '/rice',
+  page: '/rice',
   summary: 'Bin what is left of a tub of rice. It is not added to the next one.',
   input: z.object({
     tub: pieceId,

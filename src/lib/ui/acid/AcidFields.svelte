@@ -1,7 +1,8 @@
 <script lang="ts">
   import { CUTS, SET_POINTS } from '$lib/core/activity/acid/lists.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import { ACID_STYLES, CUT_WORDS, LIQUID_WORDS, LOOK_MEANS, LOOK_WORDS } from '$lib/words/acid.ts';
+  import { ACID_STYLES } from '$lib/core/bench/acid/styles.ts';
+  import { CUT_WORDS, LIQUID_WORDS, LOOK_MEANS, LOOK_WORDS, STYLE_WORDS } from '$lib/words/acid.ts';
   import Field from '../controls/Field.svelte';
   import { lengthUnits, massUnits, temperatureUnits } from '../units.ts';
   import type { AcidDraft } from './draft.svelte.ts';
@@ -26,7 +27,7 @@
   label="Begin with"
   kind="choice"
   bind:value={() => draft.style, (id) => draft.take(id)}
-  options={ACID_STYLES.map(({ id, name, what }) => ({ value: id, name: `${name}: ${what}` }))}
+  options={ACID_STYLES.map(({ id }) => ({ value: id, name: `${STYLE_WORDS[id].name}: ${STYLE_WORDS[id].what}` }))}
 />
 <div class="row">
   <Field

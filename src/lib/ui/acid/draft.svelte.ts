@@ -4,7 +4,7 @@ import type { AcidCut, SetPoint } from '../../core/activity/acid/lists.ts';
 import { EmberError } from '../../core/errors.ts';
 import { parseQuantity } from '../../core/measure/parse.ts';
 import type { UnitPreferences } from '../../core/measure/units.ts';
-import { ACID_STYLES } from '../../words/acid.ts';
+import { ACID_STYLES, type AcidStyle } from '../../core/bench/acid/styles.ts';
 import { errorSentence } from '../../words/errors.ts';
 import { startWith } from '../units.ts';
 
@@ -46,7 +46,7 @@ export class AcidDraft {
 
   /** Begins where a style begins, for this much fish. */
   take(id: string): void {
-    const style = ACID_STYLES.find((each) => each.id === id);
+    const style: AcidStyle | undefined = ACID_STYLES.find((each) => each.id === id);
     if (!style) return;
     this.style = id;
     this.cut = style.cut;

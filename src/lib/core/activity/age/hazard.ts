@@ -112,7 +112,7 @@ function cabinet(context: JudgeContext, run: AgeRun): Reason[] {
     );
   } else if (quiet) {
     out.push(
-      reason(context, 'ageing', 'ageing.read-on', { kind: 'unheard', at: quiet.due! }, RULES, {
+      reason(context, 'ageing', 'ageing.read-on', { kind: 'read-by', at: quiet.due! }, RULES, {
         routes,
         evidence,
         seen: { place: run.place, heard: quiet.from, hours: Math.round((quiet.due! - quiet.from) / HOUR) },

@@ -88,12 +88,12 @@ function mainCause(spells: readonly WarmSpell[], at: number): WarmCause | '' {
 function findings(
   context: JudgeContext,
   clock: WarmClock,
-  { closes, unheard }: BudgetEnd,
+  { closes, readBy }: BudgetEnd,
   routes: readonly Route[],
   isPan = false
 ): Reason[] {
   const out: Reason[] = [];
-  if (isPan && closes === null && unheard === null) return out;
+  if (isPan && closes === null && readBy === null) return out;
   const { warmClock: rule } = context.profile;
   const seen = {
     spentSeconds: clock.spentSeconds,
@@ -114,16 +114,16 @@ function findings(
       })
     );
   }
-  if (unheard !== null) {
+  if (readBy !== null) {
     const isSilence = !clock.spells.some(
-      (spell) => isLasting(spell) && spell.cause !== 'silence' && spell.from <= unheard
+      (spell) => isLasting(spell) && spell.cause !== 'silence' && spell.from <= readBy
     );
     out.push(
       reason(
         context,
         'temperature',
         isPan ? 'clock.pan-read-by' : isSilence ? 'clock.read-by' : 'clock.warm-unread',
-        { kind: 'unheard', at: unheard },
+        { kind: 'read-by', at: readBy },
         rule,
         {
           routes,

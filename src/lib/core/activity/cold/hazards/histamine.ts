@@ -49,7 +49,7 @@ export const histamine: Hazard = (context) => {
     : isHot
       ? rule.secondsIfHot
       : rule.seconds;
-  const { closes, unheard } = budgetEnd(spells, budget);
+  const { closes, readBy } = budgetEnd(spells, budget);
   const seen = { spentSeconds: spentBy(spells, context.at), budgetSeconds: budget, aboveC: rule.above.c };
   const evidence = [
     ...new Set([...(chilled ? [chilled.seq] : []), lot.received.seq, ...spells.map(({ seq }) => seq)])
@@ -60,7 +60,7 @@ export const histamine: Hazard = (context) => {
     found(closes > context.at ? 'histamine.budget-running' : 'histamine.budget-spent', { kind: 'closes', at: closes });
   }
   // Within its budget for as long as somebody reads it.
-  if (unheard !== null) found('histamine.read-by', { kind: 'unheard', at: unheard });
-  if (closes === null && unheard === null) found('histamine.within-budget', { kind: 'pass' });
+  if (readBy !== null) found('histamine.read-by', { kind: 'read-by', at: readBy });
+  if (closes === null && readBy === null) found('histamine.within-budget', { kind: 'pass' });
   return out;
 };
