@@ -291,4 +291,26 @@ describe('cold places, freezers and their logs', () => {
     quiet();
     await close();
   });
+  it('a place is called otherwise: its card, what lies there and its log keep to it; a name that is taken is refused', async () => {
+    await call('set-place', { name: 'Drawer 9', kind: 'drawer' });
+    await call('move-piece', { piece, place: 'Drawer 9' });
+    const { page, quiet, close } = await open('/freeze/places');
+    const card = page.locator('[data-place="drawer-9"]');
+    await card.locator('summary:has-text("Set it up")').click();
+    const name = card.locator('form[data-operation="set-place"] [name="name"]').first();
+    await name.fill('chest FREEZER');
+    await card.locator('button:has-text("Set it so")').first().click();
+    await card.locator('[role="alert"]:has-text("is called Chest freezer already")').first().waitFor();
+    expect(await name.inputValue()).to.equal('chest FREEZER');
+    await name.fill('Drawer by the pass');
+    await card.locator('button:has-text("Set it so")').first().click();
+    await card.locator('h2:has-text("Drawer by the pass")').waitFor();
+    await card.locator(`a[href="/piece/${piece}"]`).waitFor();
+    await visit(page, `${house.url}/piece/${piece}`);
+    const text = (await page.textContent('main')) ?? '';
+    expect(text).to.contain('Drawer by the pass');
+    expect(text).to.not.contain('Drawer 9');
+    quiet(/422/);
+    await close();
+  });
 });
