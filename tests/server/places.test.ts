@@ -100,6 +100,34 @@ describe('a place that is called otherwise', () => {
     expect(house.act('set-place', { id: 'nowhere', name: 'New' })).to.include({ ok: false, code: 'place.unknown' });
     expect(house.act('set-place', { id: 'drawer', name: 'Drawer', kind: 'fridge' }).ok).to.equal(true);
   });
+  it('no other takes the name of one that was taken off the list: what lies there would seem to lie in the cold', () => {
+    const at = NOON + 3 * HOUR;
+    house.done('set-place', { name: 'Fridge', kind: 'fridge' });
+    house.done('move-piece', { piece, place: 'Fridge' });
+    house.done('set-place', { id: 'fridge', name: 'Fridge', withdraw: true });
+    house.clock.moveTo(at, true);
+    expect(house.act('set-place', { id: 'drawer', name: 'fridge' })).to.include({ code: 'place.name-taken' });
+    // And should the record say so all the same, the judge tells them apart.
+    const { db, record, projections } = house.store;
+    const set = record.list({ kind: 'place.set' }).find(({ body }) => (body as { id: string }).id === 'drawer')!;
+    const spent = (clock: ReturnType<typeof clockOf>) => (clock?.warm ? JSON.stringify(clock.warm) : '');
+    projections.refold('house', at);
+    const before = spent(clockOf());
+    db.transaction(() => {
+      record.append(
+        [{ kind: 'place.set', subject: 'house', happened: at, body: { ...set.body, name: 'Fridge' } } as never],
+        'p1',
+        at
+      );
+      projections.refold('house', at);
+    })();
+    expect(state().stays.at(-1)!.place).to.equal('Fridge (fridge)');
+    expect(before).to.not.equal('');
+    // Never less than was spent before.
+    const spans = (text: string) => (JSON.parse(text) as { spells: { from: number; to: number }[] }).spells;
+    const sum = (text: string) => spans(text).reduce((all, { from, to }) => all + Math.min(to, at) - from, 0);
+    expect(sum(spent(clockOf()))).to.be.at.least(sum(before));
+  });
   it('a sensor called otherwise keeps its readings; its old name is free for another', () => {
     house.done('set-sensor', { name: 'Air', place: 'Drawer' });
     expect(house.done('set-sensor', { id: 'air', name: 'Drawer air', place: 'Drawer' }).sensor).to.equal('air');

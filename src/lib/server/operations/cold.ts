@@ -74,8 +74,11 @@ export const setPlace = operation({
     const known = input.id === '' ? bearer : house.places[input.id];
     if (!known && input.id !== '') throw new EmberError('place.unknown', { field: 'id', seen: input.id });
     if (!known && input.withdraw) throw new EmberError('place.unknown', { field: 'name', seen: input.name });
-    if (bearer && bearer.id !== known?.id)
-      throw new EmberError('place.name-taken', { field: 'name', seen: bearer.name });
+    // Nor that of one taken off the list: what lies there must not seem to lie in the one that takes its name.
+    const taken = Object.entries(house.placeNames).find(
+      ([id, name]) => id !== known?.id && name.toLowerCase() === input.name.toLowerCase()
+    );
+    if (known && taken) throw new EmberError('place.name-taken', { field: 'name', seen: taken[1] });
     const { kind, setPoint, litres, watts, warnAbove, graceMinutes } = input;
     const own = {
       id: known?.id ?? idFor(house.placeNames, input.name),

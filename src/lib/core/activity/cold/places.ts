@@ -20,7 +20,7 @@ interface Naming {
 
 /** What places are called, and were. */
 export interface PlaceNames {
-  /** By id, also of places that were taken off the list. */
+  /** By id, also of places that were taken off the list: no two of them alike, for a name is what the judge goes by. */
   readonly nameOf: ReadonlyMap<string, string>;
   /** Of those on the list, by name. */
   readonly idOf: ReadonlyMap<string, string>;
@@ -45,6 +45,10 @@ export function placeNames(sets: readonly PlaceSet[]): PlaceNames {
     const last = all.findLastIndex((naming) => naming.id === id);
     if (last >= 0) all[last] = { ...all[last]!, to: recorded };
     all.push({ id, name, from: recorded, to: Infinity, isFirst: before === undefined });
+  }
+  for (const [id, name] of [...nameOf]) {
+    const isShared = [...nameOf].some(([other, its]) => other !== id && its === name);
+    if (isShared && idOf.get(name) !== id) nameOf.set(id, `${name} (${id})`);
   }
   const renamed = new Set(all.filter(({ to }) => to < Infinity).map(({ id }) => id));
   return { nameOf, idOf, namings: all.filter(({ id }) => renamed.has(id)) };
