@@ -1,6 +1,6 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import type { Reason } from '$lib/core/codes/window.ts';
+  import type { Effect, Reason } from '$lib/core/codes/window.ts';
   import { ROUTE_WORDS, sentence, wouldChange } from '$lib/words/findings.ts';
   import { dayAndTime } from './format.ts';
 
@@ -10,14 +10,14 @@
     zone,
     names = {}
   }: { reasons: readonly Reason[]; zone: string; names?: Record<string, string | null> } = $props();
-  const weight: Record<string, number> = { never: 0, missing: 1, opens: 2, readBy: 3, closes: 3, pass: 4 };
-  const sorted = $derived([...reasons].sort((a, b) => weight[a.effect.kind]! - weight[b.effect.kind]!));
+  const weight: Record<Effect['kind'], number> = { never: 0, missing: 1, opens: 2, 'read-by': 3, closes: 3, pass: 4 };
+  const sorted = $derived([...reasons].sort((a, b) => weight[a.effect.kind] - weight[b.effect.kind]));
   /** The first and the last entries carry the proof; a long log between them is on the bench. */
   const shown = (evidence: readonly number[]) => {
     const real = evidence.filter((seq) => seq > 0);
     return real.length <= 4 ? real : [...real.slice(0, 2), ...real.slice(-2)];
   };
-  const tag: Record<string, string> = {
+  const tag: Record<Effect['kind'], string> = {
     never: 'Shuts for ever',
     missing: 'Holds back',
     opens: 'Opens',
