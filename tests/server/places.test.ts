@@ -78,6 +78,10 @@ describe('a place that is called otherwise', () => {
     expect(said(house.store)).to.deep.equal(before);
     expect(clockOf()!.warm).to.deep.equal(spent);
     expect(state().stays.at(-1)!.place).to.equal('“Top drawer”');
+    // Nor where a place is named to look like that.
+    house.done('set-place', { name: '“Top drawer”' });
+    expect(state().stays.at(-1)!.place).to.equal('““Top drawer””');
+    expect(clockOf()!.warm).to.deep.equal(spent);
   });
   it('leaves its name free: another may bear it, and each keeps what was its own', () => {
     rename('drawer', 'Top drawer');

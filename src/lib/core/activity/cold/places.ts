@@ -30,6 +30,13 @@ export interface PlaceNames {
 
 type PlaceSet = Pick<Extract<RecordEvent, { kind: 'place.set' }>, 'recorded' | 'body'>;
 
+/** Words that no place is called by, not even one that somebody named to look like them. */
+function apart(nameOf: ReadonlyMap<string, string>, words: string): string {
+  const taken = new Set(nameOf.values());
+  while (taken.has(words)) words = `“${words}”`;
+  return words;
+}
+
 /** What places are called, from every entry that set one, in order. */
 export function placeNames(sets: readonly PlaceSet[]): PlaceNames {
   const nameOf = new Map<string, string>();
@@ -48,7 +55,7 @@ export function placeNames(sets: readonly PlaceSet[]): PlaceNames {
   }
   for (const [id, name] of [...nameOf]) {
     const isShared = [...nameOf].some(([other, its]) => other !== id && its === name);
-    if (isShared && idOf.get(name) !== id) nameOf.set(id, `${name} (${id})`);
+    if (isShared && idOf.get(name) !== id) nameOf.set(id, apart(nameOf, `${name} (${id})`));
   }
   const renamed = new Set(all.filter(({ to }) => to < Infinity).map(({ id }) => id));
   return { nameOf, idOf, namings: all.filter(({ id }) => renamed.has(id)) };
@@ -62,7 +69,7 @@ export function placeNames(sets: readonly PlaceSet[]): PlaceNames {
  * @example
  * placeRef({ nameOf: new Map(), idOf: new Map(), namings: [] }, 'by the door') // => 'by the door'
  */
-export function placeRef({ idOf }: Pick<PlaceNames, 'idOf' | 'nameOf' | 'namings'>, called: string): string {
+export function placeRef({ idOf }: PlaceNames, called: string): string {
   const id = idOf.get(called);
   if (id !== undefined) return MARK + id;
   return called.startsWith(MARK) ? MARK + called : called;
@@ -84,7 +91,7 @@ export function placeCalled({ nameOf, namings }: PlaceNames, ref: string, record
     namings.find(({ name, from, to }) => name === ref && recorded >= from && recorded < to) ??
     namings.find(({ name, from, isFirst }) => name === ref && isFirst && recorded < from);
   if (bore) return nameOf.get(bore.id)!;
-  return namings.some(({ name, to }) => name === ref && to === Infinity) ? `“${ref}”` : ref;
+  return namings.some(({ name, to }) => name === ref && to === Infinity) ? apart(nameOf, `“${ref}”`) : ref;
 }
 
 /** The place on the list that somebody means by its name, however they write it large or small; undefined for none. */
