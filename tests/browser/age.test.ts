@@ -134,7 +134,7 @@ describe('the ageing rack', () => {
       prepared: 'scaled,gutted,scrubbed,wiped,dried'
     });
     await read();
-    const { page, quiet, close } = await bench.open(`/age?piece=${second}`, { width: 820, height: 1180 });
+    const { page, quiet, close } = await bench.open(`/age?piece=${second}`, { viewport: { width: 820, height: 1180 } });
     await hangs(page, second, 'H2');
     const centre = async (selector: string) => {
       const box = (await page.locator(selector).boundingBox())!;

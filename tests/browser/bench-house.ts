@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import type { Browser } from 'playwright-core';
+import type { Browser, BrowserContextOptions } from 'playwright-core';
 import { openBrowser, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
 import { watch } from './watch.ts';
 
@@ -13,7 +13,8 @@ export interface BenchHouse {
   call(name: string, input: unknown, actor?: string): Promise<Record<string, string>>;
   /** Moves the clock on. */
   later(hours: number): Promise<unknown>;
-  open(path: string, size?: { width: number; height: number }): ReturnType<typeof watch>;
+  /** Opens a path in a context of its own, signed in. */
+  open(path: string, options?: BrowserContextOptions): ReturnType<typeof watch>;
   close(): Promise<void>;
 }
 
@@ -40,9 +41,8 @@ export async function openBenchHouse(env: Record<string, string> = {}): Promise<
         headers: { 'content-type': 'application/json' },
         body: JSON.stringify({ byHours, frozen: true })
       }),
-    async open(path, size) {
-      const watched = await watch(browser);
-      if (size) await watched.page.setViewportSize(size);
+    async open(path, options) {
+      const watched = await watch(browser, options);
       await signIn(watched.page, house.url, 'p1');
       await visit(watched.page, house.url + path);
       return watched;

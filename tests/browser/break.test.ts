@@ -1,17 +1,17 @@
 import { expect } from 'chai';
 import { readFileSync } from 'node:fs';
-import { createServer } from 'node:http';
-import { connect, type AddressInfo } from 'node:net';
+import { connect } from 'node:net';
 import { join } from 'node:path';
 import jsQR from 'jsqr';
-import type { Browser, Page } from 'playwright-core';
+import type { Page } from 'playwright-core';
 import { runPrinter } from '../../devices/printer.ts';
 import { runScale } from '../../devices/scale.ts';
 import { scratch } from '../server/house.ts';
-import { openBrowser, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
-import { form, send, watch } from './watch.ts';
+import { openBenchHouse, type BenchHouse } from './bench-house.ts';
+import { visit, type RunningHouse } from './harness.ts';
+import { drawPdf } from './pdf.ts';
+import { form, send } from './watch.ts';
 
-const NOW = '2026-03-09T12:00:00Z';
 /** Chromium says so when the stream to a scale ends with its page. */
 const STREAM_ENDED = /ERR_INCOMPLETE_CHUNKED|ERR_NETWORK_CHANGED|404/;
 
@@ -61,21 +61,13 @@ const BONITO: Fish = {
 };
 
 describe('breaking down at the bench', () => {
+  let bench: BenchHouse;
   let house: RunningHouse;
-  let browser: Browser;
+  let call: BenchHouse['call'];
+  let open: BenchHouse['open'];
   let pan = 0;
   let printed: ReturnType<typeof scratch>;
   const stops: (() => void)[] = [];
-  const call = async (name: string, body: unknown): Promise<Record<string, string>> => {
-    const answer = await fetch(`${house.url}/api/v1/operations/${name}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json', 'x-ember-person': name === 'join-person' ? '' : 'p1' },
-      body: JSON.stringify(body)
-    });
-    const said = (await answer.json()) as { result: Record<string, string> };
-    expect(answer.status, `${name}: ${JSON.stringify(said)}`).to.equal(200);
-    return said.result;
-  };
   /** Tells the simulation what lies on its pan. */
   const tell = (line: string) =>
     new Promise<void>((resolve, reject) => {
@@ -100,12 +92,6 @@ describe('breaking down at the bench', () => {
       core: '1 C',
       pricePerKg: 31
     });
-  const open = async (path: string) => {
-    const watched = await watch(browser);
-    await signIn(watched.page, house.url, 'p1');
-    await visit(watched.page, house.url + path);
-    return watched;
-  };
   const touch = async (page: Page, part: string) => {
     // Wherever the part lies open to a finger: a point of it that nothing covers.
     await page.locator(`svg [data-part="${part}"]`).scrollIntoViewIfNeeded();
@@ -144,30 +130,19 @@ describe('breaking down at the bench', () => {
     const [, scale, panAt] = /:(\d+), its pan at 127\.0\.0\.1:(\d+)/.exec(said[0]!)!;
     const [, printer] = /:(\d+),/.exec(said[1]!)!;
     pan = Number(panAt);
-    house = await openHouse({
-      EMBER_TIDE_FROZEN_AT: NOW,
+    bench = await openBenchHouse({
       EMBER_TIDE_SCALE: `127.0.0.1:${scale}`,
       EMBER_TIDE_PAN: `127.0.0.1:${panAt}`,
       EMBER_TIDE_PRINTER: `127.0.0.1:${printer}`
     });
-    browser = await openBrowser();
-    await call('join-person', { name: 'Ada Brimstrand' });
+    ({ house, call, open } = bench);
     await call('set-place', { name: 'Drawer 2', kind: 'drawer' });
   });
   after(async () => {
-    await browser.close();
-    await house.close();
+    await bench.close();
     for (const stop of stops) stop();
     printed.clear();
   });
-
-  /** Moves the house's clock, as the minutes at the board go by. */
-  const minutes = (count: number) =>
-    fetch(`${house.url}/api/v1/demo/clock`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ byHours: count / 60, frozen: true })
-    });
 
   for (const fish of [TURBOT, BONITO]) {
     it(`a whole ${fish.species} with the scale: each part touched, weighed by one key, balanced, into the cold`, async () => {
@@ -177,7 +152,7 @@ describe('breaking down at the bench', () => {
       await page.waitForSelector('[data-out]');
       let count = 0;
       for (const [part, grams] of [...fish.parts, ...fish.waste]) {
-        await minutes(1);
+        await bench.later(1 / 60);
         await touch(page, part);
         await tell(`PUT ${grams}`);
         await atRest(page, kilos(grams));
@@ -366,7 +341,7 @@ describe('breaking down at the bench', () => {
     const content = Buffer.from(
       await (await fetch(`${house.url}/labels/sheet.pdf?piece=${piece}&size=roll-100x50`)).arrayBuffer()
     );
-    const { grey, width, height } = await drawPdf(browser, content);
+    const { grey, width, height } = await drawPdf(bench.browser, content);
     const pixels = Uint8ClampedArray.from(grey.flatMap((level) => [level, level, level, 255]));
     expect(jsQR(pixels, width, height)?.data).to.equal(`${house.url}/piece/${piece}`);
     await form(page, 'print-labels').locator('button[type="submit"]').click();
@@ -381,38 +356,3 @@ describe('breaking down at the bench', () => {
     await close();
   });
 });
-
-/** Draws the first page of a PDF in the browser, in a page of its own, as a reader would. */
-async function drawPdf(browser: Browser, content: Buffer): Promise<{ grey: number[]; width: number; height: number }> {
-  const reader = readFileSync(join(import.meta.dirname, '..', '..', 'node_modules', 'unpdf', 'dist', 'pdfjs.mjs'));
-  const server = createServer(({ url }, response) => {
-    const answer =
-      url === '/pdfjs.mjs' ? reader : url === '/sheet.pdf' ? content : '<!doctype html><title>reader</title>';
-    response.setHeader(
-      'content-type',
-      url === '/pdfjs.mjs' ? 'text/javascript' : url === '/sheet.pdf' ? 'application/pdf' : 'text/html'
-    );
-    response.end(answer);
-  });
-  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
-  const page = await browser.newPage();
-  try {
-    await page.goto(`http://127.0.0.1:${(server.address() as AddressInfo).port}/`);
-    return (await page.evaluate(`(async () => {
-      const { getDocument } = await import('/pdfjs.mjs');
-      const bytes = new Uint8Array(await (await fetch('/sheet.pdf')).arrayBuffer());
-      const first = await (await getDocument({ data: bytes }).promise).getPage(1);
-      const viewport = first.getViewport({ scale: 2 });
-      const canvas = document.createElement('canvas');
-      [canvas.width, canvas.height] = [Math.ceil(viewport.width), Math.ceil(viewport.height)];
-      const canvasContext = canvas.getContext('2d');
-      await first.render({ canvas, canvasContext, viewport }).promise;
-      const { data, width, height } = canvasContext.getImageData(0, 0, canvas.width, canvas.height);
-      const grey = Array.from({ length: width * height }, (_, index) => data[index * 4]);
-      return { grey, width, height };
-    })()`)) as { grey: number[]; width: number; height: number };
-  } finally {
-    await page.close();
-    server.close();
-  }
-}

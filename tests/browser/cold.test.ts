@@ -1,31 +1,20 @@
 import { expect } from 'chai';
-import type { Browser } from 'playwright-core';
 import { runLogger, type LoggerSetting } from '../../devices/logger.ts';
-import { openBrowser, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
-import { send, shown, watch } from './watch.ts';
+import { NOON, openBenchHouse, type BenchHouse } from './bench-house.ts';
+import { visit, type RunningHouse } from './harness.ts';
+import { send, shown } from './watch.ts';
 
-const NOON = '2026-03-09T12:00:00Z';
 const KEY = 'the-key-of-the-test-logger';
 
 describe('cold places, freezers and their logs', () => {
+  let bench: BenchHouse;
   let house: RunningHouse;
-  let browser: Browser;
+  let call: BenchHouse['call'];
+  let open: BenchHouse['open'];
   let piece = '';
-  let keys = 0;
-  const call = async (name: string, input: unknown, actor = 'p1') => {
-    const answer = await fetch(`${house.url}/api/v1/operations/${name}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json', 'x-ember-person': actor, 'idempotency-key': `k${++keys}` },
-      body: JSON.stringify(input)
-    });
-    const body = (await answer.json()) as { result: Record<string, string> };
-    expect(answer.status, JSON.stringify(body)).to.equal(200);
-    return body.result;
-  };
   before(async () => {
-    house = await openHouse({ EMBER_TIDE_FROZEN_AT: NOON });
-    browser = await openBrowser();
-    await call('join-person', { name: 'Ada Skerry' }, '');
+    bench = await openBenchHouse();
+    ({ house, call, open } = bench);
     await call('set-house', {
       name: 'The Test Counter',
       profile: 'eu',
@@ -53,16 +42,7 @@ describe('cold places, freezers and their logs', () => {
   // Loggers of a test that failed must not keep the run alive.
   const loggers: (() => void)[] = [];
   afterEach(() => loggers.splice(0).forEach((stop) => stop()));
-  after(async () => {
-    await browser.close();
-    await house.close();
-  });
-  const open = async (path: string) => {
-    const watched = await watch(browser);
-    await signIn(watched.page, house.url, 'p1');
-    await visit(watched.page, house.url + path);
-    return watched;
-  };
+  after(() => bench.close());
 
   it('a house without places says what they are for; a freezer, its sensors and a key are named', async () => {
     const { page, quiet, close } = await open('/freeze/places');

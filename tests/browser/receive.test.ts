@@ -1,34 +1,20 @@
 import { expect } from 'chai';
-import type { Browser, Page } from 'playwright-core';
+import type { Page } from 'playwright-core';
 import { demoPaper } from '../../src/lib/server/demo/morning.ts';
 import { BROKEN, NOTE } from '../server/note-rows.ts';
-import { openBrowser, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
-import { form, send, shown, watch } from './watch.ts';
+import { openBenchHouse, type BenchHouse } from './bench-house.ts';
+import { visit, type RunningHouse } from './harness.ts';
+import { form, send, shown } from './watch.ts';
 
-const NOW = '2026-03-09T12:00:00Z';
 const pdf = { name: 'statement.pdf', mimeType: 'application/pdf', buffer: Buffer.from(demoPaper(['Statement'])) };
 
 describe('receiving and judging', () => {
+  let bench: BenchHouse;
   let house: RunningHouse;
-  let browser: Browser;
-  const call = async (name: string, body: unknown): Promise<Record<string, string>> => {
-    const answer = await fetch(`${house.url}/api/v1/operations/${name}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json', 'x-ember-person': name === 'join-person' ? '' : 'p1' },
-      body: JSON.stringify(body)
-    });
-    const said = (await answer.json()) as { result: Record<string, string> };
-    expect(answer.status, `${name}: ${JSON.stringify(said)}`).to.equal(200);
-    return said.result;
-  };
+  let call: BenchHouse['call'];
+  let open: BenchHouse['open'];
   const lots = async () =>
     ((await (await fetch(`${house.url}/api/v1/lots`)).json()) as { lots: unknown[] }).lots.length;
-  const open = async (path: string, options = {}) => {
-    const watched = await watch(browser, options);
-    await signIn(watched.page, house.url, 'p1');
-    await visit(watched.page, house.url + path);
-    return watched;
-  };
   const WILD = {
     form: 'fillet',
     source: 'wild',
@@ -45,14 +31,10 @@ describe('receiving and judging', () => {
     page.waitForSelector(`[data-route="${route}"][data-state="${wanted}"]`);
 
   before(async () => {
-    house = await openHouse({ EMBER_TIDE_FROZEN_AT: NOW });
-    browser = await openBrowser();
-    await call('join-person', { name: 'Ada Brimstrand' });
+    bench = await openBenchHouse();
+    ({ house, call, open } = bench);
   });
-  after(async () => {
-    await browser.close();
-    await house.close();
-  });
+  after(() => bench.close());
 
   it('a whole delivery by keyboard alone: opened, two lots, one inspected, closed', async () => {
     const { page, quiet, close } = await open('/');
@@ -234,7 +216,7 @@ describe('receiving and judging', () => {
     await send(page, 'own-exception', { own: true });
     await until(page, 'cured', 'open');
     expect(await state(page, 'raw')).to.equal('not-cleared');
-    expect(await page.textContent('.owned')).to.match(/Ada Brimstrand\s+answers for day of catch/);
+    expect(await page.textContent('.owned')).to.match(/Ada Skerry\s+answers for day of catch/);
     await page.click('.owned summary');
     await send(page, 'withdraw-exception', { reason: 'sent back after all' });
     await until(page, 'cured', 'not-cleared');
