@@ -2,6 +2,7 @@
 /** The core's own order, lowest first. What stands in one line does not know of each other, nor of anything below it here. */
 const CORE = [
   ['errors[.]', 'random[.]', 'shipped[.]', 'measure/'],
+  ['fields/'],
   ['fish/', 'device/'],
   ['codes/', 'receive/'],
   ['ingredients/', 'inspect/'],

@@ -197,27 +197,30 @@ export const thaw = (
   event('thaw.ended', to, { core: core === null ? null : celsius(core), warmSeconds: 0, drip: null, note: '' })
 ];
 /** Into acid at a temperature. */
-export const acidStart = (hours: number, warmth: number) =>
+export const acidStart = (hours: number, warmth: number, more: Partial<BodyOf<'acid.started'>> = {}) =>
   event('acid.started', hours, {
-    settings: {
+    set: {
       cut: 'dice',
-      sizes: [12],
+      size: typed(12, 'mm'),
+      second: null,
+      third: null,
       faces: 2,
-      grams: 1000,
-      celsius: warmth,
-      liquid: [{ what: 'sour', id: 'lime', ml: 500 }],
+      mass: null,
+      celsius: celsius(warmth),
+      liquid: 'lime 500',
       measuredPH: null,
-      dark: false,
       wanted: 'rimmed',
-      pace: 1
+      pace: null
     },
+    subject: { grams: 1000, dark: false, pace: 1 },
     ready: null,
     past: null,
     later: null,
     salt: 0,
     place: '',
     allergens: [],
-    pins
+    pins,
+    ...more
   });
 export const cureStart = (hours: number, lasts: number, more: Partial<BodyOf<'cure.started'>> = {}) => {
   const band = { low: 1, likely: 2, high: 3 };
@@ -241,7 +244,8 @@ export const cureStart = (hours: number, lasts: number, more: Partial<BodyOf<'cu
       waterActivity: 0.97
     },
     dueAt: START + (hours + lasts) * HOUR,
-    settings: null,
+    set: null,
+    subject: null,
     stages: [],
     steps: [],
     place: '',

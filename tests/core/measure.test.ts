@@ -76,10 +76,10 @@ describe('quantities as a cook writes them', () => {
   it('does not run two figures into one', () => {
     expect(troubleOf(() => parseQuantity('mass', '3 2 oz')).code).to.equal('quantity.unit-missing');
   });
-  it('keeps the boundary of a range and refuses one step beyond, naming field, unit and range', () => {
+  it('keeps the boundary of a range and refuses one step beyond, naming field, and the range in the unit that was written', () => {
     expect(parseQuantity('length', '300 mm', { min: 2, max: 300 }).si).to.equal(300);
     const trouble = troubleOf(() => parseQuantity('length', '3 m', { field: 'thickness', min: 2, max: 300 }));
-    expect(trouble.details).to.include({ field: 'thickness', unit: 'mm', min: 2, max: 300, seen: '3 m' });
+    expect(trouble.details).to.include({ field: 'thickness', unit: 'm', min: 0.002, max: 0.3, seen: '3 m' });
   });
 
   it('comes back from every unit to the figure it was', () => {

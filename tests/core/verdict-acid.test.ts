@@ -3,30 +3,13 @@ import { acidNow } from '../../src/lib/core/activity/acid/fold.ts';
 import { foldPiece } from '../../src/lib/core/record/piece.ts';
 import type { BodyOf } from '../../src/lib/core/record/events.ts';
 import { handsQueue } from '../../src/lib/core/service/hands.ts';
-import { ask, event, HOUR, lineageOf, START } from './build.ts';
+import { acidStart, ask, event, HOUR, lineageOf, START } from './build.ts';
 import { runGolden, statement, type Golden } from './golden.ts';
 
 const into = (hours: number, more: Partial<BodyOf<'acid.started'>> = {}) =>
-  event('acid.started', hours, {
-    settings: {
-      cut: 'dice',
-      sizes: [12],
-      faces: 2,
-      grams: 400,
-      celsius: 4,
-      liquid: [{ what: 'sour', id: 'lime', ml: 300 }],
-      measuredPH: null,
-      dark: false,
-      wanted: 'half',
-      pace: 1
-    },
+  acidStart(hours, 4, {
     ready: { low: 1000, likely: 1800, high: 4000 },
     past: { low: 2000, likely: 3600, high: 8000 },
-    later: null,
-    salt: 0,
-    place: '',
-    allergens: [],
-    pins: { profile: 't', catalogue: 't', model: 't' },
     ...more
   });
 const out = (hours: number) =>

@@ -201,7 +201,7 @@ describe('cures of the first record', () => {
       pins: { profile: 't', catalogue: 't', model: 't' }
     };
     const body = upcast('cure.started', 1, old) as BodyOf<'cure.started'>;
-    expect(body).to.deep.include({ settings: null, stages: [], pack: 'open', grams: 640 });
+    expect(body).to.deep.include({ set: null, subject: null, stages: [], pack: 'open', grams: 640 });
     expect(body.forecast).to.deep.include({ leastWps: null, waterActivity: null, gramsAfter: band });
     const ended = upcast('cure.ended', 1, { massAfter: null, note: 'x' }) as BodyOf<'cure.ended'>;
     expect(ended).to.deep.include({ note: 'x', taste: null, saltTaste: 'unknown', warmth: [] });

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { acidPace, liquidParts } from '../../src/lib/server/plans/acid.ts';
+import { acidSettings, liquidParts } from '../../src/lib/core/bench/acid/settings.ts';
+import { acidPace } from '../../src/lib/server/plans/acid.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { NO_HOUSE_INGREDIENTS, toldOfLines } from '../../src/lib/core/ingredients/kitchen.ts';
 import { pieceView } from '../../src/lib/server/views/piece.ts';
@@ -62,7 +63,7 @@ describe('fish in acid', () => {
     expect(acidPace(house.store, 'turbot').runs).to.equal(0);
     const second = house.done('start-acid', { piece, ...DICE });
     expect(second.readySeconds).to.be.greaterThan(Number(first.readySeconds));
-    expect(run().plan.settings.pace).to.be.closeTo(taught.pace, 1e-9);
+    expect(run().plan.subject.pace).to.be.closeTo(taught.pace, 1e-9);
   });
   it('one run, two times: part lifted as it was wanted, the rest stays in; its liquid is a piece of its own', () => {
     house.done('set-place', { name: 'Drawer 1', kind: 'drawer' });
@@ -212,8 +213,8 @@ describe('fish in acid', () => {
   });
   it('what is taken for a fillet with its skin on takes twice the depth; a part of the piece can go in alone', () => {
     house.done('start-acid', { piece, ...DICE, cut: 'fillet', size: '8 mm', faces: 1, mass: '300 g' });
-    expect(run().plan.settings).to.deep.include({ faces: 1, grams: 300 });
-    expect(run().plan.settings.sizes).to.deep.equal([8]);
+    const { plan } = run();
+    expect(acidSettings(plan.set, plan.subject)).to.deep.include({ faces: 1, grams: 300, sizes: [8] });
   });
   it('refuses what will not turn and what cannot be, by field', () => {
     expect(refusal('start-acid', { piece, ...DICE, liquid: 'water 300' }).code).to.equal('acid.none');
@@ -222,7 +223,7 @@ describe('fish in acid', () => {
       [{ measuredPH: 9 }, 'measuredPH'],
       [{ liquid: 'cola 300' }, 'liquid'],
       [{ liquid: 'oil 30' }, 'liquid'],
-      [{ cut: 'brick' }, 'size'],
+      [{ cut: 'brick' }, 'second'],
       [{ celsius: '50 C' }, 'celsius'],
       [{ mass: '9 kg' }, 'mass']
     ];

@@ -58,8 +58,8 @@ describe('curing', () => {
     expect(saltGrams).to.be.closeTo(120, 1e-9);
     expect(dueAt).to.equal(NOON + 36 * HOUR);
     const { plan } = run();
-    expect(plan.settings!.grams).to.equal(2000);
-    expect(plan.settings!.thinMm).to.equal(9);
+    expect(plan.subject!.grams).to.equal(2000);
+    expect(plan.set!.thin).to.deep.include({ si: 9, unit: 'mm' });
     expect(plan.steps.map(({ code }) => code)).to.include.members(['lay-on', 'turn', 'baste', 'rinse', 'rest-over']);
     expect(plan.forecast.gramsAfter.low).to.be.lessThan(plan.forecast.gramsAfter.high);
     expect(house.store.projections.piece(piece).state.stays.at(-1)).to.deep.include({ place: 'Drawer 1', to: null });
@@ -234,7 +234,7 @@ describe('curing', () => {
       expect(fit.parameters.mostLoss.likely).to.be.lessThan(SHIPPED.mostLoss.likely);
       expect(fittedFor(house.store, 'arctic-char', 'mid')).to.equal(fit);
       house.done('start-cure', { piece, ...PLAN });
-      expect(run().plan.settings!.parameters.runs).to.equal(4);
+      expect(run().plan.subject!.parameters.runs).to.equal(4);
       house.done('end-cure', { piece });
       house.done('set-learning', {});
       expect(parametersFor(house.store, 'arctic-char', 'mid')).to.equal(SHIPPED);

@@ -73,6 +73,8 @@ export const ERROR_CODES = [
   'store.read-only',
   'store.full',
   'form.incomplete',
+  'form.too-long',
+  'form.too-many',
   'form.value-unknown',
   'person.required',
   'person.unknown',

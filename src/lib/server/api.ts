@@ -2,24 +2,30 @@ import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import { EmberError } from '../core/errors.ts';
 import { errorSentence } from '../words/errors.ts';
+import { namedIn } from '../words/plans/index.ts';
 import type { App } from './app.ts';
 import { OPERATIONS, operationByName } from './registry.ts';
 import type { Answer } from './operations/execute.ts';
 import { FILE_TYPES } from './store/files.ts';
 import { matchQuery } from './registry.ts';
 import { QUERIES } from './registry.ts';
+import { fieldTroubles } from '../core/fields/trouble.ts';
+
+/** What a field is called where it is set. */
+type Named = (field: string) => string | undefined;
 
 /** RFC 9457 problem details. */
 export function problem(
   status: number,
   error: Pick<EmberError, 'code' | 'details'>,
-  more: Record<string, unknown> = {}
+  more: Record<string, unknown> = {},
+  named: Named = () => undefined
 ): Response {
   const body = {
     type: `about:blank#${error.code}`,
     title: error.code,
     status,
-    detail: errorSentence(error.code, error.details),
+    detail: errorSentence(error.code, error.details, named),
     ...more
   };
   return new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/problem+json' } });
@@ -32,11 +38,20 @@ const json = (value: unknown, status = 200) =>
   });
 
 /** A refusal as problem+json: the fields with their sentences, and for a clash both sides. */
-export function refusal(answer: Extract<Answer, { ok: false }>): Response {
-  return problem(answer.status, answer, {
-    fields: answer.fields.map(({ field, code, details }) => ({ field, code, message: errorSentence(code, details) })),
-    ...(answer.status === 409 ? { conflict: answer.details } : {})
-  });
+export function refusal(answer: Extract<Answer, { ok: false }>, named: Named = () => undefined): Response {
+  return problem(
+    answer.status,
+    answer,
+    {
+      fields: answer.fields.map(({ field, code, details }) => ({
+        field,
+        code,
+        message: errorSentence(code, details, named)
+      })),
+      ...(answer.status === 409 ? { conflict: answer.details } : {})
+    },
+    named
+  );
 }
 
 /** GET of a query; POST of one whose input is too long for an address. */
@@ -47,13 +62,9 @@ export function answerQuery(app: App, path: string, search: URLSearchParams, bod
     const given = body === undefined ? Object.fromEntries(search) : body;
     const parsed = query.input.safeParse({ ...(given as object), ...parts });
     if (!parsed.success) {
-      const issue = parsed.error.issues[0]!;
-      const params = (issue as { params?: Record<string, unknown> }).params;
-      const code = params?.code ? (params.code as EmberError['code']) : 'form.value-unknown';
-      return problem(422, {
-        code,
-        details: { ...params, field: issue.path.join('.'), seen: (params?.seen as string) ?? issue.message }
-      });
+      const fields = fieldTroubles(parsed.error.issues, { ...(given as object), ...parts });
+      const { code, details } = fields[0]!;
+      return refusal({ ok: false, status: 422, code, details, fields }, namedIn(query.name, given));
     }
     return json(query.run(app, parsed.data));
   } catch (error) {
@@ -82,7 +93,7 @@ export function answerOperation(
     key: headers.get('idempotency-key') ?? randomUUID(),
     seen: match ? Number(match[1]) : undefined
   });
-  if (!answer.ok) return refusal(answer);
+  if (!answer.ok) return refusal(answer, namedIn(name, body));
   return json({ result: answer.result, seq: answer.seq, repeated: answer.repeated });
 }
 

@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { fail, redirect, type Actions, type RequestEvent } from '@sveltejs/kit';
 import { errorSentence } from '../words/errors.ts';
+import { namedIn } from '../words/plans/index.ts';
 import { EmberError } from '../core/errors.ts';
+import { withUnit } from '../core/fields/written.ts';
 import { theApp } from './app.ts';
 import { sniff } from './store/files.ts';
 import { storeTrouble } from './store/open.ts';
@@ -27,8 +29,7 @@ export function formInput(form: FormData): Record<string, string> {
   for (const [name, value] of form) {
     if (typeof value !== 'string' || name.startsWith('_') || name.endsWith(':unit')) continue;
     const unit = form.get(`${name}:unit`);
-    const bare = /^[\s\d.,'+\u2212-]+$/.test(value) && value.trim() !== '';
-    const said = typeof unit === 'string' && bare ? `${value.trim()} ${unit}` : value;
+    const said = withUnit(value, typeof unit === 'string' ? unit : null);
     // Boxes of one name are a list.
     out[name] = out[name] === undefined ? said : `${out[name]},${said}`;
   }
@@ -85,9 +86,11 @@ export function actionsFor(page: string): Actions {
             values: typedIn(form)
           } satisfies FormAnswer);
         }
+        const input = { ...formInput(form), ...(paper ? { file: paper.hash, fileName: paper.name } : {}) };
+        const named = namedIn(operation.name, input);
         const answer = theApp().executor.execute({
           operation,
-          input: { ...formInput(form), ...(paper ? { file: paper.hash, fileName: paper.name } : {}) },
+          input,
           actor: locals.person?.id ?? null,
           tablet: locals.tablet,
           key: typeof key === 'string' && key ? `${key}:${operation.name}` : randomUUID(),
@@ -100,12 +103,12 @@ export function actionsFor(page: string): Actions {
           const said: FormAnswer = {
             operation: operation.name,
             ok: false,
-            message: errorSentence(answer.code, answer.details),
+            message: errorSentence(answer.code, answer.details, named),
             fields: Object.fromEntries(
               answer.fields.map(({ field, code, details }) => [
                 field,
                 {
-                  message: errorSentence(code, details),
+                  message: errorSentence(code, details, named),
                   candidates:
                     code === 'quantity.ambiguous' || code === 'record.mass-slip' ? details.candidates : undefined
                 }

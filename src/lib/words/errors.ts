@@ -139,24 +139,46 @@ const FIELD_NAMES: Record<string, string> = {
   covers: 'Covers'
 };
 
-/** A field's name as a person reads it. */
-export const fieldName = (field: string): string => FIELD_NAMES[field] ?? field;
+/** One row of a list, as it is counted. */
+const ROW_NAMES: Record<string, string> = {
+  recipes: 'Recipe',
+  sauces: 'Sauce',
+  dishes: 'Dish',
+  lines: 'Line',
+  steps: 'Step',
+  points: 'Point',
+  readings: 'Reading',
+  pieces: 'Piece',
+  prepared: 'Step'
+};
+
+/** A field's name as a person reads it: of a row of something, "Recipe 2, line 3, time". */
+export function fieldName(field: string): string {
+  const parts = field.split('.').flatMap((part, index, all) => {
+    if (/^\d+$/.test(part)) return [];
+    const row = all[index + 1];
+    if (row === undefined || !/^\d+$/.test(row)) return [FIELD_NAMES[part] ?? part];
+    return [`${ROW_NAMES[part] ?? FIELD_NAMES[part] ?? part} ${Number(row) + 1}`];
+  });
+  return parts.map((part, index) => (index === 0 ? part : part.charAt(0).toLowerCase() + part.slice(1))).join(', ');
+}
 
 const number = (value: unknown) =>
   typeof value === 'number' ? String(Math.round(value * 1000) / 1000) : String(value);
 
 function range(details: ErrorDetails): string {
-  let { min, max } = details;
-  let unit = details.unit ?? '';
-  // Shares are kept as 0 to 1 and said in per cent; long spans are said in hours.
-  const scale = (value: number | undefined, factor: number) => (value === undefined ? undefined : value * factor);
-  if (details.kind === 'concentration') [min, max, unit] = [scale(min, 100), scale(max, 100), '%'];
-  if (details.kind === 'duration') [min, max, unit] = [scale(min, 1 / 3600), scale(max, 1 / 3600), 'h'];
+  const { min, max, unit = '' } = details;
   const spaced = unit ? ` ${unit}` : '';
   if (min !== undefined && max !== undefined) return `must be ${number(min)} to ${number(max)}${spaced}`;
   if (max !== undefined) return `must be at most ${number(max)}${spaced}`;
   if (min !== undefined) return `must be at least ${number(min)}${spaced}`;
   return 'is out of range';
+}
+
+/** What is wrong inside something that was handed in whole. */
+function becauseOf({ because }: ErrorDetails): string {
+  const inside = because as { code: ErrorCode; details: ErrorDetails } | undefined;
+  return inside ? errorSentence(inside.code, inside.details) : '';
 }
 
 const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => string> = {
@@ -202,7 +224,7 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'ingredient.unknown': ({ seen }) =>
     `“${seen}” is not on the list of ingredients. Choose one that is; or say behind an equals sign what it holds: “${seen} = sesame + may soy”, “${seen} = nothing”, or “${seen} = ?” where nobody knows.`,
   'ingredient.in-a-circle': ({ seen }) => `The house is out of ${seen} as well, and uses this one for it.`,
-  'recipe.unreadable': ({ seen }) => `This file cannot be read as recipes (${seen}). Nothing was taken.`,
+  'recipe.unreadable': (details) => `This file cannot be read as recipes. ${becauseOf(details)} Nothing was taken.`,
   'species.unknown': ({ seen, candidates }) =>
     `Species "${seen}" is not in the catalogue.${candidates && candidates.length > 0 ? ` Is it ${candidates.join(' or ')}?` : ' Pick one from the list.'}`,
   'species.ambiguous': ({ seen, candidates }) =>
@@ -212,8 +234,7 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'place.name-taken': ({ seen }) => `Another is called ${seen} already: give this one a name of its own.`,
   'record.kind-unknown': ({ seen }) => `The ledger holds a kind of entry ("${seen}") this version does not know.`,
   'record.version-unknown': ({ seen }) => `The ledger holds an entry of a newer version (${seen}).`,
-  'record.body-invalid': ({ field, seen }) =>
-    `That change would not make a whole entry: ${field ?? ''} ${seen ?? ''}`.trim(),
+  'record.body-invalid': (details) => `That change would not make a whole entry. ${becauseOf(details)}`.trim(),
   'record.not-found': ({ seen }, field) => `${field} ${seen ?? ''} is not on record.`,
   'record.not-amendable': ({ seen, batch }) =>
     batch
@@ -275,8 +296,12 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'store.read-only': () => 'The record cannot be written to: the file is read-only. Nothing was saved.',
   'store.full': () => 'The record is full or its disk is. Nothing was saved; free some space and send it again.',
   'form.incomplete': (_, field) => `${field} is needed.`,
-  'form.value-unknown': ({ seen, taken }, field) =>
-    taken ? `${field}: "${seen}" is here already.` : `${field}: ${seen} cannot be used.`,
+  'form.too-long': ({ max, seen }, field) => `${field}: at most ${number(max)} letters; saw ${number(seen)}.`,
+  'form.too-many': ({ max }, field) => `${field}: at most ${number(max)} of them.`,
+  'form.value-unknown': ({ seen, taken, candidates }, field) =>
+    taken
+      ? `${field}: "${seen}" is here already.`
+      : `${field}: ${seen} cannot be used.${candidates && candidates.length > 0 && candidates.length <= 12 ? ` Use ${candidates.filter(Boolean).join(', ')}.` : ''}`,
   'person.required': () => 'Say who you are first: pick your name at the top.',
   'person.unknown': ({ seen }) => `Nobody here goes by ${seen}.`,
   'request.too-large': ({ max }) => `That is too large to take: at most ${number(max)} bytes.`,
@@ -285,7 +310,16 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'request.unknown-path': ({ seen }) => `There is nothing at ${seen}.`
 };
 
-/** What went wrong, in a sentence that names the field, the unit and the range. */
-export function errorSentence(code: ErrorCode, details: ErrorDetails = {}): string {
-  return SENTENCES[code](details, details.field ? fieldName(details.field) : 'This');
+/**
+ * What went wrong, in a sentence that names the field, the unit and the range.
+ *
+ * @param named what a field is called where it was set; its usual name where that says nothing
+ */
+export function errorSentence(
+  code: ErrorCode,
+  details: ErrorDetails = {},
+  named?: (field: string) => string | undefined
+): string {
+  const { field } = details;
+  return SENTENCES[code](details, field ? (named?.(field) ?? fieldName(field)) : 'This');
 }

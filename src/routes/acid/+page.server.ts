@@ -1,11 +1,10 @@
 import { running } from '$lib/core/record/occupation.ts';
-import { bindsMore } from '$lib/core/bench/acid/parameters.ts';
 import { SPENT_LIQUID } from '$lib/core/activity/acid/bodies.ts';
 import { toldHere } from '$lib/server/facts/told.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { acidPace } from '$lib/server/plans/acid.ts';
+import { acidSubject } from '$lib/server/plans/acid.ts';
 import { pieceView } from '$lib/server/views/piece.ts';
 import { sauceBook } from '$lib/server/facts/sauces.ts';
 import type { PageServerLoad } from './$types';
@@ -30,9 +29,7 @@ export const load = (({ url }) => {
     chosen: known ? id : null,
     view,
     run,
-    subject: view
-      ? { grams: view.piece.grams, dark: bindsMore(view.species), ...acidPace(app.store, view.species?.id ?? null) }
-      : null,
+    subject: view ? acidSubject(app.store, view.piece.id) : null,
     sauces: sauces.map((sauce) => ({
       id: sauce.id,
       name: sauce.name,

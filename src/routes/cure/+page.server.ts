@@ -1,10 +1,8 @@
 import { running } from '$lib/core/record/occupation.ts';
-import { UNIDENTIFIED } from '$lib/core/activity/receive/bodies.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/facts/choices.ts';
-import { parametersFor } from '$lib/server/facts/cure-learning.ts';
 import { recipeBook } from '$lib/server/facts/recipes.ts';
-import { recentMean } from '$lib/server/plans/cure.ts';
+import { cureSubject, recentMean } from '$lib/server/plans/cure.ts';
 import { cureRunView } from '$lib/server/views/cure.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { pieceView } from '$lib/server/views/piece.ts';
@@ -24,7 +22,6 @@ export const load = (({ url }) => {
   const known = pieces.find((piece) => piece.id === id);
   const view = known && id ? pieceView(app, id) : null;
   const run = running(view?.piece.cures ?? []);
-  const fat = view?.species?.fat ?? 'mid';
   const now = presentOf(app);
   const places = Object.values(house.places).filter(({ kind }) => kind !== 'freezer' && kind !== 'blast');
   return {
@@ -32,18 +29,7 @@ export const load = (({ url }) => {
     chosen: known ? id : null,
     view,
     running: run ? cureRunView(app, run) : null,
-    subject: view
-      ? {
-          grams: view.piece.grams,
-          fat,
-          thawed:
-            view.lot.received.frozen ||
-            view.lot.received.previouslyFrozen === 'yes' ||
-            view.piece.freezes.some((each) => each.ended !== null),
-          depth: view.piece.depth ? { lengthMm: view.piece.depth.lengthMm, points: view.piece.depth.points } : null,
-          parameters: parametersFor(store, view.species?.id ?? UNIDENTIFIED, fat)
-        }
-      : null,
+    subject: view ? cureSubject(store, view.piece.id) : null,
     recipe: url.searchParams.get('recipe'),
     recipes: recipeBook(house)
       .filter(({ withdrawn }) => !withdrawn)

@@ -2,43 +2,27 @@
   import { untrack } from 'svelte';
   import BlockDrawing from '$lib/ui/charts/BlockDrawing.svelte';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
-  import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
   import { dayAndTime, formatLength, formatMass } from '$lib/ui/format.ts';
   import WindowLine from '$lib/ui/marks/WindowLine.svelte';
-  import { lengthUnits, startWith } from '$lib/ui/units.ts';
-  import {
-    FLESH_GRAMS_PER_MM3,
-    cutBlock,
-    thicknessFor,
-    type Block,
-    type CutPlan
-  } from '$lib/core/bench/slice/geometry.ts';
+  import { PlanDraft } from '$lib/ui/plan/draft.svelte.ts';
+  import PlanField from '$lib/ui/plan/PlanField.svelte';
+  import { SLICE_FIELDS } from '$lib/words/plans/slice.ts';
+  import { sliceSet } from '$lib/core/activity/slice/plan.ts';
+  import { cutFor } from '$lib/core/bench/slice/settings.ts';
+  import { startOf } from '$lib/core/fields/field.ts';
+  import { FLESH_GRAMS_PER_MM3, thicknessFor, type Block, type CutPlan } from '$lib/core/bench/slice/geometry.ts';
   import { EmberError } from '$lib/core/errors.ts';
-  import { parseQuantity } from '$lib/core/measure/parse.ts';
-  import { errorSentence } from '$lib/words/errors.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
   const view = $derived(data.view);
   const units = $derived(data.house.units);
-  let cut = $state<'straight' | 'oblique'>('oblique');
-  let length = $state('');
-  let height = $state('');
-  let width = $state('');
-  // svelte-ignore state_referenced_locally
-  const [firstThickness, firstUnit] = startWith('length', 5, data.house.units);
-  let thickness = $state(firstThickness);
-  let angle = $state('40');
+  const draft = untrack(() => new PlanDraft(sliceSet, SLICE_FIELDS, data.house.units));
+  const isOblique = $derived(draft.texts.cut === 'oblique');
   let want = $state('12');
-  let lengthUnit = $state<string>();
-  let heightUnit = $state<string>();
-  let widthUnit = $state<string>();
-  let thicknessUnit = $state(firstUnit);
 
-  /** Width of a squared block as it usually lies, until measured. */
-  const USUAL_WIDTH_MM = 70;
   // A block as long as its weight says, until somebody lays a ruler on it.
   const pieceId = $derived(view?.piece.id);
   // What was typed stands until the choice itself changes: the page's data come anew with every reading of the house.
@@ -48,30 +32,22 @@
   });
   function usualBlock() {
     if (!view) return;
-    const high = view.piece.made.thicknessMm ?? 28;
-    const long = view.piece.grams / (FLESH_GRAMS_PER_MM3 * high * USUAL_WIDTH_MM);
-    [height, heightUnit] = startWith('length', high, units);
-    [width, widthUnit] = startWith('length', USUAL_WIDTH_MM, units);
-    [length, lengthUnit] = startWith('length', Math.max(20, Math.min(600, Math.floor(long))), units);
+    const high = view.piece.made.thicknessMm ?? startOf(sliceSet.height);
+    const wide = startOf(sliceSet.width);
+    const long = view.piece.grams / (FLESH_GRAMS_PER_MM3 * high * wide);
+    draft.figure('height', high);
+    draft.figure('width', wide);
+    draft.figure('length', Math.max(20, Math.min(600, Math.floor(long))));
   }
 
-  const read = (text: string, unit: string | undefined, field: string) =>
-    parseQuantity('length', text, { field, defaultUnit: unit ?? units.length }).si;
   const computed = $derived.by((): { block: Block; plan: CutPlan } | string => {
-    try {
-      const block = {
-        length: read(length, lengthUnit, 'length'),
-        height: read(height, heightUnit, 'height'),
-        width: read(width, widthUnit, 'width')
-      };
-      return {
-        block,
-        plan: cutBlock(block, cut === 'straight' ? 90 : Number(angle), read(thickness, thicknessUnit, 'thickness'))
-      };
-    } catch (error) {
-      if (error instanceof EmberError) return errorSentence(error.code, error.details);
-      throw error;
-    }
+    const set = draft.read();
+    if (typeof set === 'string') return set;
+    const { length, height, width } = set;
+    return draft.attempt(() => ({
+      block: { length: length.si, height: height.si, width: width.si },
+      plan: cutFor(set)
+    }));
   });
   let cannot = $state('');
   function hit() {
@@ -79,10 +55,10 @@
     if (typeof computed === 'string') return;
     try {
       const wanted = thicknessFor(computed.block, computed.plan.angle, Number(want));
-      [thickness, thicknessUnit] = startWith('length', wanted, units);
+      draft.figure('thickness', wanted);
     } catch (error) {
       if (!(error instanceof EmberError)) throw error;
-      cannot = errorSentence(error.code, error.details);
+      cannot = draft.sentence(error);
     }
   }
   const advice: Record<string, string> = {
@@ -106,65 +82,20 @@
         tone="ember"
       >
         <input type="hidden" name="piece" value={view.piece.id} />
-        <Field
-          name="cut"
-          label="Cut"
-          kind="choice"
-          bind:value={cut}
-          options={[
-            { value: 'oblique', name: 'Oblique, laid over (sogi-zukuri)' },
-            { value: 'straight', name: 'Straight down (hira-zukuri)' }
-          ]}
-        />
+        <PlanField {draft} name="cut" />
         <div class="row">
-          <Field
-            name="length"
-            label="Length"
-            kind="quantity"
-            units={lengthUnits(units)}
-            bind:value={length}
-            bind:unit={lengthUnit}
-          />
-          <Field
-            name="height"
-            label="Height"
-            kind="quantity"
-            units={lengthUnits(units)}
-            bind:value={height}
-            bind:unit={heightUnit}
-          />
-          <Field
-            name="width"
-            label="Width"
-            kind="quantity"
-            units={lengthUnits(units)}
-            bind:value={width}
-            bind:unit={widthUnit}
-          />
-          <Field
-            name="thickness"
-            label="Slice"
-            kind="quantity"
-            units={lengthUnits(units)}
-            bind:value={thickness}
-            bind:unit={thicknessUnit}
-          />
-          {#if cut === 'oblique'}<Field
-              name="angle"
-              label="Blade from the board, °"
-              kind="number"
-              bind:value={angle}
-            />{/if}
+          {#each ['length', 'height', 'width', 'thickness'] as const as name (name)}<PlanField {draft} {name} />{/each}
+          {#if isOblique}<PlanField {draft} name="angle" />{/if}
         </div>
-        {#if cut === 'oblique'}
+        {#if isOblique}
           <input
             class="range"
             type="range"
             min="15"
             max="85"
             aria-label="Blade angle in degrees"
-            value={angle}
-            oninput={(event) => (angle = event.currentTarget.value)}
+            value={draft.texts.angle}
+            oninput={(event) => (draft.texts.angle = event.currentTarget.value)}
           />
         {/if}
       </OperationForm>

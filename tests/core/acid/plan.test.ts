@@ -167,7 +167,7 @@ describe('fish in acid', () => {
   const refused: [string, Partial<AcidSettings>, string][] = [
     ['80 mm dice', { sizes: [80] }, 'size'],
     ['pH 9', { measuredPH: 9 }, 'measuredPH'],
-    ['no fish', { grams: 0 }, 'grams'],
+    ['no fish', { grams: 0 }, 'mass'],
     ['warm kitchen', { celsius: 40 }, 'celsius'],
     ['a brick of two edges', { cut: 'brick', sizes: [10, 20] }, 'size']
   ];

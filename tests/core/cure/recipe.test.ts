@@ -72,7 +72,7 @@ describe('recipes in a file', () => {
     expect(readRecipes(recipesAsFile(SHIPPED_RECIPES))).to.deep.equal(bodies);
   });
   const wrong: [string, string, RegExp][] = [
-    ['no JSON', 'salt: 3', /no JSON/],
+    ['no JSON', 'salt: 3', /request\.not-json/],
     ['another format', '{"format":"x","version":1,"recipes":[]}', /format/],
     [
       'a line without a weight',
@@ -90,7 +90,7 @@ describe('recipes in a file', () => {
     it(`${what}: refused, and it says where`, () => {
       const trouble = troubleOf(() => readRecipes(text));
       expect(trouble.code).to.equal('recipe.unreadable');
-      expect(String(trouble.details.seen)).to.match(seen);
+      expect(JSON.stringify(trouble.details.because)).to.match(seen);
     });
   }
 });

@@ -7,7 +7,8 @@ import { programmeOf, type CureSettings } from '../../../src/lib/core/bench/cure
 import { DOSINGS, SCHOOL_IDS, STAGE_IDS } from '../../../src/lib/core/activity/cure/lists.ts';
 import { stepsOf } from '../../../src/lib/core/bench/cure/steps.ts';
 import { CURE_STEP_CODES } from '../../../src/lib/core/activity/cure/lists.ts';
-import { CURE_PACKS, SALT_TASTES } from '../../../src/lib/core/activity/cure/bodies.ts';
+import { SALT_TASTES } from '../../../src/lib/core/activity/cure/bodies.ts';
+import { CURE_PACKS } from '../../../src/lib/core/activity/cure/plan.ts';
 import { entryWords } from '../../../src/lib/ui/entry.ts';
 import { ACID_STYLES, type AcidStyle } from '../../../src/lib/core/bench/acid/styles.ts';
 import { CUT_WORDS, LIQUID_WORDS, LOOK_MEANS, LOOK_WORDS } from '../../../src/lib/words/acid.ts';

@@ -1,5 +1,5 @@
 import { EmberError } from '../errors.ts';
-import { BASE_SYMBOL, UNITS, toBase, type Kind } from './units.ts';
+import { BASE_SYMBOL, UNITS, fromBase, toBase, type Kind } from './units.ts';
 
 /** What was typed, and what was understood. Both are kept for ever. */
 export interface Typed {
@@ -130,13 +130,14 @@ export function parseQuantity(kind: Kind, text: string, options: ParseOptions = 
   }
   const { min = -Infinity, max = Infinity } = options;
   if (total < min || total > max) {
+    // The range is said in the unit that was written: nobody converts with wet hands.
+    const said = (bound: number | undefined) => (bound === undefined ? undefined : fromBase(kind, firstUnit, bound));
     throw new EmberError('quantity.out-of-range', {
       field: options.field,
-      unit: BASE_SYMBOL[kind],
-      min: options.min,
-      max: options.max,
-      seen: typed,
-      kind
+      unit: UNITS[kind][firstUnit]!.symbol,
+      min: said(options.min),
+      max: said(options.max),
+      seen: typed
     });
   }
   return { si: total, unit: firstUnit, typed };

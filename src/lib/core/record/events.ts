@@ -18,6 +18,7 @@ import { kinds as ledger } from '../activity/ledger/bodies.ts';
 import { EmberError } from '../errors.ts';
 import type { StoredEvent } from './canonical.ts';
 import type { KindDefinition } from './kind.ts';
+import { fieldTroubles } from '../fields/trouble.ts';
 
 /** Everything that can happen: each activity brings its own kinds. */
 export const EVENT_KINDS = {
@@ -68,11 +69,9 @@ export function checkBody<Kind extends EventKind>(kindName: Kind, body: unknown)
   const definition: KindDefinition | undefined = EVENT_KINDS[kindName];
   if (!definition) throw new EmberError('record.kind-unknown', { seen: kindName });
   const result = definition.body.safeParse(body);
-  if (!result.success) {
-    const issue = result.error.issues[0];
-    throw new EmberError('record.body-invalid', { field: issue?.path.join('.'), seen: issue?.message });
-  }
-  return result.data as BodyOf<Kind>;
+  if (result.success) return result.data as BodyOf<Kind>;
+  const { field, code, details } = fieldTroubles(result.error.issues, body)[0]!;
+  throw new EmberError('record.body-invalid', { field, because: { code, details } });
 }
 
 /**

@@ -39,5 +39,12 @@ export const third = <Body extends z.ZodType>(
   amendable
 });
 
+/** A kind with any number of versions before it, each brought up to the next. */
+export const grown = <Body extends z.ZodType>(
+  body: Body,
+  upcasts: readonly ((body: unknown) => unknown)[],
+  amendable = true
+) => ({ version: upcasts.length + 1, body, upcasts, amendable });
+
 /** The kinds of one activity, by name. */
 export type Kinds = Readonly<Record<string, KindDefinition>>;

@@ -205,9 +205,9 @@ function byRuns({ chain }: JudgeContext, limit: ScaleLimit): WarmSpell[] {
     // Most pieces never lie in a bath, and this is asked of every one of them.
     if (piece.acids.length + piece.cures.length + piece.ages.length + piece.thaws.length === 0) continue;
     const baths = [
-      ...piece.acids.map(({ at, seq, ended, plan }) => ({ at, seq, ended, celsius: plan.settings.celsius })),
+      ...piece.acids.map(({ at, seq, ended, plan }) => ({ at, seq, ended, celsius: plan.set.celsius.si })),
       ...piece.cures.map(({ at, seq, ended, plan }) => ({ at, seq, ended, celsius: plan.celsius })),
-      ...piece.ages.map(({ at, seq, ended, plan }) => ({ at, seq, ended, celsius: plan.celsius }))
+      ...piece.ages.map(({ at, seq, ended, plan }) => ({ at, seq, ended, celsius: plan.celsius.si }))
     ];
     for (const { at, seq, ended, celsius } of baths)
       if (isWarm(celsius)) out.push({ from: at, to: ended?.at ?? Infinity, cause: 'bath', seq });

@@ -1,5 +1,6 @@
 import { learned, MOST_RUNS, type CureOutcome, type Fitted } from '../../core/bench/cure/learn.ts';
 import { SHIPPED, type CureParameters } from '../../core/bench/cure/parameters.ts';
+import { settingsOnRecord } from '../../core/bench/cure/settings.ts';
 import type { Species } from '../../core/fish/species.ts';
 import { cureNow, type CureRun } from '../../core/activity/cure/fold.ts';
 import type { CureRow } from '../store/runs/cures.ts';
@@ -11,7 +12,7 @@ const LOOKED_AT = 240;
 /** A finished cure as the fit reads it; null where nothing can be computed again from it. */
 export function outcomeOf(row: Pick<CureRow, 'seq' | 'species' | 'run'>): CureOutcome | null {
   const run = JSON.parse(row.run) as CureRun;
-  const { settings } = run.plan;
+  const settings = settingsOnRecord(run.plan);
   const { ended } = run;
   if (!settings || !ended || ended.stages.length === 0) return null;
   return {

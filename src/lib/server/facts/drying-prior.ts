@@ -11,11 +11,15 @@ const DAY = 86_400_000;
 export const intervalOf = (store: Store): number =>
   store.projections.currentHouse().kitchen?.scaleInterval ?? PLAIN_INTERVAL;
 
-export const hangingOf = ({ plan }: Pick<AgeRun, 'plan'>): Hanging => ({
+export const hangingOf = ({
+  plan
+}: {
+  readonly plan: Pick<AgeRun['plan'], 'kind' | 'mass' | 'celsius' | 'humidity'>;
+}): Hanging => ({
   kind: plan.kind,
   grams: plan.mass.si,
-  celsius: plan.celsius,
-  humidity: plan.humidity
+  celsius: plan.celsius.si,
+  humidity: plan.humidity?.si ?? null
 });
 /** Its weights, the start first, by days on the rack. */
 export const weightsOf = (run: AgeRun) => [

@@ -5,8 +5,9 @@ import { sauceChanges, scaleSauce } from '../../core/bench/acid/sauce.ts';
 import { type Sauce, type SauceBody } from '../../core/activity/acid/sauce-body.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import { intervalOf } from './drying-prior.ts';
-import { list, optionalQuantity } from '../input/fields.ts';
+import { list, optionalQuantity } from '../../core/fields/field.ts';
 import type { Store } from '../store/store.ts';
+import { numeric } from '../../core/fields/field.ts';
 
 /** A sauce as the book shows it. */
 export interface BookSauce extends Sauce {
@@ -57,7 +58,7 @@ export function sauceById(house: Pick<HouseState, 'sauces'>, id: string): BookSa
 
 export const scaledSauceFields = z.object({
   sauce: z.string().max(60),
-  version: z.coerce.number().int().min(1).optional(),
+  version: numeric(1, Number.MAX_SAFE_INTEGER, { whole: true }).optional(),
   pieces: list(40),
   mass: optionalQuantity('mass', { min: 1, max: 100_000 })
 });

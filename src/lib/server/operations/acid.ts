@@ -1,9 +1,15 @@
 import { z } from 'zod';
 import { listedAs } from '../../core/activity/cold/places.ts';
 import { EmberError } from '../../core/errors.ts';
-import { acidBand, acidPlan, lookAt, paceFromCheck, type AcidSettings } from '../../core/bench/acid/plan.ts';
+import {
+  ACID_NODES,
+  acidBand,
+  acidPlan,
+  lookAt,
+  paceFromCheck,
+  type AcidSettings
+} from '../../core/bench/acid/plan.ts';
 import { SET_POINTS, type SetPoint } from '../../core/activity/acid/lists.ts';
-import { rememberedCourses } from '../../core/bench/acid/front.ts';
 import { ACID_ENDS, SPENT_LIQUID } from '../../core/activity/acid/bodies.ts';
 import { NO_CUT } from '../../core/activity/piece/bodies.ts';
 import { acidNow, type AcidRun } from '../../core/activity/acid/fold.ts';
@@ -14,17 +20,18 @@ import { toldBody } from '../facts/declarations.ts';
 import { toldOfAcid } from '../facts/told.ts';
 import { draft } from '../store/record.ts';
 import { leaving, nextCodes } from './pieces.ts';
-import { optionalQuantity, pieceId, quantity, shortText, when } from '../input/fields.ts';
+import { pick, optionalQuantity, pieceId, quantity, shortText, when } from '../../core/fields/field.ts';
 import { pieceForStep, ongoing } from './guard.ts';
 import { operation } from './operation.ts';
-import { acidFields, acidSettingsFor, SIZE } from '../plans/acid.ts';
+import { acidLaid, acidPlanFields, acidSet } from '../../core/activity/acid/plan.ts';
+import { acidSettings, liquidParts } from '../../core/bench/acid/settings.ts';
+import { acidSubject, solved } from '../plans/acid.ts';
 
 const DRAWS = 200;
 /** When it is as wanted and past it; and, where some of it is for guests who want it less raw, the same for their look. */
 function forecast(settings: AcidSettings, later: SetPoint | null) {
-  const solve = rememberedCourses();
   const times = (wanted: SetPoint) => {
-    const band = acidBand({ ...settings, wanted }, 0.5, DRAWS, solve);
+    const band = acidBand({ ...settings, wanted }, 0.5, DRAWS, solved);
     return { ready: band.readySeconds, past: band.pastSeconds, never: band.never.ready };
   };
   return { ...times(settings.wanted), later: later && { wanted: later, ...times(later) } };
@@ -34,16 +41,7 @@ export const startAcid = operation({
   name: 'start-acid',
   page: '/acid',
   summary: 'Put a piece into acid: when it is as wanted, and when past its best, are computed again here.',
-  input: acidFields.extend({
-    salt: optionalQuantity('concentration', { min: 0, max: 0.2 }).describe('seasoned into the liquid'),
-    later: z
-      .union([z.literal(''), z.enum(SET_POINTS)])
-      .default('')
-      .describe('a second, later look of the same run, for guests who want it less raw'),
-    place: shortText(60),
-    also: shortText(200).describe('other ingredients in the liquid, with commas between'),
-    at: when
-  }),
+  input: acidPlanFields.extend({ ...acidLaid, at: when }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, { at: text, ...input }) {
     const { state } = pieceForStep(store, input.piece, 'acid');
@@ -57,8 +55,10 @@ export const startAcid = operation({
         seen: input.mass.typed
       });
     }
-    const settings = acidSettingsFor(store, input);
-    if (!acidPlan(settings, 8).sour) throw new EmberError('acid.none', { field: 'liquid' });
+    const { runs: _, ...subject } = acidSubject(store, input.piece);
+    const set = pick(input, acidSet);
+    const settings = acidSettings(set, subject);
+    if (!acidPlan(settings, ACID_NODES, solved).sour) throw new EmberError('acid.none', { field: 'liquid' });
     const second = input.later === '' ? null : input.later;
     if (second && SET_POINTS.indexOf(second) <= SET_POINTS.indexOf(input.wanted)) {
       throw new EmberError('form.value-unknown', { field: 'later', seen: `${second}, which is no later than wanted` });
@@ -67,7 +67,8 @@ export const startAcid = operation({
     return {
       events: [
         draft('acid.started', `piece:${input.piece}`, at, {
-          settings: { ...settings, sizes: [...settings.sizes], liquid: [...settings.liquid] },
+          set,
+          subject,
           ready,
           past,
           never,
@@ -89,7 +90,10 @@ export const startAcid = operation({
 });
 
 /** How a run is computed now, with the pace its last cut piece set. */
-export const settingsNow = (run: AcidRun): AcidSettings => ({ ...run.plan.settings, pace: acidNow(run).pace });
+export const settingsNow = ({ plan, ...run }: AcidRun): AcidSettings => ({
+  ...acidSettings(plan.set, plan.subject),
+  pace: acidNow({ plan, ...run }).pace
+});
 
 export const checkAcid = operation({
   name: 'check-acid',
@@ -97,7 +101,7 @@ export const checkAcid = operation({
   summary: 'One piece cut open: how wide its raw middle is. The forecast goes on from there.',
   input: z.object({
     piece: pieceId,
-    raw: quantity('length', SIZE).describe('width of the raw middle'),
+    raw: quantity('length', { min: 0, max: 400 }).describe('width of the raw middle'),
     note: shortText(200),
     at: when
   }),
@@ -106,7 +110,7 @@ export const checkAcid = operation({
     const run = ongoing(pieceForStep(store, input.piece, 'acid-run').state.acids, 'acid');
     const at = instant(input.at, 'at');
     if (at < lastOf(run)) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
-    const pace = paceFromCheck(settingsNow(run), input.raw.si, (at - run.at) / 1000);
+    const pace = paceFromCheck(settingsNow(run), input.raw.si, (at - run.at) / 1000, solved);
     const { ready, past, never, later } = forecast({ ...settingsNow(run), pace }, run.plan.later?.wanted ?? null);
     return {
       events: [
@@ -148,7 +152,7 @@ export const liftAcid = operation({
     if (mass.si >= state.grams) {
       throw new EmberError('record.mass-exceeded', { field: 'mass', unit: 'g', max: state.grams, seen: mass.typed });
     }
-    const { look } = lookAt(acidPlan(settingsNow(run)), (at - run.at) / 1000);
+    const { look } = lookAt(acidPlan(settingsNow(run), ACID_NODES, solved), (at - run.at) / 1000);
     const child = nextCodes(store, lot.id, 1)[0]!;
     const { made } = state;
     return {
@@ -216,9 +220,9 @@ export const endAcid = operation({
         seen: input.massAfter.typed
       });
     }
-    const { look } = lookAt(acidPlan(settingsNow(run)), (at - run.at) / 1000);
+    const { look } = lookAt(acidPlan(settingsNow(run), ACID_NODES, solved), (at - run.at) / 1000);
     const { how, massAfter, place, note, liquid } = input;
-    const poured = run.plan.settings.liquid.reduce((sum, { ml }) => sum + ml, 0);
+    const poured = liquidParts(run.plan.set.liquid).reduce((sum, { ml }) => sum + ml, 0);
     // What comes out is what went in, and what the fish gave.
     if (liquid && liquid.si > (poured + state.grams * 0.2) * 1.1) {
       const max = Math.round((poured + state.grams * 0.2) * 1.1);

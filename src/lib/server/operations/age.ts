@@ -3,20 +3,19 @@ import { EmberError } from '../../core/errors.ts';
 import { canFollow, sortWeights } from '../../core/bench/age/fit.ts';
 import { ageForecast } from '../../core/bench/age/forecast.ts';
 import { looked } from '../../core/bench/age/looks.ts';
-import { LOOKS, PREPARATION_STEPS, AGEING_RULES } from '../../core/activity/age/lists.ts';
-import { AGEING_NUMBERS, TARGET_LOSS } from '../../core/bench/age/parameters.ts';
-import { AGE_ENDS, AGE_PACKS } from '../../core/activity/age/bodies.ts';
+import { LOOKS, AGEING_RULES } from '../../core/activity/age/lists.ts';
+import { AGEING_NUMBERS } from '../../core/bench/age/parameters.ts';
+import { AGE_ENDS } from '../../core/activity/age/bodies.ts';
 import { running } from '../../core/record/occupation.ts';
 import { type AgeRun } from '../../core/activity/age/fold.ts';
 import { type PieceState } from '../../core/record/piece.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
-import { intervalOf, priorFor, weightsOf } from '../facts/drying-prior.ts';
+import { intervalOf, priorFor, weightsOf, hangingOf } from '../facts/drying-prior.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import {
   choice,
-  list,
   neededText,
   numeric,
   optionalQuantity,
@@ -24,12 +23,13 @@ import {
   quantity,
   shortText,
   ticked,
-  when
-} from '../input/fields.ts';
+  when,
+  pick
+} from '../../core/fields/field.ts';
 import { after, pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
+import { AGED_MASS, agePlan, ageSet, lossWanted } from '../../core/activity/age/plan.ts';
 
-const AGED_MASS = { min: 20, max: 200_000 };
 const DAY = 86_400_000;
 const WHOLE: ReadonlySet<string> = new Set(['whole', 'gutted']);
 
@@ -51,19 +51,7 @@ export const startAge = operation({
   name: 'start-age',
   page: '/age',
   summary: 'Hang a piece to age: what was done to it before, its start weight, and what it is to lose.',
-  input: z.object({
-    piece: pieceId,
-    place: neededText(60).describe('the cabinet'),
-    spot: shortText(12).describe('hook or shelf place'),
-    mass: quantity('mass', AGED_MASS),
-    target: optionalQuantity('concentration', { min: 0.005, max: 0.5 }).describe('share of its weight to lose'),
-    celsius: quantity('temperature', { min: -2, max: 15 }),
-    humidity: optionalQuantity('concentration', { min: 0.3, max: 0.99 }),
-    prepared: list(12).pipe(z.array(z.enum(PREPARATION_STEPS))),
-    pack: choice(AGE_PACKS, 'open'),
-    note: shortText(300),
-    at: when
-  }),
+  input: agePlan.extend({ at: when }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
     const { state } = pieceForStep(store, input.piece, 'hang');
@@ -84,30 +72,16 @@ export const startAge = operation({
       });
     }
     freeSpot(store, input.place, input.spot, input.piece);
-    const plan = {
-      // Whole fish and fillets have rules of their own: what it is was said when it was made.
-      kind: WHOLE.has(state.made.form) ? ('whole' as const) : ('fillet' as const),
-      place: input.place,
-      spot: input.spot,
-      mass: input.mass,
-      target: input.target?.si ?? TARGET_LOSS,
-      celsius: input.celsius.si,
-      humidity: input.humidity?.si ?? null,
-      prepared: input.prepared,
-      pack: input.pack,
-      note: input.note
-    };
-    const prior = priorFor(store, {
-      kind: plan.kind,
-      grams: plan.mass.si,
-      celsius: plan.celsius,
-      humidity: plan.humidity
-    });
-    const forecast = ageForecast([{ day: 0, grams: plan.mass.si }], prior, plan.target, 0, intervalOf(store));
+    const set = pick(input, ageSet);
+    // Whole fish and fillets have rules of their own: what it is was said when it was made.
+    const kind = WHOLE.has(state.made.form) ? ('whole' as const) : ('fillet' as const);
+    const prior = priorFor(store, hangingOf({ plan: { ...set, kind } }));
+    const forecast = ageForecast([{ day: 0, grams: set.mass.si }], prior, lossWanted(set), 0, intervalOf(store));
     return {
       events: [
         draft('age.started', `piece:${input.piece}`, at, {
-          ...plan,
+          ...set,
+          kind,
           prior,
           ready: forecast.targetDay,
           pins: pinsFor(profileById(house.profile, house.profiles), house)
@@ -157,7 +131,7 @@ export const weighAged = operation({
         before: Math.round(before.grams * 10) / 10
       });
     }
-    const forecast = ageForecast([...earlier, now], run.plan.prior, run.plan.target, now.day, interval);
+    const forecast = ageForecast([...earlier, now], run.plan.prior, lossWanted(run.plan), now.day, interval);
     return {
       events: [
         draft('age.weighed', `piece:${piece}`, at, {

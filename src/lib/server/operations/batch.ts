@@ -8,7 +8,7 @@ import { businessDay } from '../../core/measure/day.ts';
 import { MOST_LINEAGES } from '../store/lineages.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
-import { choice, list, neededText, when } from '../input/fields.ts';
+import { choice, list, neededText, when } from '../../core/fields/field.ts';
 import { after, pieceForStep } from './guard.ts';
 import { operation, type OperationContext } from './operation.ts';
 import { boardOf, computedMass, nextCodes } from './pieces.ts';

@@ -35,10 +35,11 @@ import {
   THICKNESS,
   ticked,
   when
-} from '../input/fields.ts';
+} from '../../core/fields/field.ts';
 import { after, pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
 import { checkMass, creditFor, leaving, movedTo, nextCodes, PART_MASS } from './pieces.ts';
+import { numeric } from '../../core/fields/field.ts';
 
 /** Verification interval of the house's scale, g. */
 export const scaleIntervalOf = (house: HouseState): number => house.kitchen?.scaleInterval ?? 1;
@@ -223,7 +224,7 @@ export const putBack = operation({
       .union([z.literal(''), pieceId])
       .default('')
       .describe('the piece that was taken'),
-    entry: z.coerce.number().int().min(0).default(0).describe('or the entry of a waste weighing')
+    entry: numeric(0, Number.MAX_SAFE_INTEGER, { whole: true }).default(0).describe('or the entry of a waste weighing')
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, now }, input) {

@@ -7,8 +7,9 @@ import { SHEET_IDS, SHEETS } from '../../core/inspect/sheets.ts';
 import { belowFloor, DIALS, looserChanges } from '../../core/codes/profiles/house.ts';
 import { PROFILES, profileById } from '../../core/codes/profiles/index.ts';
 import { draft } from '../store/record.ts';
-import { list, neededText, optionalNumeric, shortText, ticked } from '../input/fields.ts';
+import { list, neededText, optionalNumeric, shortText, ticked } from '../../core/fields/field.ts';
 import { operation } from './operation.ts';
+import { readAs } from '../../core/fields/trouble.ts';
 
 const numbered = (field: z.ZodType) => z.union([z.literal(''), field]).optional();
 
@@ -73,19 +74,11 @@ export const setSpecies = operation({
           allergensAlso: [],
           note: ''
         };
-    const whole = speciesShape.safeParse({ ...base, ...fields, id: input.id });
-    if (!whole.success) {
-      const issue = whole.error.issues[0]!;
-      const field = String(issue.path[0] ?? 'id');
-      throw new EmberError(fields[field] === undefined ? 'form.incomplete' : 'form.value-unknown', {
-        field,
-        seen: issue.message
-      });
-    }
+    const whole = readAs(speciesShape, { ...base, ...fields, id: input.id });
     // Owned against what ships, and against what the house itself said before: hazards leave by somebody's name.
-    const looser = input.withdraw ? [] : shipped ? looserFields(shipped, whole.data) : [];
+    const looser = input.withdraw ? [] : shipped ? looserFields(shipped, whole) : [];
     if (before?.added && !shipped) {
-      looser.push(...looserFields(before.fields as CatalogueEntry, whole.data));
+      looser.push(...looserFields(before.fields as CatalogueEntry, whole));
     }
     const fixed = shipped && !input.withdraw ? looser.filter((field) => FIXED_FIELDS.includes(field)) : [];
     if (fixed.length > 0) throw new EmberError('record.needs-authority', { field: fixed[0], seen: fixed.join(', ') });
@@ -97,7 +90,7 @@ export const setSpecies = operation({
         draft('species.set', 'house', now, {
           id: input.id,
           added: !shipped,
-          fields: input.withdraw ? {} : shipped ? (fields as Partial<CatalogueEntry>) : whole.data,
+          fields: input.withdraw ? {} : shipped ? (fields as Partial<CatalogueEntry>) : whole,
           reason: input.reason,
           looser,
           withdrawn: input.withdraw

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { listedAs } from '../../core/activity/cold/places.ts';
 import { EmberError } from '../../core/errors.ts';
 import { CORRECTIVE, EXCURSION_KINDS, PLACE_KINDS } from '../../core/activity/cold/bodies.ts';
-import { AIR_CLASS_IDS } from '../../core/activity/freeze/bodies.ts';
+import { AIR_CLASS_IDS } from '../../core/activity/freeze/lists.ts';
 import type { Place } from '../../core/activity/cold/fold.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import { excursionsIn } from '../facts/excursions.ts';
@@ -11,7 +11,6 @@ import { sha256 } from '../store/open.ts';
 import { draft, type Draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import {
-  bookId,
   choice,
   neededText,
   numeric,
@@ -23,7 +22,8 @@ import {
   TEMPERATURE,
   ticked,
   when
-} from '../input/fields.ts';
+} from '../../core/fields/field.ts';
+import { bookId } from '../input/book-id.ts';
 import { operation } from './operation.ts';
 
 /** How the air of a kind of place moves where nobody says otherwise. */
@@ -192,7 +192,7 @@ export const closeExcursion = operation({
   input: z.object({
     place: neededText(60),
     kind: z.enum(EXCURSION_KINDS),
-    from: z.coerce.number().describe('when it began, ms'),
+    from: numeric(0, Number.MAX_SAFE_INTEGER).describe('when it began, ms'),
     action: z.enum(CORRECTIVE),
     note: neededText(300).describe('what was found and done')
   }),

@@ -3,19 +3,22 @@ import { listedAs } from '../../core/activity/cold/places.ts';
 import { EmberError } from '../../core/errors.ts';
 import { changed, executed, programmeSeconds, stageAt, type CureChange } from '../../core/bench/cure/changes.ts';
 import { stepsOf } from '../../core/bench/cure/steps.ts';
-import { CURE_CHANGES, CURE_PACKS, SALT_TASTES } from '../../core/activity/cure/bodies.ts';
+import { CURE_CHANGES, SALT_TASTES } from '../../core/activity/cure/bodies.ts';
+import { curePlan, cureSet } from '../../core/activity/cure/plan.ts';
+import { cureSettings } from '../../core/bench/cure/settings.ts';
+import { pick } from '../../core/fields/field.ts';
 import { cureNow } from '../../core/activity/cure/fold.ts';
 import { type HouseState } from '../../core/record/house.ts';
 import { METER_PLACES } from '../../core/bench/cure/learn.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
 import { readInstant } from '../../core/measure/day.ts';
-import { curePlan, cureSettingsFor, forecastBody, runningSettings, settingsBody, warmthOf } from '../plans/cure.ts';
+import { cureSubject, forecastBody, runningSettings, warmthOf } from '../plans/cure.ts';
 import { recipeById } from '../facts/recipes.ts';
 import { toldBody } from '../facts/declarations.ts';
 import { toldOfCure } from '../facts/told.ts';
 import { draft } from '../store/record.ts';
-import { neededText, optionalNumeric, optionalQuantity, pieceId, shortText, ticked, when } from '../input/fields.ts';
+import { neededText, optionalNumeric, optionalQuantity, pieceId, shortText, when } from '../../core/fields/field.ts';
 import { pieceForStep, ongoing } from './guard.ts';
 import { operation } from './operation.ts';
 
@@ -26,22 +29,16 @@ export const startCure = operation({
   name: 'start-cure',
   page: '/cure',
   summary: 'Begin a cure of any school; grams, steps and forecast are computed again here.',
-  input: curePlan.extend({
-    place: shortText(60).describe('where it lies; its log is the temperature of the cure'),
-    pack: z.enum(CURE_PACKS).default('open').describe('whether air can get at it'),
-    turned: ticked.describe('turned and basted; else left closed'),
-    pressed: ticked,
-    recipe: shortText(60),
-    also: shortText(200).describe('ingredients put on it besides the recipe, with commas between'),
-    readyBy: z.string().max(40).optional().describe('the service it has to be ready for'),
-    at: when
-  }),
+  input: curePlan.extend({ at: when }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, { at: text, ...input }) {
     const { state } = pieceForStep(store, input.piece, 'cure');
     const at = instant(text, 'at');
     if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
-    const settings = cureSettingsFor(store, input);
+    const subject = cureSubject(store, input.piece);
+    const { profile } = subject;
+    const set = pick(input, cureSet);
+    const settings = cureSettings(set, subject);
     const { result, forecast } = forecastBody(settings, at);
     const { turned, pressed, pack } = input;
     const recipe = input.recipe === '' ? null : recipeById(house, input.recipe);
@@ -60,7 +57,8 @@ export const startCure = operation({
           target: settings.target,
           forecast,
           dueAt: at + programmeSeconds(result.stages) * 1000,
-          settings: settingsBody(settings),
+          set,
+          subject: { ...subject, profile: profile && { ...profile, points: [...profile.points] } },
           stages: [...result.stages],
           steps: stepsOf(result.stages, choices),
           place: placeNamed(house, input.place),

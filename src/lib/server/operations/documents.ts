@@ -5,7 +5,8 @@ import { DOCUMENT_KINDS, LICENSED_SCOPES } from '../../core/codes/documents.ts';
 import { AUTHORITY_SCOPES } from '../../core/rules/exceptions.ts';
 import { businessDay } from '../../core/measure/day.ts';
 import { draft } from '../store/record.ts';
-import { bookId, list, neededText, shortText } from '../input/fields.ts';
+import { list, neededText, shortText } from '../../core/fields/field.ts';
+import { bookId } from '../input/book-id.ts';
 import { operation } from './operation.ts';
 
 /** What a document of the house may cover. */

@@ -18,7 +18,7 @@ import {
   shortText,
   TEMPERATURE,
   ticked
-} from '../input/fields.ts';
+} from '../../core/fields/field.ts';
 import { operation } from './operation.ts';
 
 export const attachEvidence = operation({

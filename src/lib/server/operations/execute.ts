@@ -9,7 +9,7 @@ import type { HouseState } from '../../core/record/house.ts';
 import type { Clock } from '../clock.ts';
 import { type Operation } from './operation.ts';
 import { instantReader } from '../input/instant.ts';
-import { fieldTroubles, type FieldTrouble } from '../input/trouble.ts';
+import { fieldTroubles, type FieldTrouble } from '../../core/fields/trouble.ts';
 
 export type Answer =
   | { readonly ok: true; readonly result: Record<string, unknown>; readonly seq: number; readonly repeated: boolean }
@@ -87,7 +87,7 @@ function readRequest({ people }: Store, { operation, actor, seen, input }: Reque
   const fingerprint = sha256(canonical({ operation: operation.name, input: text, actor, seen: seen ?? null }));
   const parsed = operation.input.safeParse(input);
   if (parsed.success) return { data: parsed.data, text, fingerprint };
-  const fields = fieldTroubles(parsed.error.issues as never);
+  const fields = fieldTroubles(parsed.error.issues, input);
   const first = fields[0]!;
   return { ok: false, status: 422, code: first.code, details: first.details, fields };
 }

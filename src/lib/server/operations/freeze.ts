@@ -11,25 +11,20 @@ import { pinsFor } from '../../core/rules/verdict.ts';
 import { draft, type Draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import { sealed } from './cold.ts';
-import { list, neededText, pieceId, quantity, shortText, TEMPERATURE, when } from '../input/fields.ts';
+import { pieceId, quantity, shortText, TEMPERATURE, when } from '../../core/fields/field.ts';
 import { pieceForStep, ongoing } from './guard.ts';
 import { operation } from './operation.ts';
-import { cycleOf, freezerPlan, runContext, stackOf, waterOf, freezerFields, rulesOf } from '../plans/freeze.ts';
+import { cycleOf, freezerPlan, runContext, stackOf, waterOf, rulesOf } from '../plans/freeze.ts';
+import { freezePlan, freezeSet } from '../../core/activity/freeze/plan.ts';
 
 export const startFreeze = operation({
   name: 'start-freeze',
   page: '/freeze',
   summary: 'Put pieces in a freezer together, with a forecast of when the core of the thickest arrives.',
-  input: z.object({
-    piece: pieceId,
-    others: list(60).describe('more pieces that go in with it'),
-    place: neededText(60),
-    coreSensor: shortText(60).describe('sensor whose probe stands in the core of this load'),
-    ...freezerFields,
-    at: when
-  }),
+  input: freezePlan.extend({ at: when }),
   subject: (input) => `piece:${input.piece}`,
-  run({ store, house, instant }, { piece, others, place: named, coreSensor, at: text, ...input }) {
+  run({ store, house, instant }, { piece, others, at: text, ...input }) {
+    const { place: named, coreSensor } = input;
     const ids = [...new Set([piece, ...others])];
     const found = ids.map((id) => pieceForStep(store, id, 'freeze'));
     const at = instant(text, 'at');
@@ -50,7 +45,6 @@ export const startFreeze = operation({
       ...input,
       stack,
       place,
-      coreSensor,
       coreArrival: arrival,
       loadGrams,
       pins: pinsFor(profile, house)
@@ -90,7 +84,7 @@ export const replanFreeze = operation({
   summary: 'Make the forecast anew with the air as it really is: from here its slow bound counts.',
   input: z.object({
     piece: pieceId,
-    air: quantity('temperature', { min: -90, max: 0 }),
+    air: freezeSet.air,
     cause: shortText(200),
     at: when
   }),
@@ -102,7 +96,7 @@ export const replanFreeze = operation({
     const { thickness, startCore, airClass, packing, shape, place, loadGrams, stack } = run.plan;
     const going = freezerPlan(
       house,
-      { thickness, startCore, airClass, packing, shape, air: input.air, cycle: run.plan.cycle },
+      { thickness, startCore, airClass, packing, shape, air: input.air },
       { place, loadGrams, stack, water: waterOf(lot, house) }
     );
     const { arrival } = forecast(going, targetOf(cycleOf(profile, run.plan.cycle)));

@@ -6,7 +6,8 @@ import { allergenNamed } from '../../core/ingredients/read.ts';
 import { ALLERGENS, type Allergen } from '../../core/codes/allergens.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import { draft } from '../store/record.ts';
-import { bookId, list, neededText, shortText, ticked } from '../input/fields.ts';
+import { list, neededText, shortText, ticked } from '../../core/fields/field.ts';
+import { bookId } from '../input/book-id.ts';
 import { operation } from './operation.ts';
 
 const MOST = 20;

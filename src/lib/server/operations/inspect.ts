@@ -9,7 +9,16 @@ import { isOwnable } from '../../core/rules/exceptions.ts';
 import { foldLineages, judge, pinsFor } from '../../core/rules/verdict.ts';
 import { ROUTES } from '../../core/codes/window.ts';
 import { draft } from '../store/record.ts';
-import { list, neededText, numeric, optionalQuantity, pieceId, shortText, ticked, when } from '../input/fields.ts';
+import {
+  list,
+  neededText,
+  numeric,
+  optionalQuantity,
+  pieceId,
+  shortText,
+  ticked,
+  when
+} from '../../core/fields/field.ts';
 import { operation } from './operation.ts';
 import { answersFrom, appraise, sheetForLot } from '../plans/inspect.ts';
 

@@ -4,7 +4,8 @@ import { overlaps, TEMPLATES } from '../../core/bench/breakdown/templates.ts';
 import { CREDITS, PORTIONS } from '../../core/bench/breakdown/portions.ts';
 import { USES } from '../../core/activity/piece/bodies.ts';
 import { draft } from '../store/record.ts';
-import { bookId, neededText, shortText, ticked } from '../input/fields.ts';
+import { neededText, shortText, ticked } from '../../core/fields/field.ts';
+import { bookId } from '../input/book-id.ts';
 import { operation } from './operation.ts';
 
 const MOST_CUTS = 10;

@@ -1,15 +1,16 @@
 import { EmberError } from '../../core/errors.ts';
 import { draft } from '../store/record.ts';
-import { pieceId, when } from '../input/fields.ts';
+import { when } from '../../core/fields/field.ts';
 import { pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
-import { cutFor, slicePlan } from '../plans/slice.ts';
+import { slicePlan } from '../../core/activity/slice/plan.ts';
+import { cutFor } from '../../core/bench/slice/settings.ts';
 
 export const recordSlice = operation({
   name: 'record-slice',
   page: '/slice',
   summary: 'Record a block cut into slices; pieces and weights are computed again here.',
-  input: slicePlan.extend({ piece: pieceId, at: when }),
+  input: slicePlan.extend({ at: when }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, instant }, { piece, at: text, ...input }) {
     const { state } = pieceForStep(store, piece, 'slice');

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { LABEL_SIZES } from '../../core/trace/label.ts';
 import { draft } from '../store/record.ts';
-import { list, numeric, shortText } from '../input/fields.ts';
+import { list, numeric, shortText } from '../../core/fields/field.ts';
 import { operation } from './operation.ts';
 
 export const printLabels = operation({

@@ -9,7 +9,7 @@ import { businessDay } from '../../core/measure/day.ts';
 import { chunksOf, sensorNamed } from '../store/readings.ts';
 import { seriesOf, type LogReading } from '../../core/log/series.ts';
 import { draft } from '../store/record.ts';
-import { neededText, numeric, shortText, ticked, when } from '../input/fields.ts';
+import { neededText, numeric, shortText, ticked, when } from '../../core/fields/field.ts';
 import { operation, type OperationContext } from './operation.ts';
 
 function windowsOf(

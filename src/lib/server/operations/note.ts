@@ -4,7 +4,7 @@ import { businessDay } from '../../core/measure/day.ts';
 import { noteShape, noteSubject, readNote } from '../plans/note.ts';
 import { sha256 } from '../store/open.ts';
 import { draft, type Draft } from '../store/record.ts';
-import { ticked } from '../input/fields.ts';
+import { ticked } from '../../core/fields/field.ts';
 import { lotEntries } from '../plans/lot.ts';
 import { operation } from './operation.ts';
 

@@ -25,7 +25,7 @@ import {
   THICKNESS,
   ticked,
   when
-} from '../input/fields.ts';
+} from '../../core/fields/field.ts';
 import { after, pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
 import { depthFields, depthPoints } from '../plans/depth.ts';

@@ -3,7 +3,7 @@ import { EmberError } from '../../core/errors.ts';
 import { businessDay } from '../../core/measure/day.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
-import { neededText, optionalQuantity, shortText, TEMPERATURE, when } from '../input/fields.ts';
+import { neededText, optionalQuantity, shortText, TEMPERATURE, when } from '../../core/fields/field.ts';
 import { lotEntries, lotShape } from '../plans/lot.ts';
 import { operation } from './operation.ts';
 

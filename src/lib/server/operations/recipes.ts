@@ -10,7 +10,6 @@ import type { HouseIngredients } from '../../core/ingredients/kitchen.ts';
 import { readIngredient } from '../../core/ingredients/read.ts';
 import { draft } from '../store/record.ts';
 import {
-  bookId,
   neededText,
   numeric,
   optionalNumeric,
@@ -18,8 +17,10 @@ import {
   quantity,
   shortText,
   ticked
-} from '../input/fields.ts';
+} from '../../core/fields/field.ts';
+import { bookId } from '../input/book-id.ts';
 import { operation } from './operation.ts';
+import { readAs } from '../../core/fields/trouble.ts';
 
 const percent = (text: string, field: string): number => {
   const match = /^(\d+(?:[.,]\d+)?)\s*%?$/.exec(text.trim());
@@ -74,13 +75,9 @@ function nextVersion(house: HouseState, id: string): number {
 }
 
 const checked = (body: unknown): RecipeBody => {
-  const result = recipeBody.safeParse(body);
-  if (!result.success) {
-    const issue = result.error.issues[0]!;
-    throw new EmberError('form.value-unknown', { field: String(issue.path[0] ?? 'lines'), seen: issue.message });
-  }
-  settingsOf(result.data);
-  return result.data;
+  const recipe = readAs(recipeBody, body);
+  settingsOf(recipe);
+  return recipe;
 };
 
 export const setRecipe = operation({
@@ -193,7 +190,10 @@ export const importRecipes = operation({
       const shipped = SHIPPED_RECIPES.find(({ name }) => name === recipe.name);
       const id = shipped?.id ?? bookId(recipe.name);
       if (seen.has(id))
-        throw new EmberError('recipe.unreadable', { field: 'text', seen: `${recipe.name} stands in it twice` });
+        throw new EmberError('recipe.unreadable', {
+          field: 'text',
+          because: { code: 'form.value-unknown', details: { field: 'name', seen: recipe.name, taken: true } }
+        });
       seen.add(id);
       const known = recipeBook(house).find((each) => each.id === id);
       const current = known?.history.at(-1)?.recipe;

@@ -3,7 +3,15 @@ import { EmberError } from '../../core/errors.ts';
 import { CREDITS } from '../../core/activity/receive/bodies.ts';
 import { draft } from '../store/record.ts';
 import { returnable } from '../facts/returns.ts';
-import { choice, MASS, neededText, optionalNumeric, optionalQuantity, shortText, when } from '../input/fields.ts';
+import {
+  choice,
+  MASS,
+  neededText,
+  optionalNumeric,
+  optionalQuantity,
+  shortText,
+  when
+} from '../../core/fields/field.ts';
 import { operation } from './operation.ts';
 
 export const returnLot = operation({

@@ -11,9 +11,11 @@ import { readIngredient, readIngredients } from '../../core/ingredients/read.ts'
 import { rawOfLines, toldOfLines, type HouseIngredients } from '../../core/ingredients/kitchen.ts';
 import { toldTogether } from '../../core/ingredients/ingredient.ts';
 import { draft } from '../store/record.ts';
-import { bookId, neededText, optionalQuantity, pieceId, quantity, shortText, ticked, when } from '../input/fields.ts';
+import { neededText, optionalQuantity, pieceId, quantity, shortText, ticked, when } from '../../core/fields/field.ts';
+import { bookId } from '../input/book-id.ts';
 import { pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
+import { readAs } from '../../core/fields/trouble.ts';
 
 const figure = (text: string, field: string): number => {
   const match = /^(-?\d+(?:[.,]\d+)?)\s*(?:g|%|parts?)?$/.exec(text.trim());
@@ -46,12 +48,7 @@ function portionsFrom(text: string): number[] {
 }
 const lines = (text: string) => text.split(/\r?\n/).filter((line) => line.trim() !== '');
 
-function checked(body: unknown): SauceBody {
-  const result = sauceBody.safeParse(body);
-  if (result.success) return result.data;
-  const issue = result.error.issues[0]!;
-  throw new EmberError('form.value-unknown', { field: String(issue.path[0] ?? 'lines'), seen: issue.message });
-}
+const checked = (body: unknown): SauceBody => readAs(sauceBody, body);
 const nextVersion = (house: HouseState, id: string): number => {
   const known = sauceBook(house).find((sauce) => sauce.id === id);
   return known ? Math.max(...known.history.map(({ version }) => version)) + 1 : 1;

@@ -15,7 +15,7 @@ import {
   shortText,
   ticked,
   when
-} from '../input/fields.ts';
+} from '../../core/fields/field.ts';
 import { declarations } from '../facts/declarations.ts';
 import { pieceForStep } from './guard.ts';
 import { operation, type OperationContext } from './operation.ts';

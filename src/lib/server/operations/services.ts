@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { readInstant } from '../../core/measure/day.ts';
 import { draft } from '../store/record.ts';
-import { bookId, neededText, optionalNumeric, shortText } from '../input/fields.ts';
+import { neededText, optionalNumeric, shortText } from '../../core/fields/field.ts';
+import { bookId } from '../input/book-id.ts';
 import { operation } from './operation.ts';
 
 export const setService = operation({

@@ -4,16 +4,16 @@ import { z } from 'zod';
 import { listedAs } from '../../core/activity/cold/places.ts';
 import { EmberError } from '../../core/errors.ts';
 import { THAW_DRIP } from '../../core/bench/freeze/thaw.ts';
-import { PACK_STATES } from '../../core/activity/thaw/bodies.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
 import { draft } from '../store/record.ts';
-import { MASS, neededText, optionalQuantity, pieceId, shortText, TEMPERATURE, ticked, when } from '../input/fields.ts';
+import { MASS, optionalQuantity, pieceId, shortText, TEMPERATURE, ticked, when } from '../../core/fields/field.ts';
 import { outOfFreezer } from './freeze.ts';
 import { pieceForStep, ongoing } from './guard.ts';
 import { operation } from './operation.ts';
 import { checkMass } from './pieces.ts';
-import { forecastThaw, thawFields } from '../plans/thaw.ts';
+import { thawPlan } from '../../core/activity/thaw/plan.ts';
+import { forecastThaw } from '../plans/thaw.ts';
 
 /** More drip than this is asked about: three times what is usual at the most. Share of the weight; check. */
 const ODD_DRIP = 3 * THAW_DRIP.high;
@@ -22,16 +22,9 @@ export const startThaw = operation({
   name: 'start-thaw',
   page: '/freeze/thaw',
   summary: 'Begin a thaw in the cold or under running water. A piece in a freezer comes out of it with the same entry.',
-  input: z.object({
-    piece: pieceId,
-    place: neededText(60).describe('drawer, fridge or sink'),
-    pack: z.enum(PACK_STATES).default('none').describe('packed without oxygen: none, opened, closed'),
-    own: ticked.describe('it thaws in its closed pack, and you answer for it'),
-    ...thawFields,
-    at: when
-  }),
+  input: thawPlan.extend({ at: when }),
   subject: (input) => `piece:${input.piece}`,
-  run({ store, house, now, instant }, { piece, place: named, own, at: text, ...input }) {
+  run({ store, house, now, instant }, { piece, own, at: text, ...input }) {
     const { state, lot } = pieceForStep(store, piece, 'thaw');
     if (!isFrozen(state, lot)) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not frozen' });
     const at = instant(text, 'at');
@@ -39,7 +32,7 @@ export const startThaw = operation({
     if (input.pack === 'closed' && input.method === 'cold' && !own) {
       throw new EmberError('thaw.in-closed-pack', { field: 'pack' });
     }
-    const place = listedAs(house, named)?.name ?? named;
+    const place = listedAs(house, input.place)?.name ?? input.place;
     const out = running(state.freezes)
       ? outOfFreezer(store, house, state, { at, now, note: `to thaw in ${place}`, place: '', text })
       : [];

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { optionalQuantity, pieceId, quantity } from '../input/fields.ts';
+import { optionalQuantity, pieceId, quantity } from '../../core/fields/field.ts';
 
 export const DEPTH_STATIONS = [0, 1, 2, 3, 4, 5, 6] as const;
 

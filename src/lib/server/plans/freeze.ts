@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import type { z } from 'zod';
+import type { FreezeSet, freezePreview } from '../../core/activity/freeze/plan.ts';
 import { EmberError } from '../../core/errors.ts';
 import {
   cycleChances,
@@ -17,39 +18,16 @@ import { foldLineage } from '../../core/rules/verdict.ts';
 import type { FreezeCycle, RuleProfile } from '../../core/codes/profile.ts';
 import { speciesIn } from '../../core/fish/house-species.ts';
 import type { Store } from '../store/store.ts';
-import { list, pieceId, shortText, choice, neededText, optionalNumeric, quantity, THICKNESS } from '../input/fields.ts';
-import { AIR_CLASS_IDS, LIE_IDS, PACKING_IDS, SHAPE_IDS } from '../../core/activity/freeze/bodies.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 
-export const freezerFields = {
-  air: quantity('temperature', { min: -90, max: 0 }),
-  airClass: z.enum(AIR_CLASS_IDS).default('still'),
-  packing: z.enum(PACKING_IDS).default('film'),
-  shape: z.enum(SHAPE_IDS).default('slab'),
-  lie: choice(LIE_IDS, 'unknown').describe('each alone with air round it, or on each other in one block'),
-  stack: optionalNumeric(2, 40).describe('how many lie on each other'),
-  thickness: quantity('length', THICKNESS),
-  startCore: quantity('temperature', { min: -1, max: 30 }),
-  cycle: neededText(30)
-};
-
-export type PlanInput = Omit<z.infer<typeof freezePlan>, 'piece' | 'others' | 'place' | 'lie' | 'stack'>;
-
 export const rulesOf = (house: HouseState) => profileById(house.profile, house.profiles);
-
-export const freezePlan = z.object({
-  ...freezerFields,
-  place: shortText(60),
-  piece: pieceId.optional(),
-  others: list(60)
-});
 
 /**
  * How many are reckoned to lie on each other. Several of which nobody said how they lie are one block: unknown is not apart.
  *
  * @throws EmberError `form.incomplete`
  */
-export function stackOf({ lie, stack }: Pick<z.infer<typeof freezePlan>, 'lie' | 'stack'>, pieces: number): number {
+export function stackOf({ lie, stack }: Pick<FreezeSet, 'lie' | 'stack'>, pieces: number): number {
   if (lie === 'apart') return 1;
   if (stack !== null) return Math.ceil(stack);
   if (lie === 'stacked' && pieces < 2) throw new EmberError('form.incomplete', { field: 'stack' });
@@ -63,7 +41,7 @@ export const waterOf = (lot: LotState | null, house: HouseState): number | undef
 /** What goes into a freezer, as the models take it. */
 export function freezerPlan(
   house: HouseState,
-  input: PlanInput,
+  input: Pick<FreezeSet, 'thickness' | 'shape' | 'startCore' | 'air' | 'airClass' | 'packing'>,
   more: { place: string; loadGrams: number | null; water?: number; stack: number }
 ): FreezerPlan {
   const place = Object.values(house.places).find(({ name }) => name === more.place);
@@ -89,7 +67,7 @@ export function cycleOf(profile: RuleProfile, id: string): FreezeCycle {
 }
 
 /** The forecast of a freezer run: when the core is there, what every cycle would make of it, and what else could do it. */
-export function forecastFreeze(store: Store, house: HouseState, input: z.infer<typeof freezePlan>) {
+export function forecastFreeze(store: Store, house: HouseState, input: z.output<typeof freezePreview>) {
   const profile = rulesOf(house);
   const cycle = cycleOf(profile, input.cycle);
   const target = targetOf(cycle);

@@ -33,7 +33,7 @@ import {
   TEMPERATURE,
   THICKNESS,
   ticked
-} from '../input/fields.ts';
+} from '../../core/fields/field.ts';
 import type { Standing } from '../room.ts';
 import type { Store } from '../store/store.ts';
 import { FUTURE_TOLERANCE_MS } from '../input/instant.ts';

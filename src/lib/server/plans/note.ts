@@ -3,8 +3,8 @@ import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { catalogueOf } from '../../core/fish/house-species.ts';
 import { guessColumns, readRow, type ColumnMap } from '../../core/receive/note.ts';
-import { addCoded, shortText } from '../input/fields.ts';
-import { fieldTroubles, type FieldTrouble } from '../input/trouble.ts';
+import { addCoded, shortText } from '../../core/fields/field.ts';
+import { fieldTroubles, type FieldTrouble } from '../../core/fields/trouble.ts';
 import { lotEntries, lotFields, type LotInput } from './lot.ts';
 import type { Standing } from '../room.ts';
 import { sha256 } from '../store/open.ts';
@@ -139,7 +139,7 @@ export function readNote(context: Standing, input: NoteInput): ReadNote {
     const parsed = lotFields.safeParse(read.input);
     if (!parsed.success) {
       const said = new Set(troubles.map((trouble) => trouble.field));
-      troubles.push(...fieldTroubles(parsed.error.issues as never).filter((trouble) => !said.has(trouble.field)));
+      troubles.push(...fieldTroubles(parsed.error.issues, read.input).filter((trouble) => !said.has(trouble.field)));
     } else if (troubles.length === 0) {
       try {
         taken.add(lotEntries(context, parsed.data, now, '', taken).lot);

@@ -1,18 +1,25 @@
+import { z } from 'zod';
 import { query, type Query } from './query.ts';
-import { acidPlan, lookAt } from '../../core/bench/acid/plan.ts';
+import { ACID_NODES, acidPlan, lookAt } from '../../core/bench/acid/plan.ts';
 import { cure } from '../../core/bench/cure/plan.ts';
 import { depthPreview } from '../views/depth.ts';
-import { optionalNumeric, optionalQuantity } from '../input/fields.ts';
+import { optionalNumeric, optionalQuantity } from '../../core/fields/field.ts';
 import { depthFields } from '../plans/depth.ts';
 import { arrivalFields, arrivalVerdict } from '../views/arrival.ts';
 import { inspectionFields, inspectionPreview } from '../views/inspection.ts';
 import { noteFields, readNote } from '../plans/note.ts';
-import { freezePlan, forecastFreeze } from '../plans/freeze.ts';
-import { acidFields, acidSettingsFor } from '../plans/acid.ts';
-import { cutFor, slicePlan } from '../plans/slice.ts';
-import { curePlan, cureSettingsFor } from '../plans/cure.ts';
+import { freezePreview } from '../../core/activity/freeze/plan.ts';
+import { forecastFreeze } from '../plans/freeze.ts';
+import { acidPlanFields } from '../../core/activity/acid/plan.ts';
+import { acidSettings } from '../../core/bench/acid/settings.ts';
+import { acidSubject, solved } from '../plans/acid.ts';
+import { sliceSet } from '../../core/activity/slice/plan.ts';
+import { cutFor } from '../../core/bench/slice/settings.ts';
+import { curePlan } from '../../core/activity/cure/plan.ts';
+import { cureSettingsFor } from '../plans/cure.ts';
 import { standing } from '../room.ts';
-import { forecastThaw, thawPlan } from '../plans/thaw.ts';
+import { thawPreview } from '../../core/activity/thaw/plan.ts';
+import { forecastThaw } from '../plans/thaw.ts';
 
 /** What would come of something, before it is done. */
 export const PREVIEWS: readonly Query[] = [
@@ -49,14 +56,14 @@ export const PREVIEWS: readonly Query[] = [
     name: 'freeze-preview',
     path: 'preview/freeze',
     summary: 'When the core would arrive in a freezer.',
-    input: freezePlan,
+    input: freezePreview,
     run: (room, input) => forecastFreeze(room.store, room.store.projections.currentHouse(), input)
   }),
   query({
     name: 'thaw-preview',
     path: 'preview/thaw',
     summary: 'How long a thaw takes, and how warm its surface gets.',
-    input: thawPlan,
+    input: thawPreview,
     run(room, input) {
       const lot = input.piece ? room.store.projections.piece(input.piece).lot : null;
       return forecastThaw(room.store.projections.currentHouse(), lot, input);
@@ -77,9 +84,13 @@ export const PREVIEWS: readonly Query[] = [
     path: 'preview/acid',
     summary:
       'Fish in acid as it would go: rim and raw share through time, when it is as wanted, and when past its best.',
-    input: acidFields.extend({ after: optionalNumeric(0, 7 * 1440).describe('min: what would I have then?') }),
+    input: acidPlanFields.extend({ after: optionalNumeric(0, 7 * 1440).describe('min: what would I have then?') }),
     run(room, { after, ...input }) {
-      const { course, ...plan } = acidPlan(acidSettingsFor(room.store, input));
+      const { course, ...plan } = acidPlan(
+        acidSettings(input, acidSubject(room.store, input.piece)),
+        ACID_NODES,
+        solved
+      );
       const then = after === null ? null : lookAt({ ...plan, course }, after * 60);
       return { ...plan, moments: course.moments, stalls: course.stalls, then };
     }
@@ -88,7 +99,7 @@ export const PREVIEWS: readonly Query[] = [
     name: 'slice-preview',
     path: 'preview/slice',
     summary: 'Slices from a block.',
-    input: slicePlan,
+    input: z.object(sliceSet),
     run: (_, input) => cutFor(input)
   })
 ];

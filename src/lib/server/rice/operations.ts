@@ -7,7 +7,7 @@ import { EmberError } from '../../core/errors.ts';
 import { readIngredients } from '../../core/ingredients/read.ts';
 import { businessDay } from '../../core/measure/day.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
-import { MASS, neededText, optionalQuantity, pieceId, quantity, shortText, when } from '../input/fields.ts';
+import { MASS, neededText, optionalQuantity, pieceId, quantity, shortText, when } from '../../core/fields/field.ts';
 import { operation } from '../operations/operation.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';

@@ -16,7 +16,7 @@ import type { PieceState } from '../../core/record/piece.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { judge, pinsFor } from '../../core/rules/verdict.ts';
 import type { Room } from '../room.ts';
-import { choice, list, optionalQuantity, TEMPERATURE, ticked } from '../input/fields.ts';
+import { choice, list, optionalQuantity, TEMPERATURE, ticked } from '../../core/fields/field.ts';
 
 /** A verdict on a lot that is still at the door: what its form says so far. */
 export const arrivalFields = z.object({

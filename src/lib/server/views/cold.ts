@@ -16,6 +16,7 @@ import { cycleOf, runContext, thinned, waterOf } from '../plans/freeze.ts';
 import { presentOf } from './now.ts';
 import { excursionsIn, limitOf } from '../facts/excursions.ts';
 import { waitingQuarantine } from '../facts/quarantine.ts';
+import { numeric } from '../../core/fields/field.ts';
 
 const DAY = 86_400_000;
 const rulesOf = (house: HouseState) => profileById(house.profile, house.profiles);
@@ -87,9 +88,9 @@ export type ColdPlacesView = ReturnType<typeof coldPlaces>;
 
 export const placeLogFields = z.object({
   id: z.string(),
-  from: z.coerce.number().optional().describe('ms; the first reading when left out'),
-  to: z.coerce.number().optional().describe('ms; now when left out'),
-  points: z.coerce.number().int().min(10).max(2000).default(400)
+  from: numeric(0, Number.MAX_SAFE_INTEGER).optional().describe('ms; the first reading when left out'),
+  to: numeric(0, Number.MAX_SAFE_INTEGER).optional().describe('ms; now when left out'),
+  points: numeric(10, 2000, { whole: true }).default(400)
 });
 
 /** The log of a place between two moments, in few bins: the least and the most of each are kept. */

@@ -5,10 +5,11 @@ import type { CureSettings } from '../../core/bench/cure/programme.ts';
 import { cureNow, type CureRun } from '../../core/activity/cure/fold.ts';
 import type { Room } from '../room.ts';
 import { speciesOfLot } from '../facts/lot-species.ts';
-import { list, optionalQuantity } from '../input/fields.ts';
+import { list, optionalQuantity } from '../../core/fields/field.ts';
 import { presentOf } from './now.ts';
 import { recipeById } from '../facts/recipes.ts';
 import { runningSettings } from '../plans/cure.ts';
+import { numeric } from '../../core/fields/field.ts';
 
 /** A scale nobody told the interval of: a kitchen scale that shows grams. */
 const PLAIN_INTERVAL = 1;
@@ -17,7 +18,7 @@ export const scaleInterval = (room: Room): number =>
 
 export const scaledFields = z.object({
   recipe: z.string().max(60),
-  version: z.coerce.number().int().min(1).optional(),
+  version: numeric(1, Number.MAX_SAFE_INTEGER, { whole: true }).optional(),
   pieces: list(40),
   mass: optionalQuantity('mass', { min: 1, max: 500_000 })
 });

@@ -5,11 +5,12 @@ import { costOfPiece, costsOf, flowOf, summaryOf } from '../facts/costs.ts';
 import { candidatesOfLot } from '../facts/lot-species.ts';
 import { returnableOf } from '../facts/returns.ts';
 import { presentOf } from './now.ts';
+import { numeric } from '../../core/fields/field.ts';
 
 export const LOT_PAGE = 50;
 export const lotFields = z.object({
   id: z.string(),
-  page: z.coerce.number().int().min(1).max(10_000).default(1),
+  page: numeric(1, 10_000, { whole: true }).default(1),
   live: z.union([z.boolean(), z.enum(['1', ''])]).default('')
 });
 

@@ -9,6 +9,7 @@ import { stepWords, type AnyTaskCode } from '../../words/tasks.ts';
 import type { Room } from '../room.ts';
 import type { KeptSubject } from '../store/subjects.ts';
 import { excursionsIn } from '../facts/excursions.ts';
+import { numeric } from '../../core/fields/field.ts';
 
 /** The moment screens are about: the clock's, and never before the newest entry, however the clock is set. */
 export const presentOf = ({ clock, store }: Room): number => Math.max(clock.now(), store.record.head().recorded);
@@ -112,8 +113,8 @@ export function nowView(room: Room) {
 export type NowView = ReturnType<typeof nowView>;
 
 export const ledgerFilter = z.object({
-  before: z.coerce.number().int().positive().optional(),
-  limit: z.coerce.number().int().min(1).max(5000).optional(),
+  before: numeric(1, Number.MAX_SAFE_INTEGER, { whole: true }).optional(),
+  limit: numeric(1, 5000, { whole: true }).optional(),
   subject: z.string().optional(),
   lot: z.string().optional(),
   actor: z.string().optional(),

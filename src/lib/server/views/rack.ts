@@ -13,6 +13,7 @@ import { costOfPiece, costsOf } from '../facts/costs.ts';
 import { excursionsIn } from '../facts/excursions.ts';
 import { presentOf } from './now.ts';
 import { intervalOf, weightsOf } from '../facts/drying-prior.ts';
+import { lossWanted } from '../../core/activity/age/plan.ts';
 
 const DAY = 86_400_000;
 /** A rack nobody described: two rails of hooks, one above the other, would be too many for most cabinets. */
@@ -94,7 +95,7 @@ export function rackedPiece(
   const day = Math.min(120, Math.max(0, (now - run.at) / DAY));
   const weights = weightsOf(run);
   const fitted = fitOf(weights, run.plan.prior, interval);
-  const forecast = ageForecast(weights, run.plan.prior, run.plan.target, day, interval, fitted);
+  const forecast = ageForecast(weights, run.plan.prior, lossWanted(run.plan), day, interval, fitted);
   const logs = store.projections.logs.book(now, now);
   const judged = verdict(store.projections.lineages(state.id), house, now, now, undefined, logs);
   const stops = run.looks.flatMap((look) => look.stops);
@@ -110,7 +111,7 @@ export function rackedPiece(
     forecast,
     advice: pullAdvice({
       now,
-      target: run.plan.target,
+      target: lossWanted(run.plan),
       lossAt: (at) => lossBand(fitted.fit, read, Math.min(120, Math.max(0, (at - run.at) / DAY - fitted.from))),
       targetAt: forecast.targetDay === null ? null : run.at + forecast.targetDay.likely * DAY,
       closes: lastRaw(judged.windows, now),

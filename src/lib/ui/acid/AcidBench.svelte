@@ -1,8 +1,8 @@
 <script lang="ts">
   import { safety } from '$lib/words/safety.ts';
   import { type AcidBand, type AcidResult, type AcidSettings } from '$lib/core/bench/acid/plan.ts';
-  import { SET_POINTS } from '$lib/core/activity/acid/lists.ts';
-  import { LOOK_WORDS } from '$lib/words/acid.ts';
+  import { SET_POINTS, type SetPoint } from '$lib/core/activity/acid/lists.ts';
+  import type { AcidSubject } from '$lib/core/bench/acid/settings.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PieceView } from '$lib/server/views/piece.ts';
   import { openAcidWorker } from '$lib/workers/acid.ts';
@@ -10,13 +10,14 @@
   import { ALSO_HINT } from '$lib/words/notices.ts';
   import IngredientsField from '../controls/IngredientsField.svelte';
   import { page } from '$app/state';
+  import PlanField from '../plan/PlanField.svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import { Simulation } from '../simulation.svelte.ts';
   import AcidFields from './AcidFields.svelte';
   import AcidFigures from './AcidFigures.svelte';
   import AcidSection from './AcidSection.svelte';
-  import { AcidDraft, type AcidSubject } from './draft.svelte.ts';
+  import { AcidDraft } from './draft.svelte.ts';
 
   /** Fish on its way into acid: set, seen, laid beside another size or liquid, and begun. */
   let {
@@ -26,7 +27,7 @@
     units
   }: {
     view: PieceView;
-    piece: AcidSubject;
+    piece: AcidSubject & { readonly runs: number };
     places: readonly { id: string; name: string }[];
     units: UnitPreferences;
   } = $props();
@@ -87,32 +88,25 @@
       tone="ember"
     >
       <input type="hidden" name="piece" value={view.piece.id} />
-      <AcidFields draft={first} {units} isForm />
+      <AcidFields draft={first} isForm />
       <div class="row">
-        <Field
+        <PlanField
+          draft={first}
           name="later"
-          label="For those who want it less raw"
-          kind="choice"
-          options={[
-            { value: '', name: 'one time for all' },
-            ...SET_POINTS.slice(SET_POINTS.indexOf(first.wanted) + 1).map((value) => ({
-              value,
-              name: `a second time, ${LOOK_WORDS[value]}`
-            }))
-          ]}
+          only={['', ...SET_POINTS.slice(SET_POINTS.indexOf(first.texts.wanted as SetPoint) + 1)]}
         />
-        <Field name="place" label="Where it stands" optional list="acid-places" placeholder="Drawer 1" />
+        <PlanField draft={first} name="place" optional list="acid-places" />
         <datalist id="acid-places"
           >{#each places as place (place.id)}<option value={place.name}></option>{/each}</datalist
         >
       </div>
       <IngredientsField
         name="also"
-        label="Else in the liquid"
+        label={first.label('also')}
         optional
         ingredients={page.data.house.ingredients}
         at={page.data.now}
-        placeholder="Red onion, Celery"
+        placeholder={first.words.also.placeholder}
         hint={ALSO_HINT}
       />
     </OperationForm>
@@ -161,7 +155,7 @@
         <h2>The other</h2>
         <button type="button" onclick={() => (comparing = false)}>Leave it</button>
       </div>
-      <div class="fields"><AcidFields draft={second} {units} /></div>
+      <div class="fields"><AcidFields draft={second} /></div>
     </section>
     <section class="sheet">
       <h2>The other, cut open</h2>

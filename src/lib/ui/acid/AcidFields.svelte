@@ -1,24 +1,17 @@
 <script lang="ts">
-  import { CUTS, SET_POINTS } from '$lib/core/activity/acid/lists.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+  import type { SetPoint } from '$lib/core/activity/acid/lists.ts';
+  import { ACID_EDGES } from '$lib/core/activity/acid/plan.ts';
   import { ACID_STYLES } from '$lib/core/bench/acid/styles.ts';
-  import { CUT_WORDS, LIQUID_WORDS, LOOK_MEANS, LOOK_WORDS, STYLE_WORDS } from '$lib/words/acid.ts';
+  import { LIQUID_WORDS, LOOK_MEANS, STYLE_WORDS } from '$lib/words/acid.ts';
   import Field from '../controls/Field.svelte';
-  import { lengthUnits, massUnits, temperatureUnits } from '../units.ts';
+  import PlanField from '../plan/PlanField.svelte';
   import type { AcidDraft } from './draft.svelte.ts';
 
   /** What a cook sets: style, cut and size, the liquid part by part, and how far it shall go. */
-  let { draft, units, isForm = false }: { draft: AcidDraft; units: UnitPreferences; isForm?: boolean } = $props();
+  let { draft, isForm = false }: { draft: AcidDraft; isForm?: boolean } = $props();
 
   const most: Record<string, number> = { dice: 24, brick: 40, slice: 10, cylinder: 50, fillet: 25 };
-  const sizeLabel: Record<string, string> = {
-    dice: 'Edge',
-    brick: 'First edge',
-    slice: 'Thickness',
-    cylinder: 'Across',
-    fillet: 'Thickness'
-  };
-  const isInches = $derived(draft.unit === 'in');
+  const isInches = $derived(draft.units.size === 'in');
   const names = [...Object.entries(LIQUID_WORDS), ['water', 'water'], ['oil', 'oil']] as [string, string][];
 </script>
 
@@ -30,61 +23,14 @@
   options={ACID_STYLES.map(({ id }) => ({ value: id, name: `${STYLE_WORDS[id].name}: ${STYLE_WORDS[id].what}` }))}
 />
 <div class="row">
-  <Field
-    name="cut"
-    label="Cut"
-    kind="choice"
-    bind:value={draft.cut}
-    options={CUTS.map((value) => ({ value, name: CUT_WORDS[value] }))}
-  />
-  <Field
-    name="size"
-    label={sizeLabel[draft.cut]!}
-    kind="quantity"
-    units={lengthUnits(units)}
-    bind:value={draft.size}
-    bind:unit={draft.unit}
-  />
-  {#if draft.cut === 'brick' || draft.cut === 'cylinder'}
-    <Field
-      name="second"
-      label={draft.cut === 'brick' ? 'Second edge' : 'High'}
-      kind="quantity"
-      units={[draft.unit]}
-      bind:value={draft.second}
-    />
-  {/if}
-  {#if draft.cut === 'brick'}
-    <Field name="third" label="Third edge" kind="quantity" units={[draft.unit]} bind:value={draft.third} />
-  {/if}
-  {#if draft.cut === 'fillet'}
-    <Field
-      name="faces"
-      label="Acid comes in by"
-      kind="choice"
-      bind:value={draft.faces}
-      options={[
-        { value: '1', name: 'one side (skin on)' },
-        { value: '2', name: 'both sides' }
-      ]}
-    />
-  {/if}
-  <Field
-    name="wanted"
-    label="How far"
-    kind="choice"
-    hint={LOOK_MEANS[draft.wanted]}
-    bind:value={draft.wanted}
-    options={SET_POINTS.map((value) => ({ value, name: LOOK_WORDS[value] }))}
-  />
-  <Field
-    name="celsius"
-    label="Kept at"
-    kind="quantity"
-    units={temperatureUnits(units)}
-    bind:value={draft.celsius}
-    bind:unit={draft.celsiusUnit}
-  />
+  <PlanField {draft} name="cut" />
+  <PlanField {draft} name="size" />
+  {#each ACID_EDGES[draft.cut].slice(1) as name (name)}
+    <PlanField {draft} {name} units={[draft.units.size!]} />
+  {/each}
+  {#if draft.cut === 'fillet'}<PlanField {draft} name="faces" />{/if}
+  <PlanField {draft} name="wanted" hint={LOOK_MEANS[draft.texts.wanted as SetPoint]} />
+  <PlanField {draft} name="celsius" />
 </div>
 <label class="slide">
   <span>Drag the size</span>
@@ -93,8 +39,8 @@
     min={isInches ? 0.08 : 2}
     max={isInches ? most[draft.cut]! / 25.4 : most[draft.cut]}
     step={isInches ? 0.02 : 0.5}
-    value={Number(draft.size.replace(',', '.')) || 2}
-    oninput={(event) => (draft.size = event.currentTarget.value)}
+    value={Number(draft.texts.size?.replace(',', '.')) || 2}
+    oninput={(event) => (draft.texts.size = event.currentTarget.value)}
     aria-label="Size"
   />
 </label>
@@ -116,24 +62,8 @@
 </fieldset>
 {#if isForm}<input type="hidden" name="liquid" value={draft.liquid} />{/if}
 <div class="row">
-  <Field
-    name="mass"
-    label="Fish in it at a time"
-    kind="quantity"
-    units={massUnits(units)}
-    optional
-    hint="empty: all of it; for a dip, as much as goes in at once"
-    bind:value={draft.mass}
-    bind:unit={draft.massUnit}
-  />
-  <Field
-    name="measuredPH"
-    label="pH by meter"
-    kind="number"
-    optional
-    bind:value={draft.measuredPH}
-    hint="empty: reckoned from its parts"
-  />
+  <PlanField {draft} name="mass" optional />
+  <PlanField {draft} name="measuredPH" optional />
 </div>
 
 <style>

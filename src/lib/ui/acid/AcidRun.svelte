@@ -1,6 +1,7 @@
 <script lang="ts">
   import { safety } from '$lib/words/safety.ts';
   import { lookAt, type AcidBand, type AcidResult, type AcidSettings } from '$lib/core/bench/acid/plan.ts';
+  import { acidSettings } from '$lib/core/bench/acid/settings.ts';
   import { acidNow, type AcidRun } from '$lib/core/activity/acid/fold.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PieceView } from '$lib/server/views/piece.ts';
@@ -35,7 +36,7 @@
 
   const plan = $derived(run.plan);
   const forecast = $derived(acidNow(run));
-  const settings = $derived<AcidSettings>({ ...plan.settings, pace: forecast.pace });
+  const settings = $derived<AcidSettings>({ ...acidSettings(plan.set, plan.subject), pace: forecast.pace });
   let simulation = $state.raw<Simulation<AcidSettings, AcidResult, AcidBand> | null>(null);
   let raw = $state('');
   let rawUnit = $state<string>();
@@ -60,7 +61,7 @@
   // While the rest is to stay in for a second look, that look's end is its end.
   const pastAt = $derived(at((later ? later.past : forecast.past)?.likely));
   const poured = $derived(
-    plan.settings.liquid
+    settings.liquid
       .map(({ what, id, ml }) => `${Math.round(ml)} ml ${what === 'sour' ? (LIQUID_WORDS[id!] ?? id) : what}`)
       .join(', ')
   );
@@ -72,7 +73,7 @@
 <div class="two">
   <section class="sheet" data-running data-simulated={result ? 'yes' : 'no'}>
     <h2>{view.piece.made.name} in acid</h2>
-    <p>Since {dayAndTime(run.at, zone)}: {poured}; wanted {LOOK_WORDS[plan.settings.wanted]}.</p>
+    <p>Since {dayAndTime(run.at, zone)}: {poured}; wanted {LOOK_WORDS[plan.set.wanted]}.</p>
     <div class="figures">
       <p class="figure">{formatDuration(seconds)} <small>in it</small></p>
       {#if readyAt !== null}
@@ -154,7 +155,7 @@
       <h2>Some of it now</h2>
       <p class="soft">
         {later
-          ? `The part that is wanted ${LOOK_WORDS[plan.settings.wanted]}; the rest stays in.`
+          ? `The part that is wanted ${LOOK_WORDS[plan.set.wanted]}; the rest stays in.`
           : 'Lifted out as a piece of its own; the rest stays in for guests who want it less raw.'}
       </p>
       <OperationForm operation="lift-acid" subject={view.piece.id} seen={view.piece.lastSeq} submit="Lift this much">

@@ -4,6 +4,7 @@
   import { formatMass } from '../format.ts';
   import { CHART, weightChart } from './chart.ts';
   import { percent } from './say.ts';
+  import { lossWanted } from '$lib/core/activity/age/plan.ts';
 
   /** Weights by day, the fan of what is to come, the weight that is wanted, and today. */
   let { piece, units, now }: { piece: RackedPiece; units: UnitPreferences; now: number } = $props();
@@ -16,7 +17,7 @@
       odd: piece.forecast.odd.some((each) => each.index === index + 1)
     }))
   ]);
-  const wanted = $derived(piece.run.plan.mass.si * (1 - piece.run.plan.target));
+  const wanted = $derived(piece.run.plan.mass.si * (1 - lossWanted(piece.run.plan)));
   const chart = $derived(weightChart(piece.forecast.curve, weights, wanted));
   const today = $derived(chart.x(Math.max(0, (now - piece.run.at) / DAY)));
 </script>
@@ -39,7 +40,7 @@
     <path class="fan" d={chart.fan} />
     <path class="middle" d={chart.middle} />
     <line class="wanted" x1={CHART.left} x2={CHART.right} y1={chart.wanted} y2={chart.wanted} />
-    <text class="name" x={CHART.left + 6} y={chart.wanted - 6}>wanted: {percent(piece.run.plan.target)} lost</text>
+    <text class="name" x={CHART.left + 6} y={chart.wanted - 6}>wanted: {percent(lossWanted(piece.run.plan))} lost</text>
     {#if today <= CHART.right}
       <line class="now" x1={today} x2={today} y1={CHART.top} y2={CHART.bottom} />
     {/if}

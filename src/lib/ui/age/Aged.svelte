@@ -14,6 +14,7 @@
   import AgeChart from './AgeChart.svelte';
   import LookForm from './LookForm.svelte';
   import { adviceWords, percent, readyWords } from './say.ts';
+  import { lossWanted } from '$lib/core/activity/age/plan.ts';
 
   /** One piece on the rack: its weights, what they say, the daily look, and the way off. */
   let {
@@ -66,16 +67,16 @@
     <h2>{piece.name}, day {Math.floor(piece.day) + 1}</h2>
     <p class="soft">
       Hung {dayAndTime(run.at, zone)} in {run.place}{run.spot ? `, ${run.spot}` : ''} at
-      {formatTemperature(run.plan.celsius, units)}{run.plan.humidity === null
+      {formatTemperature(run.plan.celsius.si, units)}{run.plan.humidity === null
         ? ', humidity not read'
-        : `, ${Math.round(run.plan.humidity * 100)} % humidity`}; {formatMass(run.plan.mass.si, units)} then.
+        : `, ${Math.round(run.plan.humidity.si * 100)} % humidity`}; {formatMass(run.plan.mass.si, units)} then.
     </p>
     <div class="figures">
       <p class="figure" data-lost>
         {run.weighIns.length > 0
           ? percent(1 - piece.grams / run.plan.mass.si)
           : `about ${percent(piece.forecast.loss.likely)}`}
-        <small>lost of {percent(run.plan.target)} wanted</small>
+        <small>lost of {percent(lossWanted(run.plan))} wanted</small>
       </p>
       <p class="figure" data-ready-day>{readyWords(run, piece.forecast, zone)} <small>nine in ten</small></p>
       <p class="figure">

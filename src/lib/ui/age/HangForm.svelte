@@ -1,6 +1,6 @@
 <script lang="ts">
   import { PREPARATION, type PreparationStep } from '$lib/core/activity/age/lists.ts';
-  import { TARGET_LOSS } from '$lib/core/bench/age/parameters.ts';
+  import { ageSet } from '$lib/core/activity/age/plan.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PieceChoice } from '$lib/server/facts/choices.ts';
   import { PREPARATION_WORDS } from '$lib/words/age.ts';
@@ -8,7 +8,9 @@
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import { formatMass } from '../format.ts';
-  import { massUnits, startWith, temperatureUnits } from '../units.ts';
+  import { AGE_FIELDS } from '$lib/words/plans/age.ts';
+  import { PlanDraft } from '../plan/draft.svelte.ts';
+  import PlanField from '../plan/PlanField.svelte';
 
   /** A piece on its way to the rack: the list before it, its start weight, its place, what it is to lose. */
   let {
@@ -24,11 +26,17 @@
     units: UnitPreferences;
   } = $props();
   const kind = untrack(() => (piece.form === 'whole' || piece.form === 'gutted' ? 'whole' : 'fillet'));
-  let cabinet = $state(untrack(() => cabinets[0] ?? ''));
+  const draft = untrack(() => new PlanDraft(ageSet, AGE_FIELDS, units));
+  draft.texts.place = untrack(() => cabinets[0] ?? '');
   let done = $state<string[]>([]);
   const list = $derived<readonly PreparationStep[]>(kind === 'whole' ? PREPARATION.whole : PREPARATION.fillet);
-  const [celsius, degrees] = untrack(() => startWith('temperature', 2, units));
+  const cabinet = $derived(draft.texts.place ?? '');
   const spots = $derived(free[cabinet] ?? []);
+  // Another cabinet, another hook: the first free one of its kind.
+  $effect(() => {
+    const wanted = spots.find((spot) => spot.startsWith(kind === 'whole' ? 'H' : 'S')) ?? '';
+    untrack(() => (draft.texts.spot = wanted));
+  });
 </script>
 
 <OperationForm
@@ -51,60 +59,27 @@
     </p>
   </fieldset>
   <div class="row">
-    <Field
-      name="mass"
-      label="Start weight"
-      kind="quantity"
-      units={massUnits(units)}
-      hint="{formatMass(piece.grams, units)} on record"
-    />
-    <Field
-      name="target"
-      label="To lose"
-      kind="quantity"
-      units={['%']}
-      optional
-      value={String(TARGET_LOSS * 100)}
-      hint="of its weight"
-    />
+    <PlanField {draft} name="mass" hint="{formatMass(piece.grams, units)} on record" />
+    <PlanField {draft} name="target" optional />
     <Field
       name="place"
-      label="Cabinet"
+      label={draft.label('place')}
       kind="choice"
-      bind:value={cabinet}
+      bind:value={draft.texts.place}
       options={cabinets.map((name) => ({ value: name, name }))}
     />
-    {#key cabinet}
-      <Field
-        name="spot"
-        label="Hook or shelf place"
-        kind="choice"
-        value={(kind === 'whole'
-          ? spots.find((spot) => spot.startsWith('H'))
-          : spots.find((spot) => spot.startsWith('S'))) ?? ''}
-        options={[...spots.map((spot) => ({ value: spot, name: spot })), { value: '', name: 'none of them' }]}
-      />
-    {/key}
     <Field
-      name="celsius"
-      label="Cabinet stands at"
-      kind="quantity"
-      units={temperatureUnits(units)}
-      value={celsius}
-      unit={degrees}
-    />
-    <Field name="humidity" label="Humidity in it" kind="quantity" units={['%']} optional />
-    <Field
-      name="pack"
-      label="Round it"
+      name="spot"
+      label={draft.label('spot')}
       kind="choice"
-      options={[
-        { value: 'open', name: 'open air' },
-        { value: 'closed', name: 'a bag or film without air' }
-      ]}
+      bind:value={draft.texts.spot}
+      options={[...spots.map((spot) => ({ value: spot, name: spot })), { value: '', name: 'none of them' }]}
     />
+    <PlanField {draft} name="celsius" />
+    <PlanField {draft} name="humidity" optional />
+    <PlanField {draft} name="pack" />
   </div>
-  <Field name="note" label="Note" optional />
+  <PlanField {draft} name="note" optional />
 </OperationForm>
 
 <style>

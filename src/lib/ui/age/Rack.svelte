@@ -3,6 +3,7 @@
   import { untrack } from 'svelte';
   import type { RackedPiece, RackView } from '$lib/server/views/rack.ts';
   import Silhouette from './Silhouette.svelte';
+  import { lossWanted } from '$lib/core/activity/age/plan.ts';
 
   /** A cabinet drawn: hooks on a rail, shelves under it, a fish on each place. Dragged, or carried with the keys, it moves. */
   let {
@@ -69,7 +70,7 @@
           <Silhouette
             {hung}
             kind={piece.run.plan.kind}
-            share={Math.min(1, Math.max(0, piece.forecast.loss.likely / piece.run.plan.target))}
+            share={Math.min(1, Math.max(0, piece.forecast.loss.likely / lossWanted(piece.run.plan)))}
             stopped={piece.stops.length > 0}
           />
           <a href="/age?piece={item.id}" data-sveltekit-noscroll>

@@ -4,6 +4,7 @@
   import { formatMass } from '../format.ts';
   import { money } from '../money.ts';
   import { adviceWords, outlookWords, percent, readyWords } from './say.ts';
+  import { lossWanted } from '$lib/core/activity/age/plan.ts';
 
   /** Everything on the rack: day, weight, loss, when, for which service, and what to do. */
   let { rack, chosen, units, zone }: { rack: RackView; chosen: string | null; units: UnitPreferences; zone: string } =
@@ -39,7 +40,7 @@
           <td>
             {#if piece.run.weighIns.length > 0}
               <b>{percent(1 - piece.grams / piece.run.plan.mass.si)}</b>
-            {:else}about {percent(piece.forecast.loss.likely)}{/if} of {percent(piece.run.plan.target)}
+            {:else}about {percent(piece.forecast.loss.likely)}{/if} of {percent(lossWanted(piece.run.plan))}
             {#if piece.run.weighIns.length === 0}<span class="missed">not weighed since</span>
             {:else if piece.cost.lostCents !== null}<span class="soft"
                 >{money(piece.cost.lostCents, piece.cost.currency)} gone</span

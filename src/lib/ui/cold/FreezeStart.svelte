@@ -1,18 +1,20 @@
 <script lang="ts">
   import { thickest } from '$lib/core/bench/breakdown/depth.ts';
-  import { AIR_CLASS_IDS, LIE_IDS, PACKING_IDS, SHAPE_IDS } from '$lib/core/activity/freeze/bodies.ts';
+  import { freezeSet } from '$lib/core/activity/freeze/plan.ts';
   import { untrack } from 'svelte';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { Place } from '$lib/core/activity/cold/fold.ts';
   import type { PieceChoice } from '$lib/server/facts/choices.ts';
   import type { PieceView } from '$lib/server/views/piece.ts';
-  import { AIR_WORDS, LIE_WORDS, loadWords, PACKING_WORDS, SHAPE_WORDS } from '$lib/words/cold.ts';
+  import { loadWords } from '$lib/words/cold.ts';
+  import { FREEZE_FIELDS } from '$lib/words/plans/freeze.ts';
+  import { PlanDraft } from '../plan/draft.svelte.ts';
+  import PlanField from '../plan/PlanField.svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import PieceTicks from '../controls/PieceTicks.svelte';
   import ForecastDrawing from './ForecastDrawing.svelte';
   import { dayAndTime, formatDuration, formatLength, formatTemperature } from '../format.ts';
-  import { lengthUnits, startWith, temperatureUnits } from '../units.ts';
   import type { forecastFreeze } from '$lib/server/plans/freeze.ts';
 
   /** A load on its way into a freezer: what, where, which cycle, and what is to be expected of it. */
@@ -37,32 +39,13 @@
   } = $props();
 
   type Forecast = ReturnType<typeof forecastFreeze>;
-  const options = (ids: readonly string[], words: Record<string, string>) =>
-    ids.map((value) => ({ value, name: words[value] ?? value }));
-  // svelte-ignore state_referenced_locally
-  const [firstAir, firstUnit] = startWith('temperature', places[0]?.setPoint?.si ?? -25, units);
-  // svelte-ignore state_referenced_locally
-  const [firstCore] = startWith('temperature', 2, units);
-  // svelte-ignore state_referenced_locally
-  let place = $state(places[0]?.name ?? '');
-  let air = $state(firstAir);
-  let airUnit = $state(firstUnit);
-  // svelte-ignore state_referenced_locally
-  let airClass = $state<string>(places[0]?.airClass ?? 'still');
-  let packing = $state('film');
-  let shape = $state('slab');
-  let lie = $state('unknown');
-  let stack = $state('');
-  let thickness = $state('');
-  let thicknessUnit = $state<string>();
-  let startCore = $state(firstCore);
-  let startUnit = $state(firstUnit);
-  let cycle = $state('');
+  const draft = untrack(() => new PlanDraft(freezeSet, FREEZE_FIELDS, units));
+  draft.texts.place = untrack(() => places[0]?.name ?? '');
   let others = $state<string[]>([]);
   let forecast = $state.raw<Forecast | null>(null);
   let trouble = $state('');
   $effect(() => {
-    cycle ||= cycles[0]?.value ?? '';
+    draft.texts.cycle ||= cycles[0]?.value ?? '';
   });
   const loaded = $derived(pieces.filter(({ id }) => others.includes(id)));
   const most = $derived(
@@ -75,39 +58,26 @@
   $effect(() => {
     const millimetres = most;
     untrack(() => {
-      if (millimetres > 0) [thickness, thicknessUnit] = startWith('length', millimetres, units);
-      else thickness = '';
+      if (millimetres > 0) draft.figure('thickness', millimetres);
+      else draft.texts.thickness = '';
     });
   });
   /** A known freezer brings its set point and its air with it. */
   function atPlace(name: string) {
     const known = places.find((each) => each.name === name);
     if (!known) return;
-    if (known.setPoint) [air, airUnit] = startWith('temperature', known.setPoint.si, units);
-    airClass = known.airClass;
+    if (known.setPoint) draft.figure('air', known.setPoint.si);
+    draft.texts.airClass = known.airClass;
   }
   $effect(() => {
-    const name = place;
+    const name = draft.texts.place ?? '';
     untrack(() => atPlace(name));
   });
   const pieceId = $derived(view.piece.id);
   $effect(() => {
-    if (thickness === '') return void (forecast = null);
-    const with_ = (text: string, unit: string | undefined) => (/[a-z°]/i.test(text) ? text : `${text} ${unit}`);
-    const asked = new URLSearchParams({
-      air: with_(air, airUnit ?? '°C'),
-      airClass,
-      packing,
-      shape,
-      lie,
-      stack: lie === 'stacked' ? stack : '',
-      place,
-      piece: pieceId,
-      others: others.join(','),
-      thickness: with_(thickness, thicknessUnit ?? 'mm'),
-      startCore: with_(startCore, startUnit ?? '°C'),
-      cycle
-    });
+    if (draft.texts.thickness === '') return void (forecast = null);
+    const asked = new URLSearchParams({ ...draft.said(), piece: pieceId, others: others.join(',') });
+    if (draft.texts.lie !== 'stacked') asked.delete('stack');
     const timer = setTimeout(async () => {
       const answer = await fetch(`/api/v1/preview/freeze?${asked}`);
       const body = await answer.json();
@@ -138,67 +108,35 @@
       <input type="hidden" name="piece" value={view.piece.id} />
       <input type="hidden" name="others" value={others.join(',')} />
       <div class="row">
-        <Field name="place" label="Freezer" list="freezers" placeholder="Chest freezer" bind:value={place} />
+        <PlanField {draft} name="place" list="freezers" />
         <div class="whole">
-          <Field name="cycle" label="Cycle of the rule book" kind="choice" options={cycles} bind:value={cycle} />
+          <Field
+            name="cycle"
+            label={draft.label('cycle')}
+            kind="choice"
+            options={cycles}
+            bind:value={draft.texts.cycle}
+          />
         </div>
-        <Field
-          name="air"
-          label="Freezer air"
-          kind="quantity"
-          units={temperatureUnits(units)}
-          bind:value={air}
-          bind:unit={airUnit}
-        />
-        <Field
-          name="airClass"
-          label="What moves the air"
-          kind="choice"
-          options={options(AIR_CLASS_IDS, AIR_WORDS)}
-          bind:value={airClass}
-        />
-        <Field
-          name="packing"
-          label="Packed"
-          kind="choice"
-          options={options(PACKING_IDS, PACKING_WORDS)}
-          bind:value={packing}
-        />
-        <Field name="shape" label="Shape" kind="choice" options={options(SHAPE_IDS, SHAPE_WORDS)} bind:value={shape} />
-        <Field
+        <PlanField {draft} name="air" />
+        <PlanField {draft} name="airClass" />
+        <PlanField {draft} name="packing" />
+        <PlanField {draft} name="shape" />
+        <PlanField
+          {draft}
           name="lie"
-          label="How they lie"
-          kind="choice"
-          options={options(LIE_IDS, LIE_WORDS)}
-          hint={lie === 'unknown' && others.length > 0 ? 'reckoned as one block until you say' : ''}
-          bind:value={lie}
+          hint={draft.texts.lie === 'unknown' && others.length > 0 ? 'reckoned as one block until you say' : ''}
         />
-        {#if lie === 'stacked'}
-          <Field name="stack" label="How many on each other" kind="number" bind:value={stack} />
-        {/if}
-        <Field
-          name="thickness"
-          label={lie === 'apart' ? 'Thickest point' : 'Thickest point of one'}
-          hint={view.piece.depth ? 'of its measured depth' : ''}
-          kind="quantity"
-          units={lengthUnits(units)}
-          bind:value={thickness}
-          bind:unit={thicknessUnit}
-        />
-        <Field
-          name="startCore"
-          label="Core now"
-          kind="quantity"
-          units={temperatureUnits(units)}
-          bind:value={startCore}
-          bind:unit={startUnit}
-        />
+        {#if draft.texts.lie === 'stacked'}<PlanField {draft} name="stack" />{/if}
+        <PlanField {draft} name="thickness" hint={view.piece.depth ? 'of its measured depth' : ''} />
+        <PlanField {draft} name="startCore" />
         {#if sensors.length > 0}
           <Field
             name="coreSensor"
-            label="A probe in this core"
-            hint="of the thickest piece; its readings then count for this load"
+            label={draft.label('coreSensor')}
+            hint={FREEZE_FIELDS.coreSensor.hint}
             kind="choice"
+            bind:value={draft.texts.coreSensor}
             options={[{ value: '', name: 'none' }, ...sensors.map(({ id, name }) => ({ value: id, name }))]}
           />
         {/if}

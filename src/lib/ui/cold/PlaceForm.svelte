@@ -1,6 +1,6 @@
 <script lang="ts">
   import { PLACE_KINDS } from '$lib/core/activity/cold/bodies.ts';
-  import { AIR_CLASS_IDS } from '$lib/core/activity/freeze/bodies.ts';
+  import { AIR_CLASS_IDS } from '$lib/core/activity/freeze/lists.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { Place } from '$lib/core/activity/cold/fold.ts';
   import { AIR_WORDS } from '$lib/words/cold.ts';

@@ -58,7 +58,14 @@
 
 <div class="field" class:bad={trouble} class:tick={kind === 'tick'}>
   {#if kind === 'tick'}
-    <label for={id}><input type="checkbox" {...shared} checked={value === 'on'} /> {label}</label>
+    <label for={id}
+      ><input
+        type="checkbox"
+        {...shared}
+        bind:checked={() => value === 'on', (ticked) => (value = ticked ? 'on' : '')}
+      />
+      {label}</label
+    >
   {:else}
     <label for={id}
       >{label}{#if optional}<span class="soft">&nbsp;· optional</span>{/if}</label

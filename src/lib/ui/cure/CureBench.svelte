@@ -13,7 +13,6 @@
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import { dayAndTime, formatDuration, until } from '../format.ts';
-  import { startWith } from '../units.ts';
   import CureCompare from './CureCompare.svelte';
   import CureDepths from './CureDepths.svelte';
   import CureFields from './CureFields.svelte';
@@ -21,7 +20,8 @@
   import CureGuide from './CureGuide.svelte';
   import CurePicture from './CurePicture.svelte';
   import CureZones from './CureZones.svelte';
-  import { CureDraft, type CureSubject } from './draft.svelte.ts';
+  import type { CureSubject } from '$lib/core/bench/cure/settings.ts';
+  import { CureDraft } from './draft.svelte.ts';
   import { CureSimulation } from './simulation.svelte.ts';
 
   /** A cure on its way to being begun: set, seen, compared with another, and committed with its steps. */
@@ -56,7 +56,7 @@
   const deepest = $derived(thickest(view.piece.depth ?? null) ?? view.piece.made.thicknessMm ?? 0);
   const first = untrack(() => new CureDraft(units, deepest || 25, means[lies] ?? 3));
   const second = untrack(() => new CureDraft(units, deepest || 25, means[lies] ?? 3));
-  first.place = lies;
+  first.texts.place = lies;
   untrack(() => {
     const found = recipes.find(({ id }) => id === chosenRecipe);
     if (found) first.take(found.id, found.recipe);
@@ -68,7 +68,7 @@
     if (millimetres === measured || millimetres <= 0) return;
     measured = millimetres;
     untrack(() => {
-      [first.thickness, first.thicknessUnit] = startWith('length', millimetres, units);
+      first.figure('thickness', millimetres);
     });
   });
 
@@ -112,7 +112,11 @@
   const shown = $derived(one?.shown ?? null);
   const steps = $derived(
     stepsOpen && result && shown
-      ? stepsOf(result.stages, { method: shown.method, turned: first.turned, drains: shown.drains === true })
+      ? stepsOf(result.stages, {
+          method: shown.method,
+          turned: first.texts.turned === 'on',
+          drains: shown.drains === true
+        })
       : []
   );
   const wantedAt = $derived.by(() => {
@@ -206,7 +210,7 @@
     {now}
     {wantedAt}
     leadSeconds={LEAD_SECONDS}
-    closedPack={first.pack === 'closed'}
+    closedPack={first.texts.pack === 'closed'}
     one={one!}
     {two}
     onclose={() => (comparing = false)}
@@ -220,7 +224,7 @@
         celsius: shown.celsius,
         leastWps: one?.band?.leastWps.low ?? result.end.leastWps,
         waterActivity: result.meanWaterActivity,
-        closedPack: first.pack === 'closed',
+        closedPack: first.texts.pack === 'closed',
         hours: result.end.hours
       }
     : null}

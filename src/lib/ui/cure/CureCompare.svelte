@@ -11,7 +11,8 @@
   import { dayAndTime, formatDuration, formatMass } from '../format.ts';
   import CureFields from './CureFields.svelte';
   import CurePicture from './CurePicture.svelte';
-  import type { CureDraft, CureSubject } from './draft.svelte.ts';
+  import type { CureSubject } from '$lib/core/bench/cure/settings.ts';
+  import type { CureDraft } from './draft.svelte.ts';
   import type { CureSimulation } from './simulation.svelte.ts';
 
   /** Two plans for one piece, side by side. */

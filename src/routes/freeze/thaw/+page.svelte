@@ -1,8 +1,7 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { thickest } from '$lib/core/bench/breakdown/depth.ts';
-  import { PACKING_IDS, SHAPE_IDS } from '$lib/core/activity/freeze/bodies.ts';
-  import { PACK_STATES } from '$lib/core/activity/thaw/bodies.ts';
+  import { THAW_MEDIUM, thawSet } from '$lib/core/activity/thaw/plan.ts';
   import type { forecastThaw } from '$lib/server/plans/thaw.ts';
   import ThermalSection from '$lib/ui/charts/ThermalSection.svelte';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
@@ -12,9 +11,11 @@
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
   import { dayAndTime, formatDuration, formatMass, formatTemperature, until } from '$lib/ui/format.ts';
-  import { lengthUnits, massUnits, startWith, temperatureUnits } from '$lib/ui/units.ts';
+  import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
   import { running } from '$lib/core/record/occupation.ts';
-  import { PACK_WORDS, PACKING_WORDS, SHAPE_WORDS } from '$lib/words/cold.ts';
+  import { PlanDraft } from '$lib/ui/plan/draft.svelte.ts';
+  import PlanField from '$lib/ui/plan/PlanField.svelte';
+  import { THAW_FIELDS } from '$lib/words/plans/thaw.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
@@ -23,23 +24,8 @@
   const zone = $derived(data.house.zone);
   const now = $derived(Math.floor(houseNow() / 30_000) * 30_000);
   const run = $derived(running(view?.piece.thaws ?? []));
-  const options = (ids: readonly string[], words: Record<string, string>) =>
-    ids.map((value) => ({ value, name: words[value] ?? value }));
-
-  // svelte-ignore state_referenced_locally
-  const [firstMedium, firstUnit] = startWith('temperature', 3, data.house.units);
-  // svelte-ignore state_referenced_locally
-  const [firstCore] = startWith('temperature', -20, data.house.units);
-  let method = $state('cold');
-  let medium = $state(firstMedium);
-  let mediumUnit = $state(firstUnit);
-  let packing = $state('film');
-  let shape = $state('slab');
-  let pack = $state('none');
-  let thickness = $state('');
-  let thicknessUnit = $state<string>();
-  let startCore = $state(firstCore);
-  let startUnit = $state(firstUnit);
+  const draft = untrack(() => new PlanDraft(thawSet, THAW_FIELDS, data.house.units));
+  const isWater = $derived(draft.texts.method === 'water');
   type Forecast = ReturnType<typeof forecastThaw>;
   let forecast = $state.raw<Forecast | null>(null);
   let trouble = $state('');
@@ -51,26 +37,17 @@
     const millimetres = most;
     void pieceId;
     untrack(() => {
-      if (millimetres > 0) [thickness, thicknessUnit] = startWith('length', millimetres, units);
-      else thickness = '';
+      if (millimetres > 0) draft.figure('thickness', millimetres);
+      else draft.texts.thickness = '';
     });
   });
   $effect(() => {
-    const usual = method === 'water' ? 12 : 3;
-    untrack(() => ([medium, mediumUnit] = startWith('temperature', usual, units)));
+    const usual = THAW_MEDIUM[isWater ? 'water' : 'cold'];
+    untrack(() => draft.figure('medium', usual));
   });
   $effect(() => {
-    if (!pieceId || isRunning || thickness === '') return void (forecast = null);
-    const with_ = (text: string, unit: string | undefined) => (/[a-z°]/i.test(text) ? text : `${text} ${unit}`);
-    const asked = new URLSearchParams({
-      piece: pieceId,
-      method,
-      medium: with_(medium, mediumUnit ?? '°C'),
-      packing,
-      shape,
-      thickness: with_(thickness, thicknessUnit ?? 'mm'),
-      startCore: with_(startCore, startUnit ?? '°C')
-    });
+    if (!pieceId || isRunning || draft.texts.thickness === '') return void (forecast = null);
+    const asked = new URLSearchParams({ ...draft.said(), piece: pieceId });
     const timer = setTimeout(async () => {
       const answer = await fetch(`/api/v1/preview/thaw?${asked}`);
       const body = await answer.json();
@@ -175,71 +152,18 @@
         >
           <input type="hidden" name="piece" value={view.piece.id} />
           <div class="row">
-            <Field
-              name="method"
-              label="How"
-              kind="choice"
-              bind:value={method}
-              options={[
-                { value: 'cold', name: 'in the cold, slowly' },
-                { value: 'water', name: 'under running water' }
-              ]}
-            />
-            <Field
-              name="place"
-              label="Where"
-              list="thaw-places"
-              placeholder={method === 'water' ? 'Fish sink' : 'Drawer 1'}
-            />
-            <Field
-              name="medium"
-              label={method === 'water' ? 'Water' : 'Air of the drawer'}
-              kind="quantity"
-              units={temperatureUnits(units)}
-              bind:value={medium}
-              bind:unit={mediumUnit}
-            />
-            <Field
-              name="packing"
-              label="Packed"
-              kind="choice"
-              options={options(PACKING_IDS, PACKING_WORDS)}
-              bind:value={packing}
-            />
-            <Field
-              name="pack"
-              label="Oxygen"
-              kind="choice"
-              options={options(PACK_STATES, PACK_WORDS)}
-              bind:value={pack}
-            />
-            <Field
-              name="shape"
-              label="Shape"
-              kind="choice"
-              options={options(SHAPE_IDS, SHAPE_WORDS)}
-              bind:value={shape}
-            />
-            <Field
-              name="thickness"
-              label="Thickest point"
-              kind="quantity"
-              units={lengthUnits(units)}
-              bind:value={thickness}
-              bind:unit={thicknessUnit}
-            />
-            <Field
-              name="startCore"
-              label="Core now"
-              kind="quantity"
-              units={temperatureUnits(units)}
-              bind:value={startCore}
-              bind:unit={startUnit}
-            />
+            <PlanField {draft} name="method" />
+            <PlanField {draft} name="place" list="thaw-places" placeholder={isWater ? 'Fish sink' : 'Drawer 1'} />
+            <PlanField {draft} name="medium" />
+            <PlanField {draft} name="packing" />
+            <PlanField {draft} name="pack" />
+            <PlanField {draft} name="shape" />
+            <PlanField {draft} name="thickness" />
+            <PlanField {draft} name="startCore" />
           </div>
-          {#if pack === 'closed'}
+          {#if draft.texts.pack === 'closed'}
             <p class="trouble" data-pack>
-              {#if method === 'cold'}
+              {#if !isWater}
                 Open it first: without oxygen botulinum grows from 3.3 °C, and fish packed so and labelled to be kept
                 frozen leaves its pack before a cold thaw (FDA Food Code 3-501.13(E)). Left closed it is not cleared for
                 any route.
@@ -247,7 +171,7 @@
                 Under running water it may stay closed only until it is through: open it at once then.
               {/if}
             </p>
-            {#if method === 'cold'}<Field
+            {#if !isWater}<Field
                 name="own"
                 label="It thaws closed all the same, and I answer for it"
                 kind="tick"

@@ -1,32 +1,24 @@
 import { z } from 'zod';
-import { CUTS, SET_POINTS } from './lists.ts';
+import { SET_POINTS } from './lists.ts';
+import { acidSet } from './plan.ts';
 import { sauceBody } from './sauce-body.ts';
 import { ingredientBody } from '../../ingredients/ingredient.ts';
+import { recorded } from '../../record/recorded.ts';
 import { pins, typedValue, finite, band } from '../../record/values.ts';
 import { toldBesides } from '../cure/bodies.ts';
-import { kind, second, type Kinds } from '../../record/kind.ts';
+import { kind, second, third, type Kinds } from '../../record/kind.ts';
 
 /** What can happen to fish in acid, and with its sauces. */
 
-const liquidPart = z.object({ what: z.enum(['sour', 'water', 'oil']), id: z.string().optional(), ml: finite });
-export const acidSettings = z.object({
-  cut: z.enum(CUTS),
-  sizes: z.array(finite),
-  faces: z.union([z.literal(1), z.literal(2)]),
-  grams: finite,
-  celsius: finite,
-  liquid: z.array(liquidPart),
-  measuredPH: finite.nullable(),
-  dark: z.boolean(),
-  wanted: z.enum(SET_POINTS),
-  pace: finite
-});
+/** The fish a forecast was computed for, and how fast acid goes into its kind in this house. */
+const acidSubject = z.object({ grams: finite, dark: z.boolean(), pace: finite });
 /** Share of the forecast's draws in which the acid runs out first; older entries counted those among the slow. */
 const never = finite.optional();
 const later = z.object({ wanted: z.enum(SET_POINTS), ready: band.nullable(), past: band.nullable(), never });
 /** Into the acid: what is to be expected, s from the start; null where it never gets there. */
 export const acidStarted = z.object({
-  settings: acidSettings,
+  set: recorded(acidSet),
+  subject: acidSubject,
   ready: band.nullable(),
   past: band.nullable(),
   never,
@@ -51,6 +43,43 @@ export const acidChecked = z.object({
 });
 /** The first versions knew one look a run. */
 export const acidFrom1 = (body: unknown) => ({ later: null, ...(body as object) });
+/** Version 2 kept what was set as the model took it: said again field by field, as it would have been typed. */
+export const acidStartedFrom2 = (body: unknown) => {
+  const { settings, ...rest } = body as { settings: OlderSettings };
+  const said = (si: number, unit: string) => ({ si, unit, typed: `${si} ${unit}` });
+  const [size, second, third] = settings.sizes;
+  const { grams, dark, pace, cut, faces, celsius, liquid, measuredPH, wanted } = settings;
+  return {
+    ...rest,
+    set: {
+      cut,
+      size: said(size!, 'mm'),
+      second: second === undefined ? null : said(second, 'mm'),
+      third: third === undefined ? null : said(third, 'mm'),
+      faces,
+      mass: said(grams, 'g'),
+      celsius: said(celsius, 'C'),
+      liquid: liquid.map(({ what, id, ml }) => `${what === 'sour' ? id : what} ${ml}`).join(', '),
+      measuredPH,
+      wanted,
+      pace
+    },
+    subject: { grams, dark, pace }
+  };
+};
+/** What version 2 kept. */
+interface OlderSettings {
+  readonly cut: string;
+  readonly sizes: readonly number[];
+  readonly faces: 1 | 2;
+  readonly grams: number;
+  readonly celsius: number;
+  readonly liquid: readonly { readonly what: string; readonly id?: string; readonly ml: number }[];
+  readonly measuredPH: number | null;
+  readonly dark: boolean;
+  readonly wanted: string;
+  readonly pace: number;
+}
 /** Part of it lifted out as it was first wanted, a piece of its own; the rest stays in for those who want it less raw. */
 export const acidLifted = z.object({ child: z.string(), mass: typedValue, look: z.enum(SET_POINTS), note: z.string() });
 export const ACID_ENDS = ['drained', 'served'] as const;
@@ -102,7 +131,7 @@ export const ingredientSwapped = z.object({ id: z.string(), instead: z.string(),
 export const ingredientBack = z.object({ id: z.string() });
 
 export const kinds = {
-  'acid.started': second(acidStarted, acidFrom1),
+  'acid.started': third(acidStarted, acidFrom1, acidStartedFrom2),
   'acid.checked': second(acidChecked, acidFrom1),
   'acid.lifted': kind(acidLifted, false),
   'acid.ended': kind(acidEnded),

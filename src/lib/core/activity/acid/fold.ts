@@ -17,8 +17,8 @@ export const acidNow = (
   run: AcidRun
 ): Pick<BodyOf<'acid.started'>, 'ready' | 'past' | 'never' | 'later'> & { readonly pace: number } => {
   const check = run.checks.at(-1);
-  const { ready, past, never, later, settings } = run.plan;
-  return check ?? { ready, past, never, later, pace: settings.pace };
+  const { ready, past, never, later, set, subject } = run.plan;
+  return check ?? { ready, past, never, later, pace: set.pace ?? subject.pace };
 };
 
 interface AcidKept {

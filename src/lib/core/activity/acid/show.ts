@@ -16,7 +16,7 @@ export const acidShow = show({
     if (!run) return [];
     const { ready, past, later } = acidNow(run);
     const after = (band: { readonly likely: number } | null) => (band ? run.at + band.likely * 1000 : null);
-    const first = { wanted: run.plan.settings.wanted, ready: after(ready), past: after(past) };
+    const first = { wanted: run.plan.set.wanted, ready: after(ready), past: after(past) };
     const second = later && { wanted: later.wanted, ready: after(later.ready), past: after(later.past) };
     const looks = second ? (run.lifted.length > 0 ? [second] : [first, second]) : [first];
     return looks.flatMap((each): AcidTask[] => {

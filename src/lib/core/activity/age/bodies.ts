@@ -1,34 +1,35 @@
 import { z } from 'zod';
-import { LOOKS, PREPARATION_STEPS } from './lists.ts';
+import { recorded } from '../../record/recorded.ts';
+import { AGE_KINDS, LOOKS } from './lists.ts';
+import { ageSet } from './plan.ts';
 import { pins, typedValue, finite, band } from '../../record/values.ts';
-import { kind, type Kinds } from '../../record/kind.ts';
+import { kind, second, type Kinds } from '../../record/kind.ts';
 
 /** What can happen on the ageing rack. */
 
 /** Days after hanging at which the wanted loss is reached, as it was forecast then; null: never in such air. */
 const readyDay = band.nullable();
 
-export const AGE_KINDS = ['whole', 'fillet'] as const;
-export const AGE_PACKS = ['open', 'closed'] as const;
 export const ageStarted = z.object({
   kind: z.enum(AGE_KINDS),
-  /** The cabinet, and the hook or shelf place in it; an empty text for none. */
-  place: z.string(),
-  spot: z.string(),
-  mass: typedValue,
-  /** Share of the start weight it is hung to lose. */
-  target: finite,
-  celsius: finite,
-  /** Of the cabinet's air, share; null where nobody read it. */
-  humidity: finite.nullable(),
-  prepared: z.array(z.enum(PREPARATION_STEPS)),
-  pack: z.enum(AGE_PACKS),
+  /** The cabinet, and the hook or shelf place in it; what it is hung to lose, and the air it hangs in. */
+  ...recorded(ageSet).shape,
   /** What was believed of its drying before its own weights. */
   prior: z.object({ rate: finite, rateSigma: finite, most: finite, mostSigma: finite, fish: z.number().int() }),
   ready: readyDay,
-  note: z.string(),
   pins
 });
+/** The first version kept figures as they were understood, without what was typed. */
+export const ageStartedFrom1 = (body: unknown) => {
+  const old = body as { target: number; celsius: number; humidity: number | null };
+  const percent = (si: number) => ({ si, unit: '%', typed: `${si * 100} %` });
+  return {
+    ...old,
+    target: percent(old.target),
+    celsius: { si: old.celsius, unit: 'C', typed: `${old.celsius} °C` },
+    humidity: old.humidity === null ? null : percent(old.humidity)
+  };
+};
 export const ageWeighed = z.object({
   mass: typedValue,
   /** Somebody stood by a weight that does not go with the others. */
@@ -89,7 +90,7 @@ export const serviceSet = z.object({
 });
 
 export const kinds = {
-  'age.started': kind(ageStarted),
+  'age.started': second(ageStarted, ageStartedFrom1),
   'age.weighed': kind(ageWeighed),
   'age.moved': kind(ageMoved),
   'age.looked': kind(ageLooked),

@@ -159,12 +159,12 @@ function days(context: JudgeContext, run: AgeRun): Reason[] {
       })
     );
   }
-  const tenfold = daysToTenfold(Math.min(25, Math.max(-5, run.plan.celsius)), WET_ACTIVITY, HANGING_PH);
+  const tenfold = daysToTenfold(Math.min(25, Math.max(-5, run.plan.celsius.si)), WET_ACTIVITY, HANGING_PH);
   out.push(
     reason(context, 'ageing', 'ageing.listeria', { kind: 'pass' }, LISTERIA, {
       evidence: [run.seq],
       seen: {
-        celsius: run.plan.celsius,
+        celsius: run.plan.celsius.si,
         tenfoldDays: Number.isFinite(tenfold) ? Math.round(tenfold * 10) / 10 : 0,
         days: most
       }

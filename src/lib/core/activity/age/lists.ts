@@ -34,3 +34,8 @@ export const AGEING_RULES = {
   afterDays: 3,
   dayOneAtHanging: false
 } as const;
+
+export const AGE_KINDS = ['whole', 'fillet'] as const;
+
+/** Whether air can get at it on the rack. */
+export const AGE_PACKS = ['open', 'closed'] as const;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { AIR_CLASS_IDS } from '../freeze/bodies.ts';
+import { AIR_CLASS_IDS } from '../freeze/lists.ts';
 import { kind, second, type Kinds } from '../../record/kind.ts';
 import { finite, typedValue } from '../../record/values.ts';
 

@@ -1,8 +1,10 @@
 import { z } from 'zod';
-import { DOSINGS, SCHOOL_IDS, STAGE_IDS } from './lists.ts';
+import { SCHOOL_IDS, STAGE_IDS } from './lists.ts';
+import { CURE_PACKS, cureSet } from './plan.ts';
 import { recipeBody } from './recipe-body.ts';
 import { CURE_STEP_CODES } from './lists.ts';
-import { kind, second, type Kinds } from '../../record/kind.ts';
+import { kind, second, third, type Kinds } from '../../record/kind.ts';
+import { recorded } from '../../record/recorded.ts';
 import { finite, typedValue, pins, band, warmthPoint } from '../../record/values.ts';
 
 /** What can happen to a piece in a cure, and the house’s cure recipes. A shape is never edited once shipped: a new version is added and the old one upcast. */
@@ -19,29 +21,12 @@ export const cureStage = z.object({
   open: z.boolean().optional()
 });
 
-/** Everything a forecast was computed from, so that it can be computed again. */
-export const cureSettings = z.object({
-  method: z.enum(SCHOOL_IDS),
+/** The fish a forecast was computed for, so that it can be computed again. */
+const cureSubject = z.object({
   grams: finite,
-  thicknessMm: finite,
-  thinMm: finite.nullable(),
-  profile: z.object({ lengthMm: finite, points: z.array(z.object({ at: finite, mm: finite })) }).nullable(),
-  faces: z.union([z.literal(1), z.literal(2)]),
-  celsius: finite,
   fat: z.enum(['lean', 'mid', 'rich']),
   thawed: z.boolean(),
-  salt: finite,
-  sugar: finite,
-  hours: finite,
-  target: finite,
-  restHours: finite,
-  dosing: z.enum(DOSINGS),
-  drains: z.boolean(),
-  bathTimes: finite.optional(),
-  changes: finite.optional(),
-  presalt: finite.optional(),
-  presaltMinutes: finite.optional(),
-  pasteWater: finite.optional(),
+  profile: z.object({ lengthMm: finite, points: z.array(z.object({ at: finite, mm: finite })) }).nullable(),
   parameters: z.object({
     diffusivity: band,
     mostLoss: band,
@@ -63,9 +48,6 @@ const cureForecast = z.object({
   waterActivity: finite.nullable()
 });
 
-/** Whether air can get at it while it cures: a bag with the air pressed out counts as closed. */
-export const CURE_PACKS = ['open', 'closed'] as const;
-
 /** Told apart from what is in it: what may be, and of what nobody said what it holds. Older entries knew neither. */
 export const toldBesides = {
   mayHold: z.array(z.string()).optional(),
@@ -84,8 +66,9 @@ export const cureStarted = z.object({
   target: finite,
   forecast: cureForecast,
   dueAt: finite,
-  /** Null for cures of the first version: they are shown, and nothing is computed again from them. */
-  settings: cureSettings.nullable(),
+  /** What was set, and of which fish. Null for cures of the first version: they are shown, and nothing is computed again. */
+  set: recorded(cureSet).nullable(),
+  subject: cureSubject.nullable(),
   stages: z.array(cureStage),
   steps: z.array(cureStep),
   /** Where it lies; an empty text where nobody said. */
@@ -121,6 +104,68 @@ export const cureStartedFrom1 = (body: unknown) => {
     forecast: olderForecast(old.forecast)
   };
 };
+
+/** Version 2 kept what was set as the model took it: said again field by field, as it would have been typed. */
+export const cureStartedFrom2 = (body: unknown) => {
+  const { settings, ...rest } = body as { settings: OlderSettings | null };
+  if (settings === null) return { ...rest, set: null, subject: null };
+  const said = (si: number, factor: number, unit: string) => ({ si, unit, typed: `${si / factor} ${unit}` });
+  const percent = (value: number) => said(value, 0.01, '%');
+  const orNull = <Value, Said>(value: Value | null | undefined, say: (value: Value) => Said) =>
+    value === null || value === undefined ? null : say(value);
+  const { grams, fat, thawed, profile, parameters, ...set } = settings;
+  return {
+    ...rest,
+    set: {
+      method: set.method,
+      thickness: said(set.thicknessMm, 1, 'mm'),
+      thin: orNull(set.thinMm, (mm) => said(mm, 1, 'mm')),
+      faces: set.faces,
+      celsius: said(set.celsius, 1, 'C'),
+      salt: percent(set.salt),
+      sugar: percent(set.sugar),
+      parts: '',
+      rateMeans: '',
+      hours: said(set.hours * 3600, 3600, 'h'),
+      rest: said(set.restHours * 3600, 3600, 'h'),
+      target: percent(set.target),
+      dosing: set.dosing,
+      liquid: set.drains ? 'drained' : 'kept',
+      bathTimes: set.bathTimes ?? null,
+      changes: set.changes ?? null,
+      presalt: orNull(set.presalt, percent),
+      presaltMinutes: set.presaltMinutes ?? null,
+      pasteWater: orNull(set.pasteWater, percent),
+      flat: false
+    },
+    subject: { grams, fat, thawed, profile, parameters }
+  };
+};
+/** What version 2 kept. */
+interface OlderSettings {
+  readonly method: string;
+  readonly grams: number;
+  readonly thicknessMm: number;
+  readonly thinMm: number | null;
+  readonly profile: object | null;
+  readonly faces: 1 | 2;
+  readonly celsius: number;
+  readonly fat: string;
+  readonly thawed: boolean;
+  readonly salt: number;
+  readonly sugar: number;
+  readonly hours: number;
+  readonly target: number;
+  readonly restHours: number;
+  readonly dosing: string;
+  readonly drains: boolean;
+  readonly bathTimes?: number;
+  readonly changes?: number;
+  readonly presalt?: number;
+  readonly presaltMinutes?: number;
+  readonly pasteWater?: number;
+  readonly parameters: object;
+}
 
 export const CURE_CHANGES = ['pause', 'resume', 'left'] as const;
 
@@ -182,7 +227,7 @@ export const recipeNoted = z.object({ id: z.string(), version: z.number().int(),
 export const learningSet = z.object({ cure: z.boolean() });
 
 export const kinds = {
-  'cure.started': second(cureStarted, cureStartedFrom1),
+  'cure.started': third(cureStarted, cureStartedFrom1, cureStartedFrom2),
   'cure.changed': kind(cureChanged),
   'cure.stepped': kind(cureStepped),
   'cure.ended': second(cureEnded, cureEndedFrom1),

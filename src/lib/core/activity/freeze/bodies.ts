@@ -1,37 +1,23 @@
 import { z } from 'zod';
-import { kind, second, third, type Kinds } from '../../record/kind.ts';
+import { freezeSet } from './plan.ts';
+import { grown, kind, second, type Kinds } from '../../record/kind.ts';
+import { recorded } from '../../record/recorded.ts';
 import { finite, typedValue, pins, band } from '../../record/values.ts';
 
 /** What can happen to a piece in a freezer. A shape is never edited once shipped: a new version is added and the old one upcast. */
 
-export const AIR_CLASS_IDS = ['still', 'fan', 'blast', 'plate', 'bath'] as const;
-
-export const PACKING_IDS = ['bare', 'film', 'boxed'] as const;
-
-export const SHAPE_IDS = ['slab', 'cylinder', 'sphere'] as const;
-
-/** How a load lies: each alone with air round it, on each other in one block, or nobody said. */
-export const LIE_IDS = ['apart', 'stacked', 'unknown'] as const;
-
 export const freezeStarted = z.object({
-  place: z.string(),
-  air: typedValue,
-  airClass: z.enum(AIR_CLASS_IDS),
-  packing: z.enum(PACKING_IDS),
-  thickness: typedValue,
-  startCore: typedValue,
-  cycle: z.string(),
-  coreArrival: band.nullable(),
-  shape: z.enum(SHAPE_IDS),
-  /** The probe of a logger that stands in the core of this load; an empty text for none. */
-  coreSensor: z.string(),
-  /** Everything that went in together, g. */
-  loadGrams: finite.nullable(),
-  lie: z.enum(LIE_IDS),
+  ...recorded(freezeSet).shape,
   /** How many were reckoned to lie on each other. */
   stack: z.number().int().min(1).max(40),
+  coreArrival: band.nullable(),
+  /** Everything that went in together, g. */
+  loadGrams: finite.nullable(),
   pins
 });
+
+/** Version 3 is this one with its fields in another order; each was spelled by hand. */
+export const freezeStartedFrom3 = (body: unknown) => body;
 
 /** Version 2 did not ask how they lie: reckoned as each alone. */
 export const freezeStartedFrom2 = (body: unknown) => ({ lie: 'unknown', stack: 1, ...(body as object) });
@@ -66,7 +52,7 @@ export const freezeEnded = z.object({ note: z.string(), place: z.string(), relea
 export const freezeEndedFrom1 = (body: unknown) => ({ place: '', release: null, ...(body as object) });
 
 export const kinds = {
-  'freeze.started': third(freezeStarted, freezeStartedFrom1, freezeStartedFrom2),
+  'freeze.started': grown(freezeStarted, [freezeStartedFrom1, freezeStartedFrom2, freezeStartedFrom3]),
   'freeze.read': kind(freezeRead),
   'freeze.replanned': kind(freezeReplanned),
   'freeze.ended': second(freezeEnded, freezeEndedFrom1)

@@ -304,7 +304,7 @@ export function whenRim(course: Pick<FrontCourse, 'moments'>, rim: number): numb
 export function rememberedCourses(most = 40): (input: FrontInput) => FrontCourse {
   const kept = new Map<string, FrontCourse>();
   return (input) => {
-    const key = JSON.stringify([input.shape, input.strength.toFixed(4), input.liquid.toFixed(3), input.nodes]);
+    const key = JSON.stringify([input.shape, input.strength, input.liquid, input.nodes, input.until]);
     const known = kept.get(key);
     if (known) return known;
     const made = acidCourse(input);

@@ -1,4 +1,6 @@
+import { acidSet } from '../../activity/acid/plan.ts';
 import { inRange } from '../../errors.ts';
+import { boundsOf } from '../../fields/field.ts';
 import { bandOf, seededChance, type Band } from '../../random.ts';
 import { warmth } from '../cure/parameters.ts';
 import {
@@ -38,20 +40,16 @@ export interface AcidSettings {
   readonly pace: number;
 }
 
-export const ACID_LIMITS = {
-  size: { field: 'size', unit: 'mm', min: 1, max: 60 },
-  grams: { field: 'grams', unit: 'g', min: 1, max: 50_000 },
-  celsius: { field: 'celsius', unit: '°C', min: -1, max: 25 },
-  pH: { field: 'measuredPH', unit: '', min: 1, max: 8 },
-  pace: { field: 'pace', unit: 'x', min: 0.1, max: 10 }
-} as const;
+/** Bounds of what a cook may set, by field, in the unit its field is asked for. */
+const LIMITS = boundsOf(acidSet);
+const GRAMS = LIMITS.mass;
 
 /** The shape a cut has for acid, and its smallest half-dimension in mm. */
 export function shapeOf({ cut, sizes, faces }: Pick<AcidSettings, 'cut' | 'sizes' | 'faces'>): {
   shape: AcidShape;
   halfMm: number;
 } {
-  const size = (index: number) => inRange(sizes[index] ?? NaN, ACID_LIMITS.size);
+  const size = (index: number) => inRange(sizes[index] ?? NaN, LIMITS.size);
   if (cut === 'dice') return { shape: { kind: 'brick', halves: [1, 1, 1] }, halfMm: size(0) / 2 };
   if (cut === 'slice') return { shape: { kind: 'slab', halves: [1] }, halfMm: size(0) / 2 };
   if (cut === 'fillet') return { shape: { kind: 'slab', halves: [1] }, halfMm: faces === 1 ? size(0) : size(0) / 2 };
@@ -114,10 +112,10 @@ const paceOf = (settings: AcidSettings, diffusivity: number, halfMm: number): nu
   (diffusivity * settings.pace * warmth(settings.celsius)) / warmth(ACID_REFERENCE_CELSIUS) / (halfMm / 1000) ** 2;
 
 function check(settings: AcidSettings): void {
-  inRange(settings.grams, ACID_LIMITS.grams);
-  inRange(settings.celsius, ACID_LIMITS.celsius);
-  inRange(settings.pace, ACID_LIMITS.pace);
-  if (settings.measuredPH !== null) inRange(settings.measuredPH, ACID_LIMITS.pH);
+  inRange(settings.grams, GRAMS);
+  inRange(settings.celsius, LIMITS.celsius);
+  inRange(settings.pace, LIMITS.pace);
+  if (settings.measuredPH !== null) inRange(settings.measuredPH, LIMITS.measuredPH);
 }
 
 /** Cells along the smallest half-dimension, wherever a time is said: bench, band, clock and what a cut piece teaches agree. */
@@ -282,20 +280,26 @@ export function acidBand(
  *
  * @param rawMm width of the raw middle along the smallest dimension, mm
  * @param seconds since the acid met the fish
+ * @param solve as of `acidPlan`
  * @returns the pace to go on with, 0.1 to 10
  * @throws EmberError `quantity.out-of-range` for a middle wider than the piece
  */
-export function paceFromCheck(settings: AcidSettings, rawMm: number, seconds: number): number {
-  const result = acidPlan(settings);
+export function paceFromCheck(
+  settings: AcidSettings,
+  rawMm: number,
+  seconds: number,
+  solve: (input: FrontInput) => FrontCourse = acidCourse
+): number {
+  const result = acidPlan(settings, ACID_NODES, solve);
   // A fillet on its skin is raw from the skin up.
   const full = settings.cut === 'fillet' && settings.faces === 1 ? result.halfMm : 2 * result.halfMm;
   const raw = inRange(rawMm, { field: 'rawMm', unit: 'mm', min: 0, max: full });
   inRange(seconds, { field: 'time', unit: 's', min: 10, max: 7 * 86400 });
   const rim = Math.min(0.98, 1 - raw / full);
   const fourier = rim <= 0 ? 0 : whenRim(result.course, rim);
-  if (fourier === null) return ACID_LIMITS.pace.min;
+  if (fourier === null) return LIMITS.pace.min;
   const pace = (settings.pace * fourier) / (seconds * result.fourierPerSecond);
-  return Math.min(ACID_LIMITS.pace.max, Math.max(ACID_LIMITS.pace.min, pace));
+  return Math.min(LIMITS.pace.max, Math.max(LIMITS.pace.min, pace));
 }
 
 /** The shipped figure counts as this many checks: one odd piece moves a house little. */
@@ -310,5 +314,5 @@ const SHIPPED_COUNTS = 2;
  */
 export const housePace = (paces: readonly number[]): number =>
   Math.exp(
-    paces.reduce((sum, pace) => sum + Math.log(inRange(pace, ACID_LIMITS.pace)), 0) / (paces.length + SHIPPED_COUNTS)
+    paces.reduce((sum, pace) => sum + Math.log(inRange(pace, LIMITS.pace)), 0) / (paces.length + SHIPPED_COUNTS)
   );

@@ -33,5 +33,3 @@ export const HISTAMINE_AGEING = { days: 7, limitCelsius: 2 } as const;
 export const HANGING_PH = 6.4;
 /** The numbers of it that are looser when they are larger. */
 export const AGEING_NUMBERS = ['wholeDays', 'filletDays', 'limitCelsius', 'warmHours', 'afterDays'] as const;
-/** Loss a fish is hung for where nobody said, share. */
-export const TARGET_LOSS = 0.1;

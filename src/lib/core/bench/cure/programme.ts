@@ -1,4 +1,6 @@
 import { EmberError, inRange } from '../../errors.ts';
+import { cureSet } from '../../activity/cure/plan.ts';
+import { boundsOf, startOf } from '../../fields/field.ts';
 import type { Species } from '../../fish/species.ts';
 import type { DepthProfile } from '../breakdown/depth.ts';
 import {
@@ -80,21 +82,9 @@ export interface CureSettings {
   readonly stages?: readonly Stage[];
 }
 
-/** Bounds of what a cook may set, by field, in the unit a person reads. */
-export const CURE_LIMITS = {
-  grams: { field: 'grams', unit: 'g', min: 1, max: 50000 },
-  thickness: { field: 'thickness', unit: 'mm', min: 2, max: 150 },
-  hours: { field: 'hours', unit: 'h', min: 0.08, max: 240 },
-  celsius: { field: 'celsius', unit: '°C', min: -1, max: 15 },
-  target: { field: 'target', unit: '%', min: 0.1, max: 20 },
-  rest: { field: 'rest', unit: 'h', min: 0, max: 240 },
-  times: { field: 'bathTimes', unit: 'x', min: 0.1, max: 50 },
-  changes: { field: 'changes', unit: '', min: 1, max: 12 },
-  presalt: { field: 'presalt', unit: '%', min: 0, max: 20 },
-  presaltMinutes: { field: 'presaltMinutes', unit: 'min', min: 0, max: 1440 },
-  pasteWater: { field: 'pasteWater', unit: '%', min: 15, max: 95 },
-  sugar: { field: 'sugar', unit: '%', min: 0, max: 100 }
-} as const;
+/** Bounds of what a cook may set, by field, in the unit its field is asked for. */
+const LIMITS = boundsOf(cureSet);
+const GRAMS = { field: 'grams', unit: 'g', min: 1, max: 50000 };
 const SATURATED_PERCENT = (100 * SALT_SATURATION) / (1 + SALT_SATURATION);
 /** Salt by school, %. A brine stronger than saturation is undissolved salt at the bottom of it. */
 export const SALT_LIMITS: Record<School, { min: number; max: number }> = {
@@ -107,7 +97,13 @@ export const SALT_LIMITS: Record<School, { min: number; max: number }> = {
 };
 
 /** Liquid by the fish's weight, changes and water of a paste where nobody said. */
-export const CURE_DEFAULTS = { bathTimes: 2, pasteTimes: 0.3, desaltTimes: 5, changes: 3, pasteWater: 0.45 } as const;
+export const CURE_DEFAULTS = {
+  bathTimes: startOf(cureSet.bathTimes),
+  pasteTimes: 0.3,
+  desaltTimes: 5,
+  changes: startOf(cureSet.changes),
+  pasteWater: startOf(cureSet.pasteWater)
+} as const;
 
 /**
  * Checks what was set, field by field.
@@ -116,10 +112,10 @@ export const CURE_DEFAULTS = { bathTimes: 2, pasteTimes: 0.3, desaltTimes: 5, ch
  */
 export function checkSettings(settings: CureSettings): void {
   const { method } = settings;
-  inRange(settings.grams, CURE_LIMITS.grams);
-  inRange(settings.thicknessMm, CURE_LIMITS.thickness);
-  inRange(settings.hours, CURE_LIMITS.hours);
-  inRange(settings.celsius, CURE_LIMITS.celsius);
+  inRange(settings.grams, GRAMS);
+  inRange(settings.thicknessMm, LIMITS.thickness);
+  inRange(settings.hours, LIMITS.hours);
+  inRange(settings.celsius, LIMITS.celsius);
   // Sugar by itself draws water and sweetens; this bench follows salt, and sugar alone keeps nothing.
   if (settings.salt === 0 && settings.sugar > 0) throw new EmberError('cure.no-salt', { field: 'salt', seen: '0 %' });
   const { min, max } = SALT_LIMITS[method];
@@ -128,15 +124,15 @@ export function checkSettings(settings: CureSettings): void {
   inRange(Math.round(settings.salt * 1e6) / 1e4, { field: 'salt', unit: '%', min, max: most });
   inRange(
     settings.sugar * 100,
-    method === 'brine' || method === 'marinade' ? { ...CURE_LIMITS.sugar, max: 60 } : CURE_LIMITS.sugar
+    method === 'brine' || method === 'marinade' ? { ...LIMITS.sugar, max: 60 } : LIMITS.sugar
   );
-  inRange(settings.target * 100, CURE_LIMITS.target);
-  inRange(settings.restHours ?? 0, CURE_LIMITS.rest);
-  if (settings.bathTimes !== undefined) inRange(settings.bathTimes, CURE_LIMITS.times);
-  if (settings.changes !== undefined) inRange(settings.changes, CURE_LIMITS.changes);
-  if (settings.presalt !== undefined) inRange(settings.presalt * 100, CURE_LIMITS.presalt);
-  if (settings.presaltMinutes !== undefined) inRange(settings.presaltMinutes, CURE_LIMITS.presaltMinutes);
-  if (settings.pasteWater !== undefined) inRange(settings.pasteWater * 100, CURE_LIMITS.pasteWater);
+  inRange(settings.target * 100, LIMITS.target);
+  inRange(settings.restHours ?? 0, LIMITS.rest);
+  if (settings.bathTimes !== undefined) inRange(settings.bathTimes, LIMITS.bathTimes);
+  if (settings.changes !== undefined) inRange(settings.changes, LIMITS.changes);
+  if (settings.presalt !== undefined) inRange(settings.presalt * 100, LIMITS.presalt);
+  if (settings.presaltMinutes !== undefined) inRange(settings.presaltMinutes, LIMITS.presaltMinutes);
+  if (settings.pasteWater !== undefined) inRange(settings.pasteWater * 100, LIMITS.pasteWater);
   if (method === 'marinade') {
     const water = settings.pasteWater ?? CURE_DEFAULTS.pasteWater;
     const solids = settings.salt + settings.sugar;
@@ -144,7 +140,7 @@ export function checkSettings(settings: CureSettings): void {
       throw new EmberError('quantity.out-of-range', {
         field: 'pasteWater',
         unit: '%',
-        min: CURE_LIMITS.pasteWater.min,
+        min: LIMITS.pasteWater.min,
         max: Math.floor((1 - solids) * 100),
         seen: Math.round(water * 100)
       });

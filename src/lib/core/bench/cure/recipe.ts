@@ -4,6 +4,7 @@ import { type SaltKind } from '../../activity/cure/lists.ts';
 import { WATER_LOSS, WATER_SHARE } from './parameters.ts';
 import { CURE_DEFAULTS, weighedSalt, type CureSettings } from './programme.ts';
 import { type RecipeBody, type RecipeLine, recipeBody } from '../../activity/cure/recipe-body.ts';
+import { readFileAs } from '../../fields/trouble.ts';
 
 /** What a line is made of, by its own weight. */
 const makeUp = ({ role, salt, sugar, water }: RecipeLine) => ({
@@ -131,26 +132,14 @@ export const recipesAsFile = (recipes: readonly RecipeBody[]): string =>
  * @throws EmberError `recipe.unreadable` saying which recipe and which of its fields
  */
 export function readRecipes(text: string): RecipeBody[] {
-  let parsed: unknown;
-  try {
-    parsed = JSON.parse(text);
-  } catch {
-    throw new EmberError('recipe.unreadable', { field: 'file', seen: 'no JSON' });
-  }
-  const file = recipeFile.safeParse(parsed);
-  if (!file.success) {
-    const issue = file.error.issues[0]!;
-    throw new EmberError('recipe.unreadable', { field: 'file', seen: `${issue.path.join('.')}: ${issue.message}` });
-  }
-  for (const [index, recipe] of file.data.recipes.entries()) {
+  const { recipes } = readFileAs('recipe.unreadable', recipeFile, text);
+  for (const [index, recipe] of recipes.entries()) {
     try {
       settingsOf(recipe);
     } catch {
-      throw new EmberError('recipe.unreadable', {
-        field: 'file',
-        seen: `recipes.${index}.lines: nothing to cure with`
-      });
+      const details = { field: `recipes.${index}.lines` };
+      throw new EmberError('recipe.unreadable', { field: 'file', because: { code: 'form.incomplete', details } });
     }
   }
-  return file.data.recipes;
+  return recipes;
 }

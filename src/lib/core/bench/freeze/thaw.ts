@@ -3,9 +3,9 @@ import { bandOf, seededChance, type Band } from '../../random.ts';
 import { AIR_CLASSES, PACKINGS } from './pham.ts';
 import { PICTURES } from './forecast.ts';
 import { simulate, type Shape, type ThermalPicture, type ThermalPoint } from './simulate.ts';
+import type { THAW_METHOD_IDS } from '../../activity/thaw/lists.ts';
 
-export const THAW_METHODS = ['cold', 'water'] as const;
-export type ThawMethod = (typeof THAW_METHODS)[number];
+export type ThawMethod = (typeof THAW_METHOD_IDS)[number];
 
 /** Surface coefficient of running water round a bag, W/(m² K): typical engineering range. */
 export const RUNNING_WATER = { low: 100, likely: 200, high: 400 };

@@ -4,6 +4,7 @@ import { theApp } from '$lib/server/app.ts';
 import { liveBody, takeReadings } from '$lib/server/operations/live-readings.ts';
 import { presentOf } from '$lib/server/views/now.ts';
 import type { RequestHandler } from './$types';
+import { fieldTroubles } from '$lib/core/fields/trouble.ts';
 
 /** What the house's clock shows: a logger sets its own by it. */
 export const GET: RequestHandler = () => Response.json({ now: new Date(presentOf(theApp())).toISOString() });
@@ -14,10 +15,7 @@ export const POST: RequestHandler = async ({ request }) => {
   const body: unknown = await request.json().catch(() => null);
   if (body === null) return problem(400, new EmberError('request.not-json', {}));
   const parsed = liveBody.safeParse(body);
-  if (!parsed.success) {
-    const issue = parsed.error.issues[0]!;
-    return problem(422, new EmberError('form.value-unknown', { field: issue.path.join('.'), seen: issue.message }));
-  }
+  if (!parsed.success) return problem(422, fieldTroubles(parsed.error.issues, body)[0]!);
   try {
     return Response.json(takeReadings(theApp(), key, parsed.data));
   } catch (error) {

@@ -3,6 +3,7 @@ import { problem } from '$lib/server/api.ts';
 import { theApp } from '$lib/server/app.ts';
 import { logMapping } from '$lib/server/import/mapping.ts';
 import type { RequestHandler } from './$types';
+import { readAs } from '$lib/core/fields/trouble.ts';
 
 /** Runs something that a coded error may come of, and answers with the sentence of it. */
 async function answered(work: () => unknown): Promise<Response> {
@@ -13,12 +14,7 @@ async function answered(work: () => unknown): Promise<Response> {
     return problem(error.code === 'record.not-found' ? 404 : 422, error);
   }
 }
-const mappingOf = (body: unknown) => {
-  const parsed = logMapping.safeParse(body);
-  if (parsed.success) return parsed.data;
-  const issue = parsed.error.issues[0]!;
-  throw new EmberError('form.value-unknown', { field: issue.path.join('.'), seen: issue.message });
-};
+const mappingOf = (body: unknown) => readAs(logMapping, body);
 
 /** How far a file is. */
 export const GET: RequestHandler = ({ params }) => answered(() => ({ job: theApp().imports.job(params.id) }));
