@@ -17,7 +17,7 @@ export const load = (({ locals, depends }) => {
     kitchen: _______,
     racks: ________,
     services: _________,
-    sauces: __________,
+    pages: __________,
     documents: ___________,
     ...house
   } = store.projections.currentHouse();

@@ -58,7 +58,7 @@ describe('the cure bench', () => {
     await simulated(page);
     await page.getByLabel('Cover', { exact: true }).check();
     await page.waitForSelector('[data-thin]');
-    expect(await page.textContent('[data-readings]')).to.contain(
+    expect((await page.textContent('[data-readings]'))!.replace(/\s+/g, ' ')).to.contain(
       '48 g salt and 48 g sugar; as the mix’s 24 g and 24 g'
     );
     const means = async () => {
@@ -115,10 +115,11 @@ describe('the cure bench', () => {
     const { page, quiet, close } = await open(`/cure?piece=${piece}`);
     await simulated(page);
     const refused: [Record<string, string>, RegExp][] = [
-      [{ salt: '400' }, /Salt must be 0\.2 to 12 %; saw 400/],
-      [{ salt: '2', thickness: '0' }, /Thickness must be 2 to 150 mm; saw 0/],
+      [{ salt: '400' }, /Salt, finished must be 0 to 100 %; saw 400 %/],
+      [{ salt: '15' }, /Salt, finished must be 0\.2 to 12 %; saw 15/],
+      [{ salt: '2', thickness: '0' }, /Thickness, thick end must be 2 to 150 mm; saw 0/],
       [{ thickness: '26', salt: '0', sugar: '4' }, /sugar alone is no cure/],
-      [{ salt: '2', celsius: '30' }, /must be -1 to 15 °C; saw 30/]
+      [{ salt: '2', celsius: '30' }, /Kept at must be -1 to 15 °C; saw 30/]
     ];
     for (const [fields, words] of refused) {
       for (const [name, value] of Object.entries(fields)) await page.fill(`form [name="${name}"]`, value);

@@ -79,7 +79,9 @@ describe('quantities as a cook writes them', () => {
   it('keeps the boundary of a range and refuses one step beyond, naming field, and the range in the unit that was written', () => {
     expect(parseQuantity('length', '300 mm', { min: 2, max: 300 }).si).to.equal(300);
     const trouble = troubleOf(() => parseQuantity('length', '3 m', { field: 'thickness', min: 2, max: 300 }));
-    expect(trouble.details).to.include({ field: 'thickness', unit: 'm', min: 0.002, max: 0.3, seen: '3 m' });
+    expect(trouble.details).to.include({ field: 'thickness', unit: 'mm', min: 2, max: 300, seen: '3 m' });
+    const inches = troubleOf(() => parseQuantity('length', '99 in', { min: 25.4, max: 254 })).details;
+    expect(inches).to.include({ unit: 'in', min: 1, max: 10 });
   });
 
   it('comes back from every unit to the figure it was', () => {

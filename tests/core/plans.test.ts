@@ -39,7 +39,7 @@ const IMPERIAL = { mass: 'oz', temperature: 'F', length: 'in', volume: 'floz' } 
 
 /** Something a field takes, as a form sends it. */
 function anySaid(schema: z.ZodType): fc.Arbitrary<unknown> {
-  const { kind, of, min = 0, max = 1, values = [], optional, whole } = fieldMeta(schema)!;
+  const { kind, min = 0, max = 1, values = [], optional, whole } = fieldMeta(schema)!;
   const orNothing = (said: fc.Arbitrary<unknown>) => (optional ? fc.oneof(fc.constant(''), said) : said);
   const inside = fc.double({ min, max, noNaN: true });
   switch (kind) {

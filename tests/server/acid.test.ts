@@ -5,12 +5,13 @@ import { verify } from '../../src/lib/server/store/verify.ts';
 import { NO_HOUSE_INGREDIENTS, toldOfLines } from '../../src/lib/core/ingredients/kitchen.ts';
 import { pieceView } from '../../src/lib/server/views/piece.ts';
 import type { App } from '../../src/lib/server/app.ts';
-import { sauceBook, scaledSauce } from '../../src/lib/server/facts/sauces.ts';
+import { scaledSauce } from '../../src/lib/server/facts/scaled-sauce.ts';
 import { entryWords } from '../../src/lib/ui/entry.ts';
 import { nowView } from '../../src/lib/server/views/now.ts';
 import { paintSection, pictureAt, rawFromTouch, sectionSize } from '../../src/lib/ui/acid/section.ts';
 import { acidPlan, lookAt } from '../../src/lib/core/bench/acid/plan.ts';
 import { CHAR, FEED, openTestHouse, type TestHouse } from './house.ts';
+import { bookOf } from '../../src/lib/server/facts/book.ts';
 
 const DICE = { cut: 'dice', size: '12 mm', celsius: '5 C', liquid: 'lime 1200, orange 200, oil 50', wanted: 'half' };
 
@@ -186,7 +187,9 @@ describe('fish in acid', () => {
     });
     expect(old.lines).to.have.length(3);
     house.done('withdraw-sauce', { id });
-    expect(sauceBook(house.store.projections.currentHouse()).find((each) => each.id === id)!.withdrawn).to.equal(true);
+    expect(bookOf(house.store.projections.currentHouse(), 'sauce').find((each) => each.id === id)!.withdrawn).to.equal(
+      true
+    );
     expect(refusal('withdraw-sauce', { id }).code).to.equal('record.not-allowed-now');
     house.done('withdraw-sauce', { id, back: 'on' });
     // One that ships gets a version of the house's own over it.

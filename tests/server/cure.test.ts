@@ -1,11 +1,11 @@
 import { expect } from 'chai';
 import { SHIPPED } from '../../src/lib/core/bench/cure/parameters.ts';
-import { recipesAsFile } from '../../src/lib/core/bench/cure/recipe.ts';
+import {} from '../../src/lib/core/bench/cure/recipe.ts';
 import { SHIPPED_RECIPES } from '../../src/lib/core/bench/cure/recipes/index.ts';
 import { cureNow } from '../../src/lib/core/activity/cure/fold.ts';
 import type { App } from '../../src/lib/server/app.ts';
 import { fittedFor, learningView, parametersFor } from '../../src/lib/server/facts/cure-learning.ts';
-import { recipeBook, recipeById } from '../../src/lib/server/facts/recipes.ts';
+
 import { recentMean, warmthOf } from '../../src/lib/server/plans/cure.ts';
 import { cureRunView, scaledRecipe } from '../../src/lib/server/views/cure.ts';
 import { labelData } from '../../src/lib/server/views/label.ts';
@@ -16,6 +16,8 @@ import { verify } from '../../src/lib/server/store/verify.ts';
 import { nowView } from '../../src/lib/server/views/now.ts';
 import { recipeLinesText } from '../../src/lib/ui/cure/recipe-text.ts';
 import { CHAR, FEED, HOUR, NOON, openTestHouse, type TestHouse } from './house.ts';
+import { pagesAsFile } from '../../src/lib/core/bench/book/file.ts';
+import { bookOf, pageOf } from '../../src/lib/server/facts/book.ts';
 
 const appOf = ({ store, clock }: TestHouse) => ({ store, clock }) as unknown as App;
 const PLAN = {
@@ -276,15 +278,15 @@ describe('curing', () => {
       target: '1.2 %',
       steps: 'Rub\nWait'
     };
-    const book = () => recipeBook(house.store.projections.currentHouse());
+    const book = () => bookOf(house.store.projections.currentHouse(), 'recipe');
     it('takes a recipe, its versions, notes; none is written over; it can leave and come back', () => {
       expect(house.done('set-recipe', FIELDS)).to.deep.equal({ recipe: 'smoky-weighed', version: 1 });
       expect(refusal('set-recipe', FIELDS).details.taken).to.equal(true);
       house.done('note-recipe', { id: 'smoky-weighed', note: 'less tea' });
       house.done('set-recipe', { ...FIELDS, id: 'smoky-weighed', hours: '60 h', reason: 'thicker sides' });
-      const recipe = recipeById(house.store.projections.currentHouse(), 'smoky-weighed');
+      const recipe = pageOf(house.store.projections.currentHouse(), 'recipe', 'smoky-weighed');
       expect(recipe).to.deep.include({ version: 2, hours: 60, shipped: false });
-      expect(recipe.history.map(({ recipe: each }) => each.hours)).to.deep.equal([48, 60]);
+      expect(recipe.history.map(({ page }) => page.hours)).to.deep.equal([48, 60]);
       expect(recipe.notes[0]).to.deep.include({ version: 1, note: 'less tea' });
       expect(recipe.lines[2]).to.deep.include({ what: 'Tea, smoked', amount: 0.004, role: 'aromatic' });
       house.done('withdraw-recipe', { id: 'smoky-weighed' });
@@ -297,7 +299,7 @@ describe('curing', () => {
       house.done('start-cure', { piece, ...PLAN, recipe: 'weighed-at-two' });
       expect(run().plan.recipe).to.deep.equal({ id: 'weighed-at-two', name: 'Weighed at two', version: 2 });
       house.done('end-cure', { piece });
-      expect(recipeById(house.store.projections.currentHouse(), 'weighed-at-two').history).to.have.length(2);
+      expect(pageOf(house.store.projections.currentHouse(), 'recipe', 'weighed-at-two').history).to.have.length(2);
     });
     it('lines are typed as they are shown, whatever they are made of', () => {
       for (const recipe of SHIPPED_RECIPES) {
@@ -323,7 +325,7 @@ describe('curing', () => {
       });
     }
     it('goes out as a file and comes in elsewhere: what is alike is left alone, what differs is a version', () => {
-      const text = recipesAsFile(book());
+      const text = pagesAsFile('recipe', book());
       expect(house.done('import-recipes', { text })).to.deep.equal({ taken: [], alike: SHIPPED_RECIPES.length });
       const other = text.replace('"hours": 48', '"hours": 50');
       expect((house.done('import-recipes', { text: other }).taken as string[]).length).to.equal(1);

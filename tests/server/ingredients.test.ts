@@ -1,15 +1,17 @@
 import { expect } from 'chai';
 import type { App } from '../../src/lib/server/app.ts';
-import { recipesAsFile } from '../../src/lib/core/bench/cure/recipe.ts';
-import { recipeById } from '../../src/lib/server/facts/recipes.ts';
+import {} from '../../src/lib/core/bench/cure/recipe.ts';
+
 import { ingredientRows } from '../../src/lib/server/facts/ingredients.ts';
 import { labelData } from '../../src/lib/server/views/label.ts';
 import { pieceView } from '../../src/lib/server/views/piece.ts';
-import { sauceById } from '../../src/lib/server/facts/sauces.ts';
+
 import { toldHere } from '../../src/lib/server/facts/told.ts';
 import { toldOfLines } from '../../src/lib/core/ingredients/kitchen.ts';
 import { labelWords } from '../../src/lib/words/labels.ts';
 import { CHAR, openTestHouse, type TestHouse } from './house.ts';
+import { pagesAsFile } from '../../src/lib/core/bench/book/file.ts';
+import { pageOf } from '../../src/lib/server/facts/book.ts';
 
 const BATH = {
   method: 'marinade',
@@ -66,14 +68,14 @@ describe('ingredients and what is told', () => {
   });
   it('what the house adds to one that ships is in every recipe that carries it', () => {
     house.done('set-ingredient', { id: 'soy-sauce', name: 'Soy sauce', mayHold: 'mustard' });
-    const { lines, allergens } = recipeById(state(), 'quick-soy-bath');
+    const { lines, allergens } = pageOf(state(), 'recipe', 'quick-soy-bath');
     const told = toldOfLines(state().ingredients, lines, house.clock.now(), allergens);
     expect(told.holds).to.deep.equal(['soy', 'wheat']);
     expect(told.mayHold).to.include('mustard');
   });
   it('out of one: recipe, sauce, cure and label follow until it is back; what was made before may still stand', () => {
     const bath = () => {
-      const { lines } = recipeById(state(), 'quick-soy-bath');
+      const { lines } = pageOf(state(), 'recipe', 'quick-soy-bath');
       return toldOfLines(state().ingredients, lines, house.clock.now());
     };
     house.done('use-instead', { id: 'Light bean paste', instead: 'Barley bean paste', reason: 'none came' });
@@ -98,7 +100,7 @@ describe('ingredients and what is told', () => {
     expect(row.instead).to.deep.include({ name: 'Barley bean paste', reason: 'none came' });
   });
   it('a book tells what the rule book of the house has on its lists: orange in Japan, not in the US', () => {
-    const { lines } = sauceById(state(), 'bitter-orange-and-olive');
+    const { lines } = pageOf(state(), 'sauce', 'bitter-orange-and-olive');
     const under = (profile: string) => toldHere({ ...state(), profile }, { lines, allergens: [] }, house.clock.now());
     expect(under('us-fc').holds).to.deep.equal([]);
     expect(under('jp').holds).to.deep.equal(['orange']);
@@ -134,13 +136,13 @@ describe('ingredients and what is told', () => {
       history,
       notes,
       ...body
-    } = recipeById(state(), 'weighed-at-two');
+    } = pageOf(state(), 'recipe', 'weighed-at-two');
     expect([history.length, notes.length]).to.deep.equal([1, 0]);
-    const file = recipesAsFile([{ ...body, name: 'Old way', allergens: ['lupin'] }]);
+    const file = pagesAsFile('recipe', [{ ...body, name: 'Old way', allergens: ['lupin'] }]);
     house.done('import-recipes', { text: file });
     const fields = { id: 'old-way', name: 'Old way', school: 'weighed', hours: '24 h', target: '1 %' };
     house.done('set-recipe', { ...fields, lines: 'Fine salt; salt; 2 %' });
-    const now = recipeById(state(), 'old-way');
+    const now = pageOf(state(), 'recipe', 'old-way');
     expect(now.version).to.equal(2);
     expect(toldOfLines(state().ingredients, now.lines, house.clock.now(), now.allergens).holds).to.deep.equal([
       'lupin'

@@ -96,6 +96,12 @@ describe('refusals', () => {
       perShelf: 'form.value-unknown'
     });
   });
+  it('a logger whose accuracy nobody knows is taken as one of half a degree, never as one that cannot err', () => {
+    const { input } = OPERATIONS.find(({ name }) => name === 'set-sensor')! as unknown as { input: z.ZodObject };
+    const accuracy = input.shape.accuracy as z.ZodType;
+    expect(['', undefined, null].map((said) => accuracy.parse(said))).to.deep.equal([0.5, 0.5, 0.5]);
+    expect(accuracy.parse('0')).to.equal(0);
+  });
   it('a file that cannot be read says which row of it, and why', () => {
     const shape = z.object({ recipes: z.array(z.object({ hours: z.number().max(240) })) });
     const wrong = (text: string) => {

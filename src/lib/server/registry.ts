@@ -19,6 +19,7 @@ import * as sauces from './operations/sauces.ts';
 import * as ingredients from './operations/ingredients.ts';
 import * as age from './operations/age.ts';
 import * as services from './operations/services.ts';
+import * as dishes from './operations/dishes.ts';
 import * as recipes from './operations/recipes.ts';
 import * as knife from './operations/knife.ts';
 import * as serve from './operations/serve.ts';
@@ -54,6 +55,7 @@ const FILES: readonly object[] = [
   age,
   services,
   recipes,
+  dishes,
   knife,
   serve,
   ledger,

@@ -26,17 +26,22 @@
   let methods: { href: string; name: string; more: string }[] | null = null;
   let asked = 0;
 
-  /** Cures and sauces by their names, and by what they are good for. */
+  /** Cures, sauces and dishes by their names, and by what they are good for. */
   async function booked() {
-    const [cures, sauces] = await Promise.all([
+    const [cures, sauces, dishes] = await Promise.all([
       fetch('/api/v1/recipes').then(async (answer) => ((await answer.json()) as { recipes: Method[] }).recipes),
-      fetch('/api/v1/sauces').then(async (answer) => ((await answer.json()) as { sauces: Method[] }).sauces)
+      fetch('/api/v1/sauces').then(async (answer) => ((await answer.json()) as { sauces: Method[] }).sauces),
+      fetch('/api/v1/dishes').then(async (answer) => ((await answer.json()) as { dishes: Method[] }).dishes)
     ]);
     const listed = (all: Method[], path: string, kind: string) =>
       all
         .filter(({ withdrawn }) => !withdrawn)
         .map(({ id, name, goodFor }) => ({ href: `${path}/${id}`, name, more: `${kind} · ${goodFor}` }));
-    return [...listed(cures, '/cure/recipes', 'cure'), ...listed(sauces, '/acid/sauces', 'sauce')];
+    return [
+      ...listed(cures, '/cure/recipes', 'cure'),
+      ...listed(sauces, '/acid/sauces', 'sauce'),
+      ...listed(dishes, '/serve/dishes', 'dish')
+    ];
   }
 
   async function look() {

@@ -51,18 +51,10 @@ export function entryWords(entry: RecordEvent, zone: string): string[] {
   if (entry.kind === 'cure.stepped') {
     return [cureStepWords(entry.body.code).toLowerCase(), ...(entry.body.note ? [entry.body.note] : [])];
   }
-  if (entry.kind === 'recipe.set') {
-    const { recipe, version, reason, withdrawn } = entry.body;
+  if (entry.kind === 'recipe.set' || entry.kind === 'sauce.set' || entry.kind === 'dish.set') {
+    const { page, version, reason, withdrawn } = entry.body;
     return [
-      `${recipe.name}, version ${version}`,
-      ...(withdrawn ? ['taken out of the book'] : []),
-      ...(reason ? [reason] : [])
-    ];
-  }
-  if (entry.kind === 'sauce.set') {
-    const { sauce, version, reason, withdrawn } = entry.body;
-    return [
-      `${sauce.name}, version ${version}`,
+      `${page.name}, version ${version}`,
       ...(withdrawn ? ['taken out of the book'] : []),
       ...(reason ? [reason] : [])
     ];

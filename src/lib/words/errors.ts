@@ -108,6 +108,7 @@ const FIELD_NAMES: Record<string, string> = {
   zones: 'Zones',
   lines: 'Lines of the recipe',
   recipe: 'Recipe',
+  dish: 'Dish',
   school: 'School',
   change: 'Change',
   readyBy: 'Ready by',
@@ -220,11 +221,12 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'age.looser-without-reason': ({ seen }) =>
     `That is looser than what ships (${seen}). Give a reason: it stands with your name on every verdict it touches.`,
   'cure.not-running': () => 'Its programme has run: nothing is left to pause. Take it out, or give it more time.',
-  'recipe.unknown': ({ seen }) => `There is no recipe "${seen}" in this book.`,
+  'recipe.unknown': ({ seen }) => `There is no page "${seen}" in this book.`,
   'ingredient.unknown': ({ seen }) =>
     `“${seen}” is not on the list of ingredients. Choose one that is; or say behind an equals sign what it holds: “${seen} = sesame + may soy”, “${seen} = nothing”, or “${seen} = ?” where nobody knows.`,
   'ingredient.in-a-circle': ({ seen }) => `The house is out of ${seen} as well, and uses this one for it.`,
-  'recipe.unreadable': (details) => `This file cannot be read as recipes. ${becauseOf(details)} Nothing was taken.`,
+  'recipe.unreadable': (details) =>
+    `This file cannot be read as ${details.list ?? 'recipes'}. ${becauseOf(details)} Nothing was taken.`,
   'species.unknown': ({ seen, candidates }) =>
     `Species "${seen}" is not in the catalogue.${candidates && candidates.length > 0 ? ` Is it ${candidates.join(' or ')}?` : ' Pick one from the list.'}`,
   'species.ambiguous': ({ seen, candidates }) =>

@@ -13,6 +13,7 @@ import { thawWords } from './activity/thaw.ts';
 import { cureWords } from './activity/cure.ts';
 import { acidWords } from './activity/acid.ts';
 import { ageWords } from './activity/age.ts';
+import { bookWords } from './activity/book.ts';
 import { riceWords } from './activity/rice.ts';
 import { sliceWords } from './activity/slice.ts';
 import { trayWords } from './activity/tray.ts';
@@ -33,6 +34,7 @@ const OF = [
   cureWords,
   acidWords,
   ageWords,
+  bookWords,
   riceWords,
   sliceWords,
   trayWords,

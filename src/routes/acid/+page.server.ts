@@ -6,7 +6,7 @@ import { pieceChoices } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { acidSubject } from '$lib/server/plans/acid.ts';
 import { pieceView } from '$lib/server/views/piece.ts';
-import { sauceBook } from '$lib/server/facts/sauces.ts';
+import { bookOf } from '$lib/server/facts/book.ts';
 import type { PageServerLoad } from './$types';
 
 export const actions = actionsFor('/acid');
@@ -22,7 +22,7 @@ export const load = (({ url }) => {
   const run = running(view?.piece.acids ?? []);
   const house = app.store.projections.currentHouse();
   const asked = url.searchParams.get('sauce');
-  const sauces = sauceBook(house).filter(({ withdrawn }) => !withdrawn);
+  const sauces = bookOf(house, 'sauce').filter(({ withdrawn }) => !withdrawn);
   const family = view ? [view.piece.id, ...view.piece.made.parents] : [];
   return {
     pieces,

@@ -1,7 +1,7 @@
 import { running } from '$lib/core/record/occupation.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/facts/choices.ts';
-import { recipeBook } from '$lib/server/facts/recipes.ts';
+import { bookOf } from '$lib/server/facts/book.ts';
 import { cureSubject, recentMean } from '$lib/server/plans/cure.ts';
 import { cureRunView } from '$lib/server/views/cure.ts';
 import { actionsFor } from '$lib/server/forms.ts';
@@ -31,13 +31,13 @@ export const load = (({ url }) => {
     running: run ? cureRunView(app, run) : null,
     subject: view ? cureSubject(store, view.piece.id) : null,
     recipe: url.searchParams.get('recipe'),
-    recipes: recipeBook(house)
+    recipes: bookOf(house, 'recipe')
       .filter(({ withdrawn }) => !withdrawn)
       .map(({ id: recipe, name, school, history }) => ({
         id: recipe,
         name,
         school,
-        recipe: history.at(-1)!.recipe
+        recipe: history.at(-1)!.page
       })),
     places: places.map(({ id: place, name }) => ({ id: place, name })),
     means: Object.fromEntries(

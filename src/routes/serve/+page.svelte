@@ -7,6 +7,7 @@
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
   import { clockTime, formatMass, formatTemperature, until } from '$lib/ui/format.ts';
+  import ServeTabs from '$lib/ui/serve/ServeTabs.svelte';
   import Services from '$lib/ui/serve/Services.svelte';
   import WindowLine from '$lib/ui/marks/WindowLine.svelte';
   import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
@@ -34,6 +35,7 @@
 </script>
 
 <h1>Serve</h1>
+<ServeTabs />
 {#if data.trays.length > 0}
   <section aria-labelledby="trays">
     <h2 id="trays" class="unseen">Trays out of the cold</h2>

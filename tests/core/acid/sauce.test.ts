@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { correctSauce, sauceChanges, scaleSauce } from '../../../src/lib/core/bench/acid/sauce.ts';
+import { correctSauce, scaleSauce } from '../../../src/lib/core/bench/acid/sauce.ts';
 import { SAUCE_KINDS, sauceBody, type SauceBody } from '../../../src/lib/core/activity/acid/sauce-body.ts';
 import { SHIPPED_SAUCES } from '../../../src/lib/core/bench/acid/sauces/index.ts';
 import { linkTo, NO_HOUSE_INGREDIENTS, toldOfLines } from '../../../src/lib/core/ingredients/kitchen.ts';
@@ -9,6 +9,7 @@ import { sauceLineFrom } from '../../../src/lib/server/operations/sauces.ts';
 import { SAUCE_KIND_WORDS } from '../../../src/lib/words/acid.ts';
 import { troubleOf } from '../measure.test.ts';
 import { runs } from '../../runs.ts';
+import { pageChanges } from '../../../src/lib/core/bench/book/changes.ts';
 
 const SAUCE: SauceBody = {
   name: 'Test',
@@ -107,10 +108,10 @@ describe('what was added by taste', () => {
     expect(now.get('Lime juice')).to.be.closeTo(old.get('Lime juice')! + 24, 1e-3);
     expect(now.get('Olive oil')).to.be.closeTo(old.get('Olive oil')!, 1e-3);
     expect(next.rate).to.be.closeTo(0.28, 1e-9);
-    expect(sauceChanges(SAUCE, next)).to.deep.equal([
-      { what: 'Lime juice', grams: sauceChanges(SAUCE, next)[0]!.grams }
+    expect(pageChanges('sauce', SAUCE, next)).to.deep.equal([
+      { what: 'Lime juice', grams: pageChanges('sauce', SAUCE, next)[0]!.grams }
     ]);
-    expect(sauceChanges(SAUCE, next)[0]!.grams).to.be.closeTo(30, 0.01);
+    expect(pageChanges('sauce', SAUCE, next)[0]!.grams).to.be.closeTo(30, 0.01);
   });
   it('what is new joins it, what was left out goes', () => {
     const next = correctSauce(SAUCE, 400, [0, -30, 0], [{ what: 'Honey', grams: 4, ...linkTo('Honey') }]);

@@ -1,16 +1,11 @@
 import { expect } from 'chai';
 import { cure } from '../../../src/lib/core/bench/cure/plan.ts';
 import { SCHOOL_IDS } from '../../../src/lib/core/activity/cure/lists.ts';
-import {
-  readRecipes,
-  recipesAsFile,
-  scaleRecipe,
-  settingsOf,
-  sharesOf
-} from '../../../src/lib/core/bench/cure/recipe.ts';
+import { scaleRecipe, settingsOf, sharesOf } from '../../../src/lib/core/bench/cure/recipe.ts';
 import { recipeBody } from '../../../src/lib/core/activity/cure/recipe-body.ts';
 import { SHIPPED_RECIPES } from '../../../src/lib/core/bench/cure/recipes/index.ts';
 import { troubleOf } from '../measure.test.ts';
+import { pagesAsFile, readPages } from '../../../src/lib/core/bench/book/file.ts';
 
 const named = (name: string) => SHIPPED_RECIPES.find((recipe) => recipe.name === name)!;
 const piece = { grams: 600, thicknessMm: 22, faces: 2, celsius: 3, fat: 'mid', thawed: false } as const;
@@ -69,26 +64,26 @@ describe('a recipe in grams', () => {
 describe('recipes in a file', () => {
   it('come back as they went out', () => {
     const bodies = SHIPPED_RECIPES.map(({ id: _, version: __, ...body }) => body);
-    expect(readRecipes(recipesAsFile(SHIPPED_RECIPES))).to.deep.equal(bodies);
+    expect(readPages('recipe', pagesAsFile('recipe', SHIPPED_RECIPES))).to.deep.equal(bodies);
   });
   const wrong: [string, string, RegExp][] = [
     ['no JSON', 'salt: 3', /request\.not-json/],
     ['another format', '{"format":"x","version":1,"recipes":[]}', /format/],
     [
       'a line without a weight',
-      recipesAsFile([named('Weighed at two')]).replace('"amount": 0.02', '"amount": "two"'),
+      pagesAsFile('recipe', [named('Weighed at two')]).replace('"amount": 0.02', '"amount": "two"'),
       /recipes\.0\.lines\.0\.amount/
     ],
     [
       'a name of nothing',
-      recipesAsFile([named('Weighed at two')]).replace('"Weighed at two"', '" "'),
+      pagesAsFile('recipe', [named('Weighed at two')]).replace('"Weighed at two"', '" "'),
       /recipes\.0\.name/
     ],
-    ['a brine of nothing', recipesAsFile([{ ...named('Sweet firm brine'), lines: [] }]), /recipes\.0\.lines/]
+    ['a brine of nothing', pagesAsFile('recipe', [{ ...named('Sweet firm brine'), lines: [] }]), /recipes\.0\.lines/]
   ];
   for (const [what, text, seen] of wrong) {
     it(`${what}: refused, and it says where`, () => {
-      const trouble = troubleOf(() => readRecipes(text));
+      const trouble = troubleOf(() => readPages('recipe', text));
       expect(trouble.code).to.equal('recipe.unreadable');
       expect(JSON.stringify(trouble.details.because)).to.match(seen);
     });

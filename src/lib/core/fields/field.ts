@@ -117,7 +117,10 @@ const TICKED = z
   .transform((value) => value === true || value === 'on' || value === 'true');
 export const ticked = field(TICKED, { kind: 'tick', optional: true });
 
-type NumberMeta = Pick<FieldMeta, 'start' | 'whole' | 'unit'>;
+type NumberMeta = Pick<FieldMeta, 'start' | 'whole' | 'unit'> & {
+  /** What it is where nobody said; one without has to be said. */
+  readonly fallback?: number;
+};
 /** A number from a form or from JSON; nothing where nothing was said. A box, an empty text and null are no numbers. */
 function numberFrom(value: unknown, min: number, max: number, meta: NumberMeta): number | null {
   if (value === undefined || value === null || (typeof value === 'string' && value.trim() === '')) return null;
@@ -142,17 +145,24 @@ const rangeText = (min: number, max: number) => `${min} to ${max}`;
 
 /** A number from a form or from JSON. */
 export function numeric(min: number, max: number, meta: NumberMeta = {}) {
-  const schema = figure.describe(rangeText(min, max)).transform((value, context): number => {
+  const read = (value: unknown, context: z.RefinementCtx): number => {
     try {
-      const read = numberFrom(value, min, max, meta);
-      if (read === null) throw new EmberError('form.incomplete');
-      return read;
+      const said = numberFrom(value, min, max, meta) ?? meta.fallback;
+      if (said === undefined) throw new EmberError('form.incomplete');
+      return said;
     } catch (error) {
       addCoded(context, error);
       return z.NEVER;
     }
-  });
-  return field(schema, { kind: 'number', min, max, ...meta });
+  };
+  const { fallback, ...about } = meta;
+  const said = rangeText(min, max);
+  const schema =
+    fallback === undefined
+      ? figure.describe(said).transform(read)
+      : figure.nullish().describe(`${said}; ${fallback} where left out`).transform(read);
+  // To those who read it, it is a figure either way; a form may leave out the one with a fallback.
+  return field(schema as z.ZodType<number, string | number | null | undefined>, { kind: 'number', min, max, ...about });
 }
 export function optionalNumeric(min: number, max: number, meta: NumberMeta = {}) {
   const schema = figure

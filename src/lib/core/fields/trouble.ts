@@ -84,19 +84,25 @@ export function readAs<Schema extends z.ZodType>(schema: Schema, input: unknown)
 /**
  * The same for a file somebody hands in: what is wrong inside it is told with it.
  *
+ * @param more what else is known of the file
  * @throws EmberError `code`, with the trouble inside under `because`
  */
-export function readFileAs<Schema extends z.ZodType>(code: ErrorCode, schema: Schema, text: string): z.output<Schema> {
+export function readFileAs<Schema extends z.ZodType>(
+  code: ErrorCode,
+  schema: Schema,
+  text: string,
+  more: ErrorDetails = {}
+): z.output<Schema> {
   let parsed: unknown;
   try {
     parsed = JSON.parse(text);
   } catch {
-    throw new EmberError(code, { field: 'file', because: { code: 'request.not-json', details: {} } });
+    throw new EmberError(code, { ...more, field: 'file', because: { code: 'request.not-json', details: {} } });
   }
   try {
     return readAs(schema, parsed);
   } catch (error) {
     if (!(error instanceof EmberError)) throw error;
-    throw new EmberError(code, { field: 'file', because: { code: error.code, details: error.details } });
+    throw new EmberError(code, { ...more, field: 'file', because: { code: error.code, details: error.details } });
   }
 }

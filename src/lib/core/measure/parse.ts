@@ -130,11 +130,12 @@ export function parseQuantity(kind: Kind, text: string, options: ParseOptions = 
   }
   const { min = -Infinity, max = Infinity } = options;
   if (total < min || total > max) {
-    // The range is said in the unit that was written: nobody converts with wet hands.
-    const said = (bound: number | undefined) => (bound === undefined ? undefined : fromBase(kind, firstUnit, bound));
+    // The range is said in the unit that was written: nobody converts with wet hands. Metres of fish are said in millimetres.
+    const unit = kind === 'length' && firstUnit !== 'in' ? 'mm' : firstUnit;
+    const said = (bound: number | undefined) => (bound === undefined ? undefined : fromBase(kind, unit, bound));
     throw new EmberError('quantity.out-of-range', {
       field: options.field,
-      unit: UNITS[kind][firstUnit]!.symbol,
+      unit: UNITS[kind][unit]!.symbol,
       min: said(options.min),
       max: said(options.max),
       seen: typed

@@ -8,6 +8,7 @@ import { kinds as freeze } from '../activity/freeze/bodies.ts';
 import { kinds as thaw } from '../activity/thaw/bodies.ts';
 import { kinds as cure } from '../activity/cure/bodies.ts';
 import { kinds as acid } from '../activity/acid/bodies.ts';
+import { kinds as book } from '../activity/book/bodies.ts';
 import { kinds as age } from '../activity/age/bodies.ts';
 import { kinds as rice } from '../activity/rice/bodies.ts';
 import { kinds as slice } from '../activity/slice/bodies.ts';
@@ -32,6 +33,7 @@ export const EVENT_KINDS = {
   ...cure,
   ...acid,
   ...age,
+  ...book,
   ...rice,
   ...slice,
   ...tray,

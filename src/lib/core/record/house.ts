@@ -1,5 +1,6 @@
-import { sauceBooks, type SauceBooks } from '../activity/acid/fold.ts';
+import { ingredientBooks, type IngredientBooks } from '../activity/acid/fold.ts';
 import { ageBooks, type AgeBooks } from '../activity/age/fold.ts';
+import { bookSlice, type Book } from '../activity/book/fold.ts';
 import { knifeBooks, type KnifeBooks } from '../activity/board/fold.ts';
 import { coldBooks, type ColdBooks } from '../activity/cold/fold.ts';
 import { cureBooks, type CureBooks } from '../activity/cure/fold.ts';
@@ -13,10 +14,11 @@ export type HouseState = HouseBooks &
   ColdBooks &
   KnifeBooks &
   CureBooks &
-  SauceBooks &
+  IngredientBooks &
+  Book &
   AgeBooks & { readonly lastSeq: number };
 
-const SLICES = [houseBooks, coldBooks, knifeBooks, cureBooks, sauceBooks, ageBooks] as const;
+const SLICES = [houseBooks, coldBooks, knifeBooks, cureBooks, ingredientBooks, bookSlice, ageBooks] as const;
 type Heed = (house: HouseState, event: RecordEvent) => Partial<HouseState>;
 const HEEDS = new Map(
   (SLICES as readonly HouseSlice<object>[]).flatMap(({ on }) => Object.entries(on) as [EventKind, Heed][])

@@ -56,8 +56,12 @@ export function toldHere(
   book: Pick<RecipeBody, 'allergens'> & { readonly lines: readonly LinkedLine[] },
   at: number
 ): Told {
+  return toldAs(house, toldOfLines(house.ingredients, book.lines, at, book.allergens));
+}
+
+/** The same of what was added up already. */
+export function toldAs(house: HouseState, told: Told): Told {
   const profile = profileById(house.profile, house.profiles);
   const names = (all: readonly string[]) => allergensAdded(all, profile).map(({ allergen }) => allergen);
-  const told = toldOfLines(house.ingredients, book.lines, at, book.allergens);
   return { holds: names(told.holds), mayHold: names(told.mayHold), unsaid: told.unsaid };
 }

@@ -224,7 +224,9 @@ export const putBack = operation({
       .union([z.literal(''), pieceId])
       .default('')
       .describe('the piece that was taken'),
-    entry: numeric(0, Number.MAX_SAFE_INTEGER, { whole: true }).default(0).describe('or the entry of a waste weighing')
+    entry: numeric(0, Number.MAX_SAFE_INTEGER, { whole: true, fallback: 0 }).describe(
+      'or the entry of a waste weighing'
+    )
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, now }, input) {

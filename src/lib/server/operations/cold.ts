@@ -65,7 +65,7 @@ export const setPlace = operation({
     litres: optionalNumeric(1, 100_000).describe('room of it, litres'),
     watts: optionalNumeric(1, 100_000).describe('heat its machine carries off, W'),
     warnAbove: optionalQuantity('temperature', { min: -90, max: 30 }),
-    graceMinutes: numeric(0, 720).default(30),
+    graceMinutes: numeric(0, 720, { unit: 'min', fallback: 30 }),
     withdraw: ticked
   }),
   subject: () => 'house',
@@ -110,7 +110,7 @@ export const setSensor = operation({
     name: neededText(60),
     place: shortText(60).describe('name of a place; empty for none yet'),
     probe: choice(['air', 'core'], 'air'),
-    accuracy: numeric(0, 5).default(0.5).describe('± °C'),
+    accuracy: numeric(0, 5, { unit: '°C', fallback: 0.5 }).describe('± °C'),
     calibratedOn: optionalDay,
     withdraw: ticked
   }),

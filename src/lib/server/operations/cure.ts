@@ -14,7 +14,7 @@ import { profileById } from '../../core/codes/profiles/index.ts';
 import { pinsFor } from '../../core/rules/verdict.ts';
 import { readInstant } from '../../core/measure/day.ts';
 import { cureSubject, forecastBody, runningSettings, warmthOf } from '../plans/cure.ts';
-import { recipeById } from '../facts/recipes.ts';
+import { pageOf } from '../facts/book.ts';
 import { toldBody } from '../facts/declarations.ts';
 import { toldOfCure } from '../facts/told.ts';
 import { draft } from '../store/record.ts';
@@ -41,7 +41,7 @@ export const startCure = operation({
     const settings = cureSettings(set, subject);
     const { result, forecast } = forecastBody(settings, at);
     const { turned, pressed, pack } = input;
-    const recipe = input.recipe === '' ? null : recipeById(house, input.recipe);
+    const recipe = input.recipe === '' ? null : pageOf(house, 'recipe', input.recipe);
     const choices = { method: settings.method, turned, drains: settings.drains === true };
     return {
       events: [

@@ -14,7 +14,7 @@ export const printLabels = operation({
     pieces: list(200),
     size: z.string().refine((id) => LABEL_SIZES.some((size) => size.id === id)),
     job: shortText(120),
-    skip: numeric(0, 100).default(0)
+    skip: numeric(0, 100, { fallback: 0 })
   }),
   run({ store, now }, input) {
     if (input.pieces.length === 0) throw new EmberError('form.incomplete', { field: 'pieces' });

@@ -1,11 +1,9 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { readRecipes, settingsOf } from '../../core/bench/cure/recipe.ts';
+import { settingsOf } from '../../core/bench/cure/recipe.ts';
 import { LINE_ROLES, recipeBody, type RecipeBody, type RecipeLine } from '../../core/activity/cure/recipe-body.ts';
 import { SALT_KINDS, SCHOOL_IDS } from '../../core/activity/cure/lists.ts';
-import type { HouseState } from '../../core/record/house.ts';
-import { SHIPPED_RECIPES } from '../../core/bench/cure/recipes/index.ts';
-import { recipeBook, recipeById } from '../facts/recipes.ts';
+import { pageOf } from '../facts/book.ts';
 import type { HouseIngredients } from '../../core/ingredients/kitchen.ts';
 import { readIngredient } from '../../core/ingredients/read.ts';
 import { draft } from '../store/record.ts';
@@ -18,8 +16,8 @@ import {
   shortText,
   ticked
 } from '../../core/fields/field.ts';
-import { bookId } from '../input/book-id.ts';
 import { operation } from './operation.ts';
+import { noteOn, pageToWrite, takeIn, textLines, withdraw, written } from './pages.ts';
 import { readAs } from '../../core/fields/trouble.ts';
 
 const percent = (text: string, field: string): number => {
@@ -66,14 +64,6 @@ export function recipeLineFrom(
   return line;
 }
 
-const lines = (text: string) => text.split(/\r?\n/).filter((line) => line.trim() !== '');
-
-/** The next version of a recipe, or its first. */
-function nextVersion(house: HouseState, id: string): number {
-  const known = recipeBook(house).find((recipe) => recipe.id === id);
-  return known ? Math.max(...known.history.map(({ version }) => version)) + 1 : 1;
-}
-
 const checked = (body: unknown): RecipeBody => {
   const recipe = readAs(recipeBody, body);
   settingsOf(recipe);
@@ -108,17 +98,17 @@ export const setRecipe = operation({
     reason: shortText(200).describe('what is different in this version')
   }),
   subject: () => 'house',
-  run({ house, now }, input) {
-    const id = input.id === '' ? bookId(input.name) : recipeById(house, input.id).id;
-    if (input.id === '' && recipeBook(house).some((recipe) => recipe.id === id && !recipe.withdrawn)) {
-      throw new EmberError('form.value-unknown', { field: 'name', seen: input.name, taken: true });
-    }
-    const recipe = checked({
+  run(context, input) {
+    const { house } = context;
+    const id = pageToWrite(house, 'recipe', input);
+    const page = checked({
       name: input.name,
       school: input.school,
       basis: input.basis,
       rate: input.rate?.si ?? 1,
-      lines: lines(input.lines).map((line, index) => recipeLineFrom(line, index + 1, input.basis, house.ingredients)),
+      lines: textLines(input.lines).map((line, index) =>
+        recipeLineFrom(line, index + 1, input.basis, house.ingredients)
+      ),
       hours: input.hours.si / 3600,
       restHours: (input.rest?.si ?? 0) / 3600,
       target: input.target.si,
@@ -128,83 +118,19 @@ export const setRecipe = operation({
       presaltMinutes: input.presaltMinutes ?? 0,
       forMm: input.size?.si ?? null,
       forFaces: input.faces,
-      steps: lines(input.steps),
+      steps: textLines(input.steps),
       goodFor: input.goodFor,
       // Typed before ingredients were a list: told on, whatever the lines now say.
-      allergens: input.id === '' ? [] : recipeById(house, input.id).allergens,
+      allergens: input.id === '' ? [] : pageOf(house, 'recipe', input.id).allergens,
       note: input.note
     });
-    const version = nextVersion(house, id);
-    return {
-      events: [draft('recipe.set', 'house', now, { id, version, recipe, reason: input.reason, withdrawn: false })],
-      result: { recipe: id, version }
-    };
+    return written(context, 'recipe', { id, page, reason: input.reason });
   }
 });
 
-export const noteRecipe = operation({
-  name: 'note-recipe',
-  page: '/cure/recipes/[id]',
-  summary: 'Keep a taste correction as a note on a recipe as it is.',
-  input: z.object({ id: neededText(60), note: neededText(300) }),
-  subject: () => 'house',
-  run({ house, now }, { id, note }) {
-    const { version } = recipeById(house, id);
-    return { events: [draft('recipe.noted', 'house', now, { id, version, note })], result: { recipe: id, version } };
-  }
-});
-
-export const withdrawRecipe = operation({
-  name: 'withdraw-recipe',
-  page: '/cure/recipes/[id]',
-  summary: 'Take a recipe out of the book, or put one back. Its versions are kept.',
-  input: z.object({ id: neededText(60), back: ticked, reason: shortText(200) }),
-  subject: () => 'house',
-  run({ house, now }, { id, back, reason }) {
-    const { version: _, history, withdrawn } = recipeById(house, id);
-    if (withdrawn !== back) {
-      throw new EmberError('record.not-allowed-now', {
-        field: 'recipe',
-        seen: back ? 'in the book' : 'out of the book'
-      });
-    }
-    const { recipe, version } = history.at(-1)!;
-    return {
-      events: [draft('recipe.set', 'house', now, { id, version, recipe, reason, withdrawn: !back })],
-      result: { recipe: id, withdrawn: !back }
-    };
-  }
-});
-
-export const importRecipes = operation({
-  name: 'import-recipes',
-  page: '/cure/recipes',
-  summary: 'Take in a file of recipes. One of a known name becomes its next version; what is alike is left alone.',
-  input: z.object({ text: z.string().min(1).max(500_000).describe('JSON as it was exported') }),
-  subject: () => 'house',
-  run({ house, now }, { text }) {
-    const recipes = readRecipes(text);
-    const taken: string[] = [];
-    const seen = new Set<string>();
-    const events = recipes.flatMap((recipe) => {
-      const shipped = SHIPPED_RECIPES.find(({ name }) => name === recipe.name);
-      const id = shipped?.id ?? bookId(recipe.name);
-      if (seen.has(id))
-        throw new EmberError('recipe.unreadable', {
-          field: 'text',
-          because: { code: 'form.value-unknown', details: { field: 'name', seen: recipe.name, taken: true } }
-        });
-      seen.add(id);
-      const known = recipeBook(house).find((each) => each.id === id);
-      const current = known?.history.at(-1)?.recipe;
-      if (known && !known.withdrawn && JSON.stringify(recipeBody.parse(current)) === JSON.stringify(recipe)) return [];
-      taken.push(id);
-      const version = nextVersion(house, id);
-      return [draft('recipe.set', 'house', now, { id, version, recipe, reason: 'from a file', withdrawn: false })];
-    });
-    return { events, result: { taken, alike: recipes.length - taken.length } };
-  }
-});
+export const noteRecipe = noteOn('recipe');
+export const withdrawRecipe = withdraw('recipe');
+export const importRecipes = takeIn('recipe');
 
 export const setLearning = operation({
   name: 'set-learning',

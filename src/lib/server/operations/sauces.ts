@@ -3,18 +3,17 @@ import { EmberError } from '../../core/errors.ts';
 import { correctSauce } from '../../core/bench/acid/sauce.ts';
 import { SAUCE_KINDS, sauceBody, type SauceBody, type SauceLine } from '../../core/activity/acid/sauce-body.ts';
 import { SPENT_LIQUID } from '../../core/activity/acid/bodies.ts';
-import type { HouseState } from '../../core/record/house.ts';
 import { foldLineages, judge } from '../../core/rules/verdict.ts';
 import { declarations, toldBody } from '../facts/declarations.ts';
-import { sauceBook, sauceById } from '../facts/sauces.ts';
+import { pageOf, versionOf } from '../facts/book.ts';
 import { readIngredient, readIngredients } from '../../core/ingredients/read.ts';
 import { rawOfLines, toldOfLines, type HouseIngredients } from '../../core/ingredients/kitchen.ts';
 import { toldTogether } from '../../core/ingredients/ingredient.ts';
 import { draft } from '../store/record.ts';
-import { neededText, optionalQuantity, pieceId, quantity, shortText, ticked, when } from '../../core/fields/field.ts';
-import { bookId } from '../input/book-id.ts';
+import { neededText, optionalQuantity, pieceId, quantity, shortText, when } from '../../core/fields/field.ts';
 import { pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
+import { noteOn, pageToWrite, takeIn, textLines, withdraw, written } from './pages.ts';
 import { readAs } from '../../core/fields/trouble.ts';
 
 const figure = (text: string, field: string): number => {
@@ -46,14 +45,7 @@ function portionsFrom(text: string): number[] {
   if (!(sum > 0)) throw new EmberError('form.value-unknown', { field: 'portions', seen: text });
   return shares.map((each) => each / sum);
 }
-const lines = (text: string) => text.split(/\r?\n/).filter((line) => line.trim() !== '');
-
 const checked = (body: unknown): SauceBody => readAs(sauceBody, body);
-const nextVersion = (house: HouseState, id: string): number => {
-  const known = sauceBook(house).find((sauce) => sauce.id === id);
-  return known ? Math.max(...known.history.map(({ version }) => version)) + 1 : 1;
-};
-
 export const setSauce = operation({
   name: 'set-sauce',
   page: '/acid/sauces',
@@ -76,27 +68,21 @@ export const setSauce = operation({
     reason: shortText(200).describe('what is different in this version')
   }),
   subject: () => 'house',
-  run({ house, now }, input) {
-    const id = input.id === '' ? bookId(input.name) : sauceById(house, input.id).id;
-    if (input.id === '' && sauceBook(house).some((sauce) => sauce.id === id && !sauce.withdrawn)) {
-      throw new EmberError('form.value-unknown', { field: 'name', seen: input.name, taken: true });
-    }
-    const sauce = checked({
+  run(context, input) {
+    const { house } = context;
+    const id = pageToWrite(house, 'sauce', input);
+    const page = checked({
       name: input.name,
       kind: input.kind,
       rate: input.rate.si,
-      lines: lines(input.lines).map((line) => sauceLineFrom(line, house.ingredients)),
+      lines: textLines(input.lines).map((line) => sauceLineFrom(line, house.ingredients)),
       portions: portionsFrom(input.portions),
-      steps: lines(input.steps),
+      steps: textLines(input.steps),
       goodFor: input.goodFor,
       // Typed before ingredients were a list: told on, whatever the lines now say.
-      allergens: input.id === '' ? [] : sauceById(house, input.id).allergens
+      allergens: input.id === '' ? [] : pageOf(house, 'sauce', input.id).allergens
     });
-    const version = nextVersion(house, id);
-    return {
-      events: [draft('sauce.set', 'house', now, { id, version, sauce, reason: input.reason, withdrawn: false })],
-      result: { sauce: id, version }
-    };
+    return written(context, 'sauce', { id, page, reason: input.reason });
   }
 });
 
@@ -116,9 +102,9 @@ export const correctSauceOperation = operation({
     .catchall(z.union([z.string(), z.number()]))
     .describe('one field "added-<line from 0>" each, g; less than nothing for what was left out'),
   subject: () => 'house',
-  run({ house, now }, { id, mass, extra, reason, ...rest }) {
-    const { history, version: inUse } = sauceById(house, id);
-    const { sauce } = history.findLast((each) => each.version === inUse)!;
+  run(context, { id, mass, extra, reason, ...rest }) {
+    const { house } = context;
+    const { body: sauce } = versionOf(house, 'sauce', id);
     const added = sauce.lines.map(() => 0);
     for (const [key, value] of Object.entries(rest)) {
       const line = ADDED.exec(key)?.[1];
@@ -135,35 +121,13 @@ export const correctSauceOperation = operation({
         return { ...readIngredient(match[1]!, house.ingredients, 'extra'), grams: Number(match[2]) };
       });
     const next = correctSauce(sauce, mass.si, added, fresh);
-    const version = nextVersion(house, id);
-    return {
-      events: [draft('sauce.set', 'house', now, { id, version, sauce: next, reason, withdrawn: false })],
-      result: { sauce: id, version }
-    };
+    return written(context, 'sauce', { id, page: next, reason });
   }
 });
 
-export const withdrawSauce = operation({
-  name: 'withdraw-sauce',
-  page: '/acid/sauces/[id]',
-  summary: 'Take a sauce out of the book, or put one back. Its versions are kept.',
-  input: z.object({ id: neededText(60), back: ticked }),
-  subject: () => 'house',
-  run({ house, now }, { id, back }) {
-    const { history, withdrawn } = sauceById(house, id);
-    if (withdrawn !== back) {
-      throw new EmberError('record.not-allowed-now', {
-        field: 'sauce',
-        seen: back ? 'in the book' : 'out of the book'
-      });
-    }
-    const { sauce, version } = history.at(-1)!;
-    return {
-      events: [draft('sauce.set', 'house', now, { id, version, sauce, reason: '', withdrawn: !back })],
-      result: { sauce: id, withdrawn: !back }
-    };
-  }
-});
+export const noteSauce = noteOn('sauce');
+export const withdrawSauce = withdraw('sauce');
+export const importSauces = takeIn('sauce');
 
 export const dressPiece = operation({
   name: 'dress-piece',
@@ -188,7 +152,7 @@ export const dressPiece = operation({
     if (state.made.form === 'live') {
       throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not cut yet' });
     }
-    const sauce = input.sauce === '' ? null : sauceById(house, input.sauce);
+    const sauce = input.sauce === '' ? null : pageOf(house, 'sauce', input.sauce);
     if (!sauce && input.liquid === '' && input.with === '') throw new EmberError('form.incomplete', { field: 'sauce' });
     const liquid = input.liquid === '' ? null : pieceForStep(store, input.liquid, 'dress').state;
     const used = [];

@@ -10,11 +10,29 @@ import { profilesOf } from '../../core/codes/profiles/index.ts';
 import { yieldFields, yieldHistory } from '../facts/yields.ts';
 import { meaningFields, meaningsOf } from '../views/inspection.ts';
 import { learningView } from '../facts/cure-learning.ts';
-import { recipeBook, recipeById } from '../facts/recipes.ts';
+import { PAGE_SHAPES, type PageShape } from '../../core/activity/book/bodies.ts';
+import { FILE_LISTS, pagesAsFile } from '../../core/bench/book/file.ts';
+import { bookOf, pageOf } from '../facts/book.ts';
 import { scaledFields, scaledRecipe } from '../views/cure.ts';
-import { recipesAsFile } from '../../core/bench/cure/recipe.ts';
 import { ingredientRows } from '../facts/ingredients.ts';
-import { sauceBook, scaledSauce, scaledSauceFields } from '../facts/sauces.ts';
+import { scaledDish, scaledDishFields } from '../facts/dishes.ts';
+import { scaledSauce, scaledSauceFields } from '../facts/scaled-sauce.ts';
+
+/** Pages of a shape as a file to take elsewhere. */
+const pagesFile = (shape: PageShape): Query => {
+  const list = FILE_LISTS[shape];
+  return query({
+    name: `${list}-file`,
+    path: `${list}-file`,
+    summary: `The ${list} of the book as a file to take elsewhere: all, or the one named.`,
+    input: z.object({ id: z.string().max(60).optional() }),
+    run(room, { id }) {
+      const house = room.store.projections.currentHouse();
+      const pages = id ? [pageOf(house, shape, id)] : bookOf(house, shape).filter(({ withdrawn }) => !withdrawn);
+      return JSON.parse(pagesAsFile(shape, pages)) as unknown;
+    }
+  });
+};
 
 /** What ships, and what the house keeps beside it. */
 export const BOOKS: readonly Query[] = [
@@ -68,19 +86,9 @@ export const BOOKS: readonly Query[] = [
     path: 'recipes',
     summary: 'The book of cures, brines and marinades, with every version and note.',
     input: z.object({}),
-    run: (room) => ({ recipes: recipeBook(room.store.projections.currentHouse()) })
+    run: (room) => ({ recipes: bookOf(room.store.projections.currentHouse(), 'recipe') })
   }),
-  query({
-    name: 'recipes-file',
-    path: 'recipes-file',
-    summary: 'Recipes as a file to take elsewhere: all, or the one named.',
-    input: z.object({ id: z.string().max(60).optional() }),
-    run(room, input) {
-      const house = room.store.projections.currentHouse();
-      const book = input.id ? [recipeById(house, input.id)] : recipeBook(house).filter(({ withdrawn }) => !withdrawn);
-      return JSON.parse(recipesAsFile(book)) as unknown;
-    }
-  }),
+  ...PAGE_SHAPES.map(pagesFile),
   query({
     name: 'recipe-scaled',
     path: 'recipe-scaled',
@@ -100,7 +108,21 @@ export const BOOKS: readonly Query[] = [
     path: 'sauces',
     summary: 'The book of sauces and dressings, with every version.',
     input: z.object({}),
-    run: (room) => ({ sauces: sauceBook(room.store.projections.currentHouse()) })
+    run: (room) => ({ sauces: bookOf(room.store.projections.currentHouse(), 'sauce') })
+  }),
+  query({
+    name: 'dishes',
+    path: 'dishes',
+    summary: 'The book of dishes, with every version and note.',
+    input: z.object({}),
+    run: (room) => ({ dishes: bookOf(room.store.projections.currentHouse(), 'dish') })
+  }),
+  query({
+    name: 'dish-scaled',
+    path: 'dish-scaled',
+    summary: 'A dish in grams for so many portions, and what is different from the version before.',
+    input: scaledDishFields,
+    run: (room, input) => scaledDish(room.store, input)
   }),
   query({
     name: 'sauce-scaled',

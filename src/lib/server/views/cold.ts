@@ -90,7 +90,7 @@ export const placeLogFields = z.object({
   id: z.string(),
   from: numeric(0, Number.MAX_SAFE_INTEGER).optional().describe('ms; the first reading when left out'),
   to: numeric(0, Number.MAX_SAFE_INTEGER).optional().describe('ms; now when left out'),
-  points: numeric(10, 2000, { whole: true }).default(400)
+  points: numeric(10, 2000, { whole: true, fallback: 400 })
 });
 
 /** The log of a place between two moments, in few bins: the least and the most of each are kept. */

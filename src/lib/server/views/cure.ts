@@ -7,7 +7,7 @@ import type { Room } from '../room.ts';
 import { speciesOfLot } from '../facts/lot-species.ts';
 import { list, optionalQuantity } from '../../core/fields/field.ts';
 import { presentOf } from './now.ts';
-import { recipeById } from '../facts/recipes.ts';
+import { versionOf } from '../facts/book.ts';
 import { runningSettings } from '../plans/cure.ts';
 import { numeric } from '../../core/fields/field.ts';
 
@@ -27,16 +27,13 @@ export const scaledFields = z.object({
 export function scaledRecipe(room: Room, input: z.infer<typeof scaledFields>) {
   const { store } = room;
   const house = store.projections.currentHouse();
-  const recipe = recipeById(house, input.recipe);
-  const version = input.version ?? recipe.version;
-  const body = recipe.history.findLast((each) => each.version === version)?.recipe;
-  if (!body) throw new EmberError('recipe.unknown', { field: 'version', seen: version });
+  const { page, version, body, changes } = versionOf(house, 'recipe', input.recipe, input.version);
   const found = input.pieces.map((id) => store.projections.piece(id));
   const grams = found.reduce((sum, { state }) => sum + state.grams, 0) || (input.mass?.si ?? 0);
   if (!(grams > 0)) throw new EmberError('form.incomplete', { field: 'mass' });
   const fat = found[0] ? (speciesOfLot(found[0].lot, house)?.fat ?? 'mid') : 'mid';
   const interval = scaleInterval(room);
-  return { recipe: recipe.id, version, grams, interval, lines: scaleRecipe(body, grams, interval, fat) };
+  return { recipe: page.id, version, body, changes, grams, interval, lines: scaleRecipe(body, grams, interval, fat) };
 }
 
 /** A running cure as it is computed now: the programme as it stands, in the air as it was read. */

@@ -10,7 +10,7 @@ import { numeric } from '../../core/fields/field.ts';
 export const LOT_PAGE = 50;
 export const lotFields = z.object({
   id: z.string(),
-  page: numeric(1, 10_000, { whole: true }).default(1),
+  page: numeric(1, 10_000, { whole: true, fallback: 1 }),
   live: z.union([z.boolean(), z.enum(['1', ''])]).default('')
 });
 

@@ -9,7 +9,6 @@ export const acidWords = {
     'acid.lifted': 'Part lifted from the acid',
     'acid.ended': 'Out of the acid',
     'piece.dressed': 'Dressed',
-    'sauce.set': 'Sauce set',
     'ingredient.set': 'Ingredient set',
     'ingredient.swapped': 'Used instead',
     'ingredient.back': 'In use again'

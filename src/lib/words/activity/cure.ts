@@ -8,8 +8,6 @@ export const cureWords = {
     'cure.changed': 'Cure changed',
     'cure.stepped': 'Cure: step done',
     'cure.ended': 'Out of the cure',
-    'recipe.set': 'Recipe set',
-    'recipe.noted': 'Recipe noted',
     'learning.set': 'Learning set'
   },
   tasks: {

@@ -1,7 +1,7 @@
 import { toldHere } from '$lib/server/facts/told.ts';
 import { theApp } from '$lib/server/app.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { sauceBook } from '$lib/server/facts/sauces.ts';
+import { bookOf, cardOf } from '$lib/server/facts/book.ts';
 import type { PageServerLoad } from './$types';
 
 export const actions = actionsFor('/acid/sauces');
@@ -10,15 +10,9 @@ export const load = (() => {
   const { store, clock } = theApp();
   const house = store.projections.currentHouse();
   return {
-    sauces: sauceBook(house).map(({ id, name, kind, goodFor, version, shipped, withdrawn, history, ...body }) => ({
-      id,
-      name,
-      kind,
-      goodFor,
-      version,
-      own: !shipped || history.length > 1,
-      withdrawn,
-      told: toldHere(house, body, clock.now())
+    sauces: bookOf(house, 'sauce').map((page) => ({
+      ...cardOf(page, page.kind),
+      told: toldHere(house, page, clock.now())
     }))
   };
 }) satisfies PageServerLoad;

@@ -1,22 +1,18 @@
 import { theApp } from '$lib/server/app.ts';
-import { recipeBook } from '$lib/server/facts/recipes.ts';
+import { bookOf, cardOf } from '$lib/server/facts/book.ts';
+import { toldHere } from '$lib/server/facts/told.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import type { PageServerLoad } from './$types';
 
 export const actions = actionsFor('/cure/recipes');
 
 export const load = (() => {
-  const book = recipeBook(theApp().store.projections.currentHouse());
+  const { store, clock } = theApp();
+  const house = store.projections.currentHouse();
   return {
-    recipes: book.map(({ id, name, school, goodFor, version, shipped, withdrawn, history, notes }) => ({
-      id,
-      name,
-      school,
-      goodFor,
-      version,
-      own: !shipped || history.length > 1,
-      withdrawn,
-      notes: notes.length
+    recipes: bookOf(house, 'recipe').map((page) => ({
+      ...cardOf(page, page.school),
+      told: toldHere(house, page, clock.now())
     }))
   };
 }) satisfies PageServerLoad;

@@ -1,9 +1,8 @@
 import { toldHere } from '$lib/server/facts/told.ts';
 import { theApp } from '$lib/server/app.ts';
-import { recipeBook } from '$lib/server/facts/recipes.ts';
+import { bookOf } from '$lib/server/facts/book.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { ingredientRows } from '$lib/server/facts/ingredients.ts';
-import { sauceBook } from '$lib/server/facts/sauces.ts';
 import type { PageServerLoad } from './$types';
 
 export const actions = actionsFor('/house/ingredients');
@@ -14,8 +13,8 @@ export const load = (({ url }) => {
   const now = clock.now();
   const rows = ingredientRows(house, now);
   const books = [
-    ...recipeBook(house).map((each) => ({ ...each, path: `/cure/recipes/${each.id}` })),
-    ...sauceBook(house).map((each) => ({ ...each, path: `/acid/sauces/${each.id}` }))
+    ...bookOf(house, 'recipe').map((each) => ({ ...each, path: `/cure/recipes/${each.id}` })),
+    ...bookOf(house, 'sauce').map((each) => ({ ...each, path: `/acid/sauces/${each.id}` }))
   ].filter(({ withdrawn }) => !withdrawn);
   const chosen = rows.find(({ id }) => id === url.searchParams.get('id')) ?? null;
   return {

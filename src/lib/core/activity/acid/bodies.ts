@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { SET_POINTS } from './lists.ts';
 import { acidSet } from './plan.ts';
-import { sauceBody } from './sauce-body.ts';
 import { ingredientBody } from '../../ingredients/ingredient.ts';
 import { recorded } from '../../record/recorded.ts';
 import { pins, typedValue, finite, band } from '../../record/values.ts';
@@ -110,15 +109,6 @@ export const pieceDressed = z.object({
   note: z.string()
 });
 
-/** A sauce of the house's own, or one that ships as the house has it: a new version each time. */
-export const sauceSet = z.object({
-  id: z.string(),
-  version: z.number().int(),
-  sauce: sauceBody,
-  reason: z.string(),
-  withdrawn: z.boolean()
-});
-
 /** An ingredient of the house's own, or what the house knows besides of one that ships. */
 export const ingredientSet = z.object({
   id: z.string(),
@@ -136,7 +126,6 @@ export const kinds = {
   'acid.lifted': kind(acidLifted, false),
   'acid.ended': kind(acidEnded),
   'piece.dressed': kind(pieceDressed),
-  'sauce.set': kind(sauceSet, false),
   'ingredient.set': kind(ingredientSet, false),
   'ingredient.swapped': kind(ingredientSwapped, false),
   'ingredient.back': kind(ingredientBack, false)

@@ -47,27 +47,17 @@ export const acidSlice = pieceSlice<AcidKept>({
   }
 });
 
-export interface HouseSauce {
-  readonly id: string;
-  readonly versions: readonly (Stamped & BodyOf<'sauce.set'>)[];
-}
-/** Sauces of the house's own and own versions over those that ship; what it says of its ingredients, and uses instead of them. */
-export interface SauceBooks {
-  readonly sauces: Readonly<Record<string, HouseSauce>>;
+/** What the house says of its ingredients, and uses instead of them. */
+export interface IngredientBooks {
   readonly ingredients: HouseIngredients;
 }
 type SwapEvent = EventOf<'ingredient.swapped'> | EventOf<'ingredient.back'>;
 const ended = ({ swaps }: HouseIngredients, event: SwapEvent) =>
   swaps.map((swap) => (swap.id === event.body.id && swap.to === Infinity ? { ...swap, to: event.happened } : swap));
 
-export const sauceBooks = houseSlice<SauceBooks>({
-  start: { sauces: {}, ingredients: NO_HOUSE_INGREDIENTS },
+export const ingredientBooks = houseSlice<IngredientBooks>({
+  start: { ingredients: NO_HOUSE_INGREDIENTS },
   on: {
-    'sauce.set': ({ sauces }, event) => {
-      const { id } = event.body;
-      const versions = [...(sauces[id]?.versions ?? []), { ...stamp(event), ...event.body }];
-      return { sauces: { ...sauces, [id]: { id, versions } } };
-    },
     'ingredient.set': ({ ingredients }, event) => {
       const { id, ingredient, withdrawn } = event.body;
       // One that is withdrawn is still found by what was written with it.

@@ -1,13 +1,12 @@
 import { z } from 'zod';
 import { SCHOOL_IDS, STAGE_IDS } from './lists.ts';
 import { CURE_PACKS, cureSet } from './plan.ts';
-import { recipeBody } from './recipe-body.ts';
 import { CURE_STEP_CODES } from './lists.ts';
 import { kind, second, third, type Kinds } from '../../record/kind.ts';
 import { recorded } from '../../record/recorded.ts';
 import { finite, typedValue, pins, band, warmthPoint } from '../../record/values.ts';
 
-/** What can happen to a piece in a cure, and the house’s cure recipes. A shape is never edited once shipped: a new version is added and the old one upcast. */
+/** What can happen to a piece in a cure. A shape is never edited once shipped: a new version is added and the old one upcast. */
 
 export const cureStage = z.object({
   id: z.enum(STAGE_IDS),
@@ -211,18 +210,6 @@ export const cureEndedFrom1 = (body: unknown) => ({
   ...(body as object)
 });
 
-/** A recipe of the house's own, or one that ships as the house has it: a new version each time, nothing is written over. */
-export const recipeSet = z.object({
-  id: z.string(),
-  version: z.number().int(),
-  recipe: recipeBody,
-  reason: z.string(),
-  withdrawn: z.boolean()
-});
-
-/** A taste correction kept as a note on one version. */
-export const recipeNoted = z.object({ id: z.string(), version: z.number().int(), note: z.string() });
-
 /** Whether forecasts lean on what this house weighed and measured. */
 export const learningSet = z.object({ cure: z.boolean() });
 
@@ -231,7 +218,5 @@ export const kinds = {
   'cure.changed': kind(cureChanged),
   'cure.stepped': kind(cureStepped),
   'cure.ended': second(cureEnded, cureEndedFrom1),
-  'recipe.set': kind(recipeSet, false),
-  'recipe.noted': kind(recipeNoted, false),
   'learning.set': kind(learningSet, false)
 } satisfies Kinds;

@@ -34,28 +34,13 @@ export const cureSlice = pieceSlice<{ cures: CureRun[] }>({
   }
 });
 
-/** A recipe with all its versions, oldest first; the last is the one in use. */
-export interface HouseRecipe {
-  readonly id: string;
-  readonly versions: readonly (Stamped & BodyOf<'recipe.set'>)[];
-}
-/** What the house keeps of its curing: recipes of its own, what was said of any, and whether its forecasts learn. */
+/** What the house keeps of its curing besides its book: whether its forecasts learn. */
 export interface CureBooks {
-  readonly recipes: Readonly<Record<string, HouseRecipe>>;
-  readonly recipeNotes: readonly (Stamped & BodyOf<'recipe.noted'>)[];
   readonly learnsCures: boolean;
 }
 export const cureBooks = houseSlice<CureBooks>({
-  start: { recipes: {}, recipeNotes: [], learnsCures: true },
+  start: { learnsCures: true },
   on: {
-    'recipe.set': ({ recipes }, event) => {
-      const { id } = event.body;
-      const versions = [...(recipes[id]?.versions ?? []), { ...stamp(event), ...event.body }];
-      return { recipes: { ...recipes, [id]: { id, versions } } };
-    },
-    'recipe.noted': ({ recipeNotes }, event) => ({
-      recipeNotes: [...recipeNotes, { ...stamp(event), ...event.body }]
-    }),
     'learning.set': (_, event) => ({ learnsCures: event.body.cure })
   }
 });

@@ -8,7 +8,7 @@ export const sliceSet = {
   height: quantity('length', { min: 3, max: 200, start: 28 }),
   width: quantity('length', { min: 5, max: 400, start: 70 }).describe('of a squared block as it usually lies'),
   thickness: quantity('length', { min: 0.5, max: 60, start: 5 }),
-  angle: numeric(15, 90, { unit: '°', start: 40 }).default(90).describe('of the blade from the board')
+  angle: numeric(15, 90, { unit: '°', start: 40, fallback: 90 }).describe('of the blade from the board')
 };
 export type SliceSet = Settled<typeof sliceSet>;
 

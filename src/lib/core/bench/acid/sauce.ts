@@ -94,15 +94,3 @@ export function correctSauce(
   const all = [...lines, ...fresh].filter(({ parts }) => parts > 0);
   return sauceBody.parse({ ...sauce, lines: all, rate: (partsOf(all) * perPart) / fish });
 }
-
-/** What is different from one version to the next, in words of grams for a kilogram of fish. */
-export function sauceChanges(before: SauceBody, after: SauceBody): { readonly what: string; readonly grams: number }[] {
-  const perKilogram = (sauce: SauceBody) => {
-    const { lines } = scaleSauce(sauce, 1000, 0.001);
-    return new Map(lines.map(({ what, grams }) => [what, grams]));
-  };
-  const [old, now] = [perKilogram(before), perKilogram(after)];
-  return [...new Set([...old.keys(), ...now.keys()])]
-    .map((what) => ({ what, grams: (now.get(what) ?? 0) - (old.get(what) ?? 0) }))
-    .filter(({ grams }) => Math.abs(grams) > 0.05);
-}

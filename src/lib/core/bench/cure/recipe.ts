@@ -1,10 +1,8 @@
-import { z } from 'zod';
 import { EmberError, inRange } from '../../errors.ts';
 import { type SaltKind } from '../../activity/cure/lists.ts';
 import { WATER_LOSS, WATER_SHARE } from './parameters.ts';
 import { CURE_DEFAULTS, weighedSalt, type CureSettings } from './programme.ts';
-import { type RecipeBody, type RecipeLine, recipeBody } from '../../activity/cure/recipe-body.ts';
-import { readFileAs } from '../../fields/trouble.ts';
+import { type RecipeBody, type RecipeLine } from '../../activity/cure/recipe-body.ts';
 
 /** What a line is made of, by its own weight. */
 const makeUp = ({ role, salt, sugar, water }: RecipeLine) => ({
@@ -114,32 +112,4 @@ export function scaleRecipe(
       tooFine: exact > 0 && Math.abs(weighed - exact) > FINE_SHARE * exact
     };
   });
-}
-
-/** The file recipes travel in: plain JSON, its own version stated. */
-export const recipeFile = z.object({
-  format: z.literal('ember-tide-recipes'),
-  version: z.literal(1),
-  recipes: z.array(recipeBody).min(1).max(200)
-});
-/** What stands in a file of recipes. */
-export const recipesAsFile = (recipes: readonly RecipeBody[]): string =>
-  `${JSON.stringify({ format: 'ember-tide-recipes', version: 1, recipes: recipes.map((each) => recipeBody.parse(each)) }, null, 2)}\n`;
-
-/**
- * Recipes out of a file somebody hands in. All or none.
- *
- * @throws EmberError `recipe.unreadable` saying which recipe and which of its fields
- */
-export function readRecipes(text: string): RecipeBody[] {
-  const { recipes } = readFileAs('recipe.unreadable', recipeFile, text);
-  for (const [index, recipe] of recipes.entries()) {
-    try {
-      settingsOf(recipe);
-    } catch {
-      const details = { field: `recipes.${index}.lines` };
-      throw new EmberError('recipe.unreadable', { field: 'file', because: { code: 'form.incomplete', details } });
-    }
-  }
-  return recipes;
 }

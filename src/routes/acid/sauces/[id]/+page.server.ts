@@ -4,7 +4,8 @@ import { toldHere } from '$lib/server/facts/told.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { sauceBook, scaledSauce } from '$lib/server/facts/sauces.ts';
+import { bookOf } from '$lib/server/facts/book.ts';
+import { scaledSauce } from '$lib/server/facts/scaled-sauce.ts';
 import type { PageServerLoad } from './$types';
 
 // A next version is written here as well.
@@ -15,7 +16,7 @@ const PLAIN_GRAMS = 500;
 
 export const load = (({ params, url }) => {
   const app = theApp();
-  const sauce = sauceBook(app.store.projections.currentHouse()).find(({ id }) => id === params.id);
+  const sauce = bookOf(app.store.projections.currentHouse(), 'sauce').find(({ id }) => id === params.id);
   if (!sauce) error(404, 'There is no such sauce in this book.');
   const pieces = pieceChoices(app).filter(
     ({ may, form }) => (may.includes('dress') || may.includes('acid-run')) && form !== 'live' && form !== 'whole'
@@ -24,7 +25,7 @@ export const load = (({ params, url }) => {
   const picked = url.searchParams.getAll('pieces').filter((id) => known.has(id));
   const asked = Number(url.searchParams.get('version')) || undefined;
   const version = sauce.history.some((each) => each.version === asked) ? asked : sauce.version;
-  const body = sauce.history.findLast((each) => each.version === version)!.sauce;
+  const body = sauce.history.findLast((each) => each.version === version)!.page;
   const house = app.store.projections.currentHouse();
   return {
     sauce,

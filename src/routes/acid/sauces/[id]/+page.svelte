@@ -1,13 +1,16 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
+  import PageChanges from '$lib/ui/book/PageChanges.svelte';
+  import PageSheet from '$lib/ui/book/PageSheet.svelte';
+  import PageSide from '$lib/ui/book/PageSide.svelte';
   import AcidTabs from '$lib/ui/acid/AcidTabs.svelte';
   import SauceForm from '$lib/ui/acid/SauceForm.svelte';
   import Swapped from '$lib/ui/controls/Swapped.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import PieceTicks from '$lib/ui/controls/PieceTicks.svelte';
-  import { dayAndTime, formatMass } from '$lib/ui/format.ts';
+  import { formatMass } from '$lib/ui/format.ts';
   import { SAUCE_KIND_WORDS } from '$lib/words/acid.ts';
   import { TOLD_WORDS, toldLine } from '$lib/words/notices.ts';
   import type { PageProps } from './$types';
@@ -19,7 +22,6 @@
   const scaled = $derived(data.scaled);
   const body = $derived(scaled.body);
   const isCurrent = $derived(scaled.version === sauce.version);
-  const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name ?? 'forgotten'])));
   // svelte-ignore state_referenced_locally
   let picked = $state([...data.picked]);
   function choose() {
@@ -41,102 +43,98 @@
   {#if body.goodFor}· for {body.goodFor}{/if}
   {#if sauce.withdrawn}· <b>taken out of the book</b>{/if}
 </p>
-<div class="two">
-  <section class="sheet">
-    <h2>{formatMass(scaled.grams, units)} for {formatMass(scaled.fish, units)} of fish</h2>
-    {#key `${sauce.id} ${scaled.version} ${scaled.fish}`}
-      <OperationForm
-        operation="correct-sauce"
-        subject={sauce.id}
-        submit="What was added becomes the next version"
-        onDone={() =>
-          void goto(page.url.pathname + (picked.length > 0 ? `?${picked.map((id) => `pieces=${id}`).join('&')}` : ''))}
-      >
-        <input type="hidden" name="id" value={sauce.id} />
-        <input type="hidden" name="mass" value="{scaled.fish} g" />
-        <div class="wide">
-          <table class="plain" data-sauce-lines>
-            <thead>
+<PageSheet
+  caution="A sauce poured over raw fish is acid, not heat: it kills nothing. Guidance only: your local code and licensed practice decide."
+>
+  <h2>{formatMass(scaled.grams, units)} for {formatMass(scaled.fish, units)} of fish</h2>
+  {#key `${sauce.id} ${scaled.version} ${scaled.fish}`}
+    <OperationForm
+      operation="correct-sauce"
+      subject={sauce.id}
+      submit="What was added becomes the next version"
+      onDone={() =>
+        void goto(page.url.pathname + (picked.length > 0 ? `?${picked.map((id) => `pieces=${id}`).join('&')}` : ''))}
+    >
+      <input type="hidden" name="id" value={sauce.id} />
+      <input type="hidden" name="mass" value="{scaled.fish} g" />
+      <div class="wide">
+        <table class="plain" data-sauce-lines>
+          <thead>
+            <tr>
+              <th>What</th><th>Weigh</th>
+              {#if body.portions.length > 1}
+                {#each body.portions as share, index (index)}
+                  <th>{index === 0 ? 'First' : index === 1 ? 'then' : 'last'} {Math.round(share * 100)}&nbsp;%</th>
+                {/each}
+              {/if}
+              {#if isCurrent}<th>Added by taste, g</th>{/if}
+            </tr>
+          </thead>
+          <tbody>
+            {#each scaled.lines as line, index (index)}
               <tr>
-                <th>What</th><th>Weigh</th>
+                <td>
+                  {line.what}
+                  {#if line.whole}<span class="soft" data-whole
+                      >: {fractions(line.whole.exact)}; take {line.whole.take}</span
+                    >{/if}
+                </td>
+                <td><b>{weighed(line.weighed)}</b></td>
                 {#if body.portions.length > 1}
-                  {#each body.portions as share, index (index)}
-                    <th>{index === 0 ? 'First' : index === 1 ? 'then' : 'last'} {Math.round(share * 100)}&nbsp;%</th>
-                  {/each}
+                  {#each line.portions as grams, portion (portion)}<td>{weighed(grams)}</td>{/each}
                 {/if}
-                {#if isCurrent}<th>Added by taste, g</th>{/if}
-              </tr>
-            </thead>
-            <tbody>
-              {#each scaled.lines as line, index (index)}
-                <tr>
+                {#if isCurrent}
                   <td>
-                    {line.what}
-                    {#if line.whole}<span class="soft" data-whole
-                        >: {fractions(line.whole.exact)}; take {line.whole.take}</span
-                      >{/if}
+                    <input class="added" inputmode="decimal" name="added-{index}" aria-label="Added {line.what}, g" />
                   </td>
-                  <td><b>{weighed(line.weighed)}</b></td>
-                  {#if body.portions.length > 1}
-                    {#each line.portions as grams, portion (portion)}<td>{weighed(grams)}</td>{/each}
-                  {/if}
-                  {#if isCurrent}
-                    <td>
-                      <input class="added" inputmode="decimal" name="added-{index}" aria-label="Added {line.what}, g" />
-                    </td>
-                  {/if}
-                </tr>
-              {/each}
-            </tbody>
-          </table>
+                {/if}
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      </div>
+      {#if scaled.evenFor !== null}
+        <p class="soft">
+          What comes whole does not scale smoothly: a whole number of it is right for {formatMass(
+            scaled.evenFor,
+            units
+          )}
+          of fish.
+        </p>
+      {/if}
+      {#if body.portions.length > 1}
+        <p class="soft">Fold it in portion by portion and taste between; write down what you added.</p>
+      {/if}
+      {#if isCurrent}
+        <div class="row">
+          <Field
+            name="extra"
+            label="New in it"
+            optional
+            placeholder="Ginger 4 g, Sugar 2 g"
+            hint="From the list; else say what it holds: Shiso oil = sesame 2 g."
+          />
+          <Field name="reason" label="Why" optional placeholder="too sharp for turbot" />
         </div>
-        {#if scaled.evenFor !== null}
-          <p class="soft">
-            What comes whole does not scale smoothly: a whole number of it is right for {formatMass(
-              scaled.evenFor,
-              units
-            )}
-            of fish.
-          </p>
-        {/if}
-        {#if body.portions.length > 1}
-          <p class="soft">Fold it in portion by portion and taste between; write down what you added.</p>
-        {/if}
-        {#if isCurrent}
-          <div class="row">
-            <Field
-              name="extra"
-              label="New in it"
-              optional
-              placeholder="Ginger 4 g, Sugar 2 g"
-              hint="From the list; else say what it holds: Shiso oil = sesame 2 g."
-            />
-            <Field name="reason" label="Why" optional placeholder="too sharp for turbot" />
-          </div>
-        {:else}<p class="soft">An earlier version: what is added by taste is written to the newest.</p>{/if}
-      </OperationForm>
-    {/key}
-    <Swapped swaps={data.swaps} />
-    <p class="told" data-told>{TOLD_WORDS.tell} {toldLine(data.told)}; and the fish.</p>
-    {#if scaled.changes.length > 0}
-      <p class="soft" data-changes>
-        Against the version before, for a kilogram of fish: {scaled.changes
-          .map(({ what, grams }) => `${what} ${grams > 0 ? '+' : '−'}${Math.abs(grams).toFixed(1)} g`)
-          .join(', ')}.
-      </p>
-    {/if}
-    {#if body.steps.length > 0}
-      <ol>
-        {#each body.steps as step (step)}<li>{step}</li>{/each}
-      </ol>
-    {/if}
-    <p>
-      <a class="link" href="/acid?sauce={sauce.id}{data.picked[0] ? `&piece=${data.picked[0]}` : ''}"
-        >Dress a piece with it</a
-      >
-    </p>
-  </section>
-  <div class="side">
+      {:else}<p class="soft">An earlier version: what is added by taste is written to the newest.</p>{/if}
+    </OperationForm>
+  {/key}
+  <Swapped swaps={data.swaps} />
+  <p class="told" data-told>{TOLD_WORDS.tell} {toldLine(data.told)}; and the fish.</p>
+  <PageChanges changes={scaled.changes} per="a kilogram of fish" />
+  {#if body.steps.length > 0}
+    <ol>
+      {#each body.steps as step (step)}<li>{step}</li>{/each}
+    </ol>
+  {/if}
+  <p>
+    <a class="link" href="/acid?sauce={sauce.id}{data.picked[0] ? `&piece=${data.picked[0]}` : ''}"
+      >Dress a piece with it</a
+    >
+    ·
+    <a class="link" href="/acid/sauces/export?id={sauce.id}" download="{sauce.id}.json">as a file</a>
+  </p>
+  {#snippet side()}
     <section class="sheet">
       <h2>Scaled to</h2>
       {#if data.pieces.length > 0}
@@ -145,66 +143,21 @@
           Nothing in the house to scale it to: shown for {formatMass(scaled.fish, units)}.
         </p>{/if}
     </section>
-    <section class="sheet">
-      <h2>Versions</h2>
-      <ul>
-        {#each [...sauce.history].reverse() as each, index (index)}
-          <li>
-            <a class="link" href="?version={each.version}">version {each.version}</a>
-            <span class="soft"
-              >{each.at === null
-                ? 'as it ships'
-                : `${names[each.by!] ?? each.by}, ${dayAndTime(each.at, zone)}`}{each.reason
-                ? `: ${each.reason}`
-                : ''}</span
-            >
-          </li>
-        {/each}
-      </ul>
-      <OperationForm
-        operation="withdraw-sauce"
-        subject={sauce.id}
-        submit={sauce.withdrawn ? 'Back into the book' : 'Take it out of the book'}
-        tone="quiet"
-      >
-        <input type="hidden" name="id" value={sauce.id} />
-        {#if sauce.withdrawn}<input type="hidden" name="back" value="on" />{/if}
-      </OperationForm>
-    </section>
-  </div>
-</div>
-{#key `${sauce.id} ${scaled.version} ${sauce.version}`}
-  <details class="sheet">
-    <summary>Write the next version from version {scaled.version}</summary>
-    <SauceForm id={sauce.id} sauce={body} />
-  </details>
-{/key}
-<p class="caution">
-  A sauce poured over raw fish is acid, not heat: it kills nothing. Guidance only: your local code and licensed practice
-  decide.
-</p>
+    <PageSide shape="sauce" page={sauce} people={data.people} {zone} />
+  {/snippet}
+  {#snippet next()}
+    {#key `${sauce.id} ${scaled.version} ${sauce.version}`}
+      <details class="sheet">
+        <summary>Write the next version from version {scaled.version}</summary>
+        <SauceForm id={sauce.id} sauce={body} />
+      </details>
+    {/key}
+  {/snippet}
+</PageSheet>
 
 <style>
-  .caution {
-    margin-top: 0.9rem;
-  }
   .long {
     overflow-wrap: anywhere;
-  }
-  .two {
-    display: grid;
-    grid-template-columns: minmax(0, 1.6fr) minmax(280px, 1fr);
-    gap: 1.1rem;
-    align-items: start;
-    margin: 0.7rem 0;
-  }
-  .side {
-    display: grid;
-    gap: 0.8rem;
-    min-width: 0;
-  }
-  .wide {
-    overflow-x: auto;
   }
   .row {
     display: grid;
@@ -225,15 +178,5 @@
   .told {
     font-weight: 600;
     margin-top: 0.6rem;
-  }
-  ol {
-    list-style: decimal;
-    padding-left: 1.4rem;
-    margin: 0.5rem 0;
-  }
-  @media (max-width: 1000px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

@@ -4,7 +4,7 @@ import { swapsOfLines } from '$lib/core/ingredients/kitchen.ts';
 import { toldHere } from '$lib/server/facts/told.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/facts/choices.ts';
-import { recipeBook } from '$lib/server/facts/recipes.ts';
+import { bookOf } from '$lib/server/facts/book.ts';
 import { scaledRecipe, scaleInterval } from '$lib/server/views/cure.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import type { PageServerLoad } from './$types';
@@ -17,7 +17,7 @@ const PLAIN_GRAMS = 1000;
 
 export const load = (({ params, url }) => {
   const app = theApp();
-  const recipe = recipeBook(app.store.projections.currentHouse()).find(({ id }) => id === params.id);
+  const recipe = bookOf(app.store.projections.currentHouse(), 'recipe').find(({ id }) => id === params.id);
   if (!recipe) error(404, 'There is no such recipe in this book.');
   const pieces = pieceChoices(app).filter(({ may, form }) => may.includes('cure') && form !== 'live');
   const known = new Set(pieces.map(({ id }) => id));
@@ -29,10 +29,10 @@ export const load = (({ params, url }) => {
   return {
     recipe,
     version: body.version,
-    body: body.recipe,
-    told: toldHere(house, body.recipe, app.clock.now()),
-    swaps: swapsOfLines(house.ingredients, body.recipe.lines, app.clock.now()),
-    sets: settingsOf(body.recipe),
+    body: body.page,
+    told: toldHere(house, body.page, app.clock.now()),
+    swaps: swapsOfLines(house.ingredients, body.page.lines, app.clock.now()),
+    sets: settingsOf(body.page),
     pieces,
     picked,
     interval: scaleInterval(app),

@@ -3,13 +3,14 @@
   import { type SaltKind } from '$lib/core/activity/cure/lists.ts';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import Field from '$lib/ui/controls/Field.svelte';
-  import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import PageChanges from '$lib/ui/book/PageChanges.svelte';
+  import PageSheet from '$lib/ui/book/PageSheet.svelte';
+  import PageSide from '$lib/ui/book/PageSide.svelte';
   import PieceTicks from '$lib/ui/controls/PieceTicks.svelte';
   import CureTabs from '$lib/ui/cure/CureTabs.svelte';
   import { amountWords, recipeLinesText } from '$lib/ui/cure/recipe-text.ts';
   import RecipeForm from '$lib/ui/cure/RecipeForm.svelte';
-  import { dayAndTime, formatDuration, formatLength, formatMass } from '$lib/ui/format.ts';
+  import { formatDuration, formatLength, formatMass } from '$lib/ui/format.ts';
   import { SCHOOL_WORDS } from '$lib/words/cure.ts';
   import Swapped from '$lib/ui/controls/Swapped.svelte';
   import { toldLine } from '$lib/words/notices.ts';
@@ -20,7 +21,6 @@
   const zone = $derived(data.house.zone);
   const recipe = $derived(data.recipe);
   const body = $derived(data.body);
-  const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name ?? 'forgotten'])));
   // svelte-ignore state_referenced_locally
   let picked = $state([...data.picked]);
   let spoons = $state(false);
@@ -55,98 +55,99 @@
   {#if body.goodFor}· for {body.goodFor}{/if}
   {#if recipe.withdrawn}· <b>taken out of the book</b>{/if}
 </p>
-<div class="two">
-  <section class="sheet">
-    <h2>For {formatMass(data.scaled.grams, units)} of fish</h2>
-    <div class="wide">
-      <table class="plain" data-scaled>
-        <thead
-          ><tr
-            ><th>What</th><th>Written</th><th>Weigh</th>{#if spoons}<th>Spoon</th>{/if}</tr
-          ></thead
-        >
-        <tbody>
-          {#each data.scaled.lines as line, index (index)}
-            <tr>
-              <td
-                >{line.what}{#if line.saltKind && !line.what.toLowerCase().includes(line.saltKind)}<span class="soft"
-                    >, {line.saltKind}</span
-                  >{/if}</td
-              >
-              <td class="soft">{amountWords(body.lines[index]!, body.basis)}</td>
-              <td>
-                <b>{weighed(line.weighed)}</b>
-                {#if line.tooFine}<span class="soft">({line.grams.toFixed(2)} g: too little for this scale)</span>{/if}
-              </td>
-              {#if spoons}<td>{line.role === 'salt' ? spoonful(line.grams, line.saltKind || 'fine') : ''}</td>{/if}
-            </tr>
-          {/each}
-        </tbody>
-      </table>
-    </div>
-    <p class="soft small">
-      Rounded to {data.interval} g, which the scale shows (House, Knife work).
-      {#if body.basis === 'parts'}The mix is {Number((body.rate * 100).toFixed(1))} % of the fish.{/if}
-      {#if body.school === 'weighed'}The salt is what brings the finished piece to its share: a little more than of the
-        raw weight.{/if}
-    </p>
-    <label class="tick"><input type="checkbox" bind:checked={spoons} /> No scale: salt by volume</label>
-    {#if spoons}
-      <p class="trouble">
-        A makeshift, good to a fifth at best: fine and flake salt differ almost two-fold. Weigh a level spoon of yours
-        and set its density.
-      </p>
-      <div class="row">
-        {#each ['fine', 'coarse', 'flake'] as const as kind (kind)}
-          <label class="density">{kind}, g/ml <input inputmode="decimal" bind:value={densities[kind]} /></label>
-        {/each}
-      </div>
-    {/if}
-    <dl>
-      <div>
-        <dt>Time</dt>
-        <dd>{formatDuration(body.hours * 3600)}{body.school === 'desalt' ? `, ${body.changes} waters` : ''}</dd>
-      </div>
-      {#if body.presaltMinutes > 0}
-        <div>
-          <dt>Salted first</dt>
-          <dd>{(body.presalt * 100).toFixed(1)} %, {body.presaltMinutes} min</dd>
-        </div>
-      {/if}
-      {#if body.restHours > 0}<div>
-          <dt>Rest</dt>
-          <dd>{formatDuration(body.restHours * 3600)}</dd>
-        </div>{/if}
-      {#if body.forMm !== null}
-        <div data-for-size>
-          <dt>Made for</dt>
-          <dd>{formatLength(body.forMm, units)}, {body.forFaces === 1 ? 'skin on' : 'both faces open'}</dd>
-        </div>
-      {/if}
-      <div>
-        <dt>Middle</dt>
-        <dd>{(body.target * 100).toFixed(1)} % salt</dd>
-      </div>
-      <div>
-        <dt>Allergens</dt>
-        <dd data-told>{toldLine(data.told)}; and the fish</dd>
-      </div>
-    </dl>
-    <Swapped swaps={data.swaps} />
-    {#if body.steps.length > 0}
-      <ol>
-        {#each body.steps as step (step)}<li>{step}</li>{/each}
-      </ol>
-    {/if}
-    <p>
-      <a class="link" href="/cure?recipe={recipe.id}{data.picked[0] ? `&piece=${data.picked[0]}` : ''}"
-        >Take it to the bench</a
+<PageSheet
+  caution="Ratios are starting points, tasted and not measured. Cured is still a raw route. Guidance only: your local code and licensed practice decide."
+>
+  <h2>For {formatMass(data.scaled.grams, units)} of fish</h2>
+  <div class="wide">
+    <table class="plain" data-scaled>
+      <thead
+        ><tr
+          ><th>What</th><th>Written</th><th>Weigh</th>{#if spoons}<th>Spoon</th>{/if}</tr
+        ></thead
       >
-      ·
-      <a class="link" href="/cure/recipes/export?id={recipe.id}" download="{recipe.id}.json">as a file</a>
+      <tbody>
+        {#each data.scaled.lines as line, index (index)}
+          <tr>
+            <td
+              >{line.what}{#if line.saltKind && !line.what.toLowerCase().includes(line.saltKind)}<span class="soft"
+                  >, {line.saltKind}</span
+                >{/if}</td
+            >
+            <td class="soft">{amountWords(body.lines[index]!, body.basis)}</td>
+            <td>
+              <b>{weighed(line.weighed)}</b>
+              {#if line.tooFine}<span class="soft">({line.grams.toFixed(2)} g: too little for this scale)</span>{/if}
+            </td>
+            {#if spoons}<td>{line.role === 'salt' ? spoonful(line.grams, line.saltKind || 'fine') : ''}</td>{/if}
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+  <p class="soft small">
+    Rounded to {data.interval} g, which the scale shows (House, Knife work).
+    {#if body.basis === 'parts'}The mix is {Number((body.rate * 100).toFixed(1))} % of the fish.{/if}
+    {#if body.school === 'weighed'}The salt is what brings the finished piece to its share: a little more than of the
+      raw weight.{/if}
+  </p>
+  <label class="tick"><input type="checkbox" bind:checked={spoons} /> No scale: salt by volume</label>
+  {#if spoons}
+    <p class="trouble">
+      A makeshift, good to a fifth at best: fine and flake salt differ almost two-fold. Weigh a level spoon of yours and
+      set its density.
     </p>
-  </section>
-  <div class="side">
+    <div class="row">
+      {#each ['fine', 'coarse', 'flake'] as const as kind (kind)}
+        <label class="density">{kind}, g/ml <input inputmode="decimal" bind:value={densities[kind]} /></label>
+      {/each}
+    </div>
+  {/if}
+  <dl>
+    <div>
+      <dt>Time</dt>
+      <dd>{formatDuration(body.hours * 3600)}{body.school === 'desalt' ? `, ${body.changes} waters` : ''}</dd>
+    </div>
+    {#if body.presaltMinutes > 0}
+      <div>
+        <dt>Salted first</dt>
+        <dd>{(body.presalt * 100).toFixed(1)} %, {body.presaltMinutes} min</dd>
+      </div>
+    {/if}
+    {#if body.restHours > 0}<div>
+        <dt>Rest</dt>
+        <dd>{formatDuration(body.restHours * 3600)}</dd>
+      </div>{/if}
+    {#if body.forMm !== null}
+      <div data-for-size>
+        <dt>Made for</dt>
+        <dd>{formatLength(body.forMm, units)}, {body.forFaces === 1 ? 'skin on' : 'both faces open'}</dd>
+      </div>
+    {/if}
+    <div>
+      <dt>Middle</dt>
+      <dd>{(body.target * 100).toFixed(1)} % salt</dd>
+    </div>
+    <div>
+      <dt>Allergens</dt>
+      <dd data-told>{toldLine(data.told)}; and the fish</dd>
+    </div>
+  </dl>
+  <Swapped swaps={data.swaps} />
+  <PageChanges changes={data.scaled.changes} per="a kilogram of fish" />
+  {#if body.steps.length > 0}
+    <ol>
+      {#each body.steps as step (step)}<li>{step}</li>{/each}
+    </ol>
+  {/if}
+  <p>
+    <a class="link" href="/cure?recipe={recipe.id}{data.picked[0] ? `&piece=${data.picked[0]}` : ''}"
+      >Take it to the bench</a
+    >
+    ·
+    <a class="link" href="/cure/recipes/export?id={recipe.id}" download="{recipe.id}.json">as a file</a>
+  </p>
+  {#snippet side()}
     <section class="sheet">
       <h2>Scaled to</h2>
       {#if data.pieces.length > 0}
@@ -155,80 +156,22 @@
           Nothing in the house to scale it to: shown for {formatMass(data.scaled.grams, units)}.
         </p>{/if}
     </section>
-    <section class="sheet">
-      <h2>Tasted</h2>
-      {#each recipe.notes as note (note.at)}
-        <p>
-          {note.note}
-          <span class="soft">version {note.version}, {names[note.by] ?? note.by}, {dayAndTime(note.at, zone)}</span>
-        </p>
-      {:else}<p class="soft">No notes yet.</p>{/each}
-      <OperationForm operation="note-recipe" subject={recipe.id} submit="Keep the note">
-        <input type="hidden" name="id" value={recipe.id} />
-        <Field name="note" label="Correction, to be tried" placeholder="a third less sugar; lemon at the end" />
-      </OperationForm>
-    </section>
-    <section class="sheet">
-      <h2>Versions</h2>
-      <ul>
-        {#each [...recipe.history].reverse() as each, index (index)}
-          <li>
-            <a class="link" href="?version={each.version}">version {each.version}</a>
-            <span class="soft"
-              >{each.at === null
-                ? 'as it ships'
-                : `${names[each.by!] ?? each.by}, ${dayAndTime(each.at, zone)}`}{each.reason
-                ? `: ${each.reason}`
-                : ''}</span
-            >
-          </li>
-        {/each}
-      </ul>
-      <OperationForm
-        operation="withdraw-recipe"
-        subject={recipe.id}
-        submit={recipe.withdrawn ? 'Back into the book' : 'Take it out of the book'}
-        tone="quiet"
-      >
-        <input type="hidden" name="id" value={recipe.id} />
-        {#if recipe.withdrawn}<input type="hidden" name="back" value="on" />{/if}
-      </OperationForm>
-    </section>
-  </div>
-</div>
-{#key `${recipe.id} ${data.version} ${recipe.version}`}
-  <details class="sheet">
-    <summary>Write the next version from version {data.version}</summary>
-    <RecipeForm id={recipe.id} recipe={body} />
-    <p class="soft small">As it is typed: <code>{recipeLinesText(body).split('\n')[0]}</code></p>
-  </details>
-{/key}
-<p class="caution">
-  Ratios are starting points, tasted and not measured. Cured is still a raw route. Guidance only: your local code and
-  licensed practice decide.
-</p>
+    <PageSide shape="recipe" page={recipe} people={data.people} {zone} />
+  {/snippet}
+  {#snippet next()}
+    {#key `${recipe.id} ${data.version} ${recipe.version}`}
+      <details class="sheet">
+        <summary>Write the next version from version {data.version}</summary>
+        <RecipeForm id={recipe.id} recipe={body} />
+        <p class="soft small">As it is typed: <code>{recipeLinesText(body).split('\n')[0]}</code></p>
+      </details>
+    {/key}
+  {/snippet}
+</PageSheet>
 
 <style>
-  .caution {
-    margin-top: 0.9rem;
-  }
   .long {
     overflow-wrap: anywhere;
-  }
-  .two {
-    display: grid;
-    grid-template-columns: minmax(0, 1.3fr) minmax(290px, 1fr);
-    gap: 1.1rem;
-    align-items: start;
-    margin: 0.7rem 0;
-  }
-  .side {
-    display: grid;
-    gap: 0.8rem;
-    min-width: 0;
-  }
-  .wide {
-    overflow-x: auto;
   }
   .small {
     font-size: 0.92rem;
@@ -271,15 +214,5 @@
   dt {
     color: var(--soft);
     font-size: 0.9rem;
-  }
-  ol {
-    list-style: decimal;
-    padding-left: 1.4rem;
-    margin-bottom: 0.6rem;
-  }
-  @media (max-width: 1000px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

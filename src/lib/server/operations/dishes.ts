@@ -1,0 +1,77 @@
+import { z } from 'zod';
+import { COMPONENT_KINDS, dishBody, type DishLine } from '../../core/activity/book/dish-body.ts';
+import { EmberError } from '../../core/errors.ts';
+import { neededText, shortText } from '../../core/fields/field.ts';
+import { readAs } from '../../core/fields/trouble.ts';
+import { readIngredient } from '../../core/ingredients/read.ts';
+import type { HouseState } from '../../core/record/house.ts';
+import { bookOf } from '../facts/book.ts';
+import { dishesIn } from '../facts/dishes.ts';
+import { operation } from './operation.ts';
+import { noteOn, pageToWrite, takeIn, textLines, withdraw, written } from './pages.ts';
+
+/**
+ * One component of a dish: "Turbot; 60; fish", "Harbour lime; 12; sauce", or an ingredient of the list, "Chives; 2". Grams are of
+ * one portion.
+ *
+ * @throws EmberError `form.value-unknown` naming the part, `recipe.unknown` for a page the book does not have,
+ *   `ingredient.unknown`
+ */
+export function dishLineFrom(text: string, house: HouseState): DishLine {
+  const [what = '', amount = '', said = 'ingredient'] = text.split(';').map((part) => part.trim());
+  const kind = COMPONENT_KINDS.find((each) => each === said.toLowerCase());
+  const grams = Number(/^(\d+(?:[.,]\d+)?)\s*g?$/.exec(amount)?.[1]?.replace(',', '.') ?? NaN);
+  if (what === '' || !kind || !Number.isFinite(grams)) {
+    const candidates = kind ? undefined : COMPONENT_KINDS;
+    throw new EmberError('form.value-unknown', { field: 'lines', seen: text.slice(0, 60), candidates });
+  }
+  const plain = { what, ingredient: '', holds: null, mayHold: [], kind, page: '', grams };
+  if (kind === 'fish') return plain;
+  if (kind === 'ingredient') return { ...plain, ...readIngredient(what, house.ingredients, 'lines') };
+  const page = bookOf(house, kind).find(
+    ({ id, name, withdrawn }) => !withdrawn && (id === what || name.toLowerCase() === what.toLowerCase())
+  );
+  if (!page) throw new EmberError('recipe.unknown', { field: 'lines', seen: what });
+  return { ...plain, what: page.name, page: page.id };
+}
+
+export const setDish = operation({
+  name: 'set-dish',
+  page: '/serve/dishes',
+  summary: 'Write a dish, or a new version of one: its name, and what comes on one portion. What was is kept.',
+  input: z.object({
+    id: shortText(60).describe('of the dish it is a new version of; nothing for a new one'),
+    name: neededText(80),
+    lines: z
+      .string()
+      .min(1)
+      .max(4000)
+      .describe(
+        'one a line: what; grams on a portion; fish, recipe, sauce or dish (an ingredient of the list where left out)'
+      ),
+    steps: z.string().max(3000).default(''),
+    goodFor: shortText(120),
+    note: shortText(500),
+    reason: shortText(200).describe('what is different in this version')
+  }),
+  subject: () => 'house',
+  run(context, input) {
+    const { house } = context;
+    const id = pageToWrite(house, 'dish', input);
+    const page = readAs(dishBody, {
+      name: input.name,
+      lines: textLines(input.lines).map((line) => dishLineFrom(line, house)),
+      steps: textLines(input.steps),
+      goodFor: input.goodFor,
+      note: input.note
+    });
+    if (dishesIn(house, page.lines).has(id)) {
+      throw new EmberError('form.value-unknown', { field: 'lines', seen: `${page.name} in itself` });
+    }
+    return written(context, 'dish', { id, page, reason: input.reason });
+  }
+});
+
+export const noteDish = noteOn('dish');
+export const withdrawDish = withdraw('dish');
+export const importDishes = takeIn('dish');

@@ -1,0 +1,56 @@
+<script lang="ts">
+  import OperationForm from '../controls/OperationForm.svelte';
+
+  /** A part of the book taken elsewhere as a file, or one taken in. */
+  let { list, path }: { list: 'recipes' | 'sauces' | 'dishes'; path: string } = $props();
+  let text = $state('');
+  let taken = $state('');
+  async function read(event: Event & { currentTarget: HTMLInputElement }) {
+    text = (await event.currentTarget.files?.[0]?.text()) ?? '';
+  }
+</script>
+
+<details class="sheet">
+  <summary>Take {list} elsewhere, or in</summary>
+  <p><a class="link" href="{path}/export" download="ember-tide-{list}.json">All {list} as a file</a> (JSON)</p>
+  <OperationForm
+    operation="import-{list}"
+    submit="Take them in"
+    onDone={(result) => {
+      const names = result.taken as string[];
+      taken = `${names.length} taken in, ${result.alike} known already.`;
+      text = '';
+    }}
+  >
+    <label class="file">A file of {list} <input type="file" accept="application/json,.json" onchange={read} /></label>
+    <label class="file">
+      or its text
+      <textarea name="text" rows="5" bind:value={text}></textarea>
+    </label>
+  </OperationForm>
+  {#if taken}<p role="status">{taken}</p>{/if}
+  <p class="soft">
+    One of a known name becomes its next version. A file with anything unreadable in it is not taken at all.
+  </p>
+</details>
+
+<style>
+  details {
+    margin-bottom: 0.7rem;
+  }
+  .file {
+    display: grid;
+    gap: 0.3rem;
+    font-weight: 600;
+  }
+  .file input,
+  .file textarea {
+    min-height: 48px;
+    padding: 0.4rem;
+    border: 1px solid var(--strong-line);
+    border-radius: 3px;
+    background-color: var(--surface);
+    color: var(--ink);
+    font-weight: 400;
+  }
+</style>

@@ -1,0 +1,13 @@
+<script lang="ts">
+  /** What is different from the version before, in grams. */
+  let { changes, per }: { changes: readonly { readonly what: string; readonly grams: number }[]; per: string } =
+    $props();
+</script>
+
+{#if changes.length > 0}
+  <p class="soft" data-changes>
+    Against the version before, for {per}: {changes
+      .map(({ what, grams }) => `${what} ${grams > 0 ? '+' : '−'}${Math.abs(grams).toFixed(1)} g`)
+      .join(', ')}.
+  </p>
+{/if}

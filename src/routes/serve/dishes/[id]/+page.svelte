@@ -1,0 +1,101 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import PageChanges from '$lib/ui/book/PageChanges.svelte';
+  import PageSheet from '$lib/ui/book/PageSheet.svelte';
+  import PageSide from '$lib/ui/book/PageSide.svelte';
+  import Field from '$lib/ui/controls/Field.svelte';
+  import { formatMass } from '$lib/ui/format.ts';
+  import DishForm from '$lib/ui/serve/DishForm.svelte';
+  import ServeTabs from '$lib/ui/serve/ServeTabs.svelte';
+  import { TOLD_WORDS, toldLine } from '$lib/words/notices.ts';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+  const units = $derived(data.house.units);
+  const dish = $derived(data.dish);
+  const scaled = $derived(data.scaled);
+  const ROOMS = { recipe: '/cure/recipes', sauce: '/acid/sauces', dish: '/serve/dishes' } as const;
+  /** As the scale shows it, in the house's unit. */
+  const weighed = (grams: number) => (units.mass === 'g' ? `${Number(grams.toFixed(2))} g` : formatMass(grams, units));
+  function portions(text: string) {
+    if (!(Number(text) >= 1)) return;
+    const asked = new URLSearchParams(page.url.searchParams);
+    asked.set('portions', text.trim());
+    void goto(`?${asked}`, { replaceState: true, noScroll: true, keepFocus: true });
+  }
+</script>
+
+<svelte:head><title>{dish.name} · Ember Tide</title></svelte:head>
+<h1 class="long">{dish.name}</h1>
+<ServeTabs />
+<p class="soft">
+  Dish · version {scaled.version}{scaled.version === dish.version ? '' : ` of ${dish.version}`}
+  {#if scaled.body.goodFor}· for {scaled.body.goodFor}{/if}
+  {#if dish.withdrawn}· <b>taken out of the book</b>{/if}
+</p>
+<PageSheet
+  caution="What a dish holds is told from its pages and ingredients; the fish comes to that when it is served. Guidance only: your local code and licensed practice decide."
+>
+  <h2>For {scaled.portions} {scaled.portions === 1 ? 'portion' : 'portions'}</h2>
+  <div class="wide">
+    <table class="plain" data-dish-lines>
+      <thead><tr><th>What</th><th>On one</th><th>Weigh</th></tr></thead>
+      <tbody>
+        {#each scaled.lines as line, index (index)}
+          <tr>
+            <td>
+              {#if line.kind === 'fish' || line.kind === 'ingredient'}{line.what}{:else}<a
+                  class="link"
+                  href="{ROOMS[line.kind]}/{line.page}">{line.what}</a
+                >{/if}
+              {#if line.kind === 'fish'}<span class="soft">, fish</span>{/if}
+            </td>
+            <td>{weighed(line.each)}</td>
+            <td><b>{weighed(line.weighed)}</b></td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+  <p class="soft">Rounded to {scaled.interval} g, which the scale shows (House, Knife work).</p>
+  <p class="told" data-told>{TOLD_WORDS.tell} {toldLine(data.told)}; and the fish.</p>
+  <PageChanges changes={scaled.changes} per="ten portions" />
+  {#if scaled.body.steps.length > 0}
+    <ol>
+      {#each scaled.body.steps as step (step)}<li>{step}</li>{/each}
+    </ol>
+  {/if}
+  <p><a class="link" href="/serve/dishes/export?id={dish.id}" download="{dish.id}.json">as a file</a></p>
+  {#snippet side()}
+    <section class="sheet">
+      <h2>Scaled to</h2>
+      <Field
+        name="portions"
+        label="Portions"
+        kind="number"
+        bind:value={() => String(scaled.portions), (text) => portions(text)}
+      />
+    </section>
+    <PageSide shape="dish" page={dish} people={data.people} zone={data.house.zone} />
+  {/snippet}
+  {#snippet next()}
+    {#key `${dish.id} ${scaled.version} ${dish.version}`}
+      <details class="sheet">
+        <summary>Write the next version from version {scaled.version}</summary>
+        <DishForm id={dish.id} dish={scaled.body} />
+      </details>
+    {/key}
+  {/snippet}
+</PageSheet>
+
+<style>
+  .long,
+  td {
+    overflow-wrap: anywhere;
+  }
+  .told {
+    font-weight: 600;
+    margin-top: 0.6rem;
+  }
+</style>

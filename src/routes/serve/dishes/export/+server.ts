@@ -1,0 +1,3 @@
+import { fileOfPages } from '$lib/server/book-file.ts';
+
+export const GET = fileOfPages('dish');
