@@ -55,13 +55,13 @@ export default ts.config(
       'svelte/prefer-svelte-reactivity': 'off'
     }
   },
-  // A file that is held in the head. Tests are lists of cases, and may be longer.
+  // A file that is held in the head; a suite of tests is one long function, and may be.
+  {
+    rules: { 'max-lines': ['error', { max: 400 }] }
+  },
   {
     files: ['src/**', 'devices/**', 'scripts/**'],
-    rules: {
-      'max-lines': ['error', { max: 400 }],
-      'max-lines-per-function': ['error', { max: 100 }]
-    }
+    rules: { 'max-lines-per-function': ['error', { max: 100 }] }
   },
   {
     files: ['**/*.svelte', '**/*.svelte.ts'],

@@ -149,7 +149,7 @@ describe('the acid bench', () => {
 
   it('a sauce is scaled to fish, corrected by taste into its next version, and a new one is written', async () => {
     const { page, quiet, close } = await bench.open('/acid/sauces');
-    expect(Number(await page.getAttribute('[data-sauces]', 'data-sauces'))).to.be.at.least(12);
+    expect(Number(await page.getAttribute('[data-pages]', 'data-pages'))).to.be.at.least(12);
     await page.click('text=Harbour lime');
     await page.waitForURL('**/harbour-lime');
     await page.getByRole('checkbox').first().check();

@@ -69,6 +69,8 @@ describe('every place of the demo house', () => {
     '/age?piece=ATL-0311-1-A',
     '/cure/recipes',
     '/cure/recipes/weighed-at-two',
+    '/serve/dishes',
+    '/serve/dishes/halibut-in-lime',
     '/cure/learning'
   ];
 

@@ -24,17 +24,22 @@ export class Simulation<Settings extends object, Result, Band> {
   shown = $state.raw<Settings | null>(null);
   banding = $state(false);
   #worker: BenchWorker<Settings, Result, Band>;
+  #named: ((field: string) => string | undefined) | undefined;
   #waiting: Settings | null = null;
   #busy = false;
   #turn = 0;
+  #asks = 0;
   #timer: ReturnType<typeof setTimeout> | undefined;
 
-  constructor(worker: BenchWorker<Settings, Result, Band>) {
+  /** @param named what a field is called where it is set */
+  constructor(worker: BenchWorker<Settings, Result, Band>, named?: (field: string) => string | undefined) {
     this.#worker = worker;
+    this.#named = named;
   }
 
   ask(settings: Settings | string): void {
     this.#turn++;
+    this.#asks++;
     clearTimeout(this.#timer);
     if (typeof settings === 'string') {
       this.#waiting = null;
@@ -52,15 +57,17 @@ export class Simulation<Settings extends object, Result, Band> {
       const asked = this.#waiting;
       this.#waiting = null;
       this.banding = false;
+      const mine = this.#asks;
       const answer = await this.#worker.solve(asked);
-      if (this.#waiting) continue;
+      // What was asked meanwhile counts, and be it that nothing can be asked just now.
+      if (mine !== this.#asks) continue;
       if (answer.ok) {
         this.trouble = '';
         this.result = answer.value;
         this.shown = asked;
         this.band = null;
         this.#later(asked);
-      } else this.trouble = errorSentence(answer.code, answer.details);
+      } else this.trouble = errorSentence(answer.code, answer.details, this.#named);
     }
     this.#busy = false;
   }

@@ -42,8 +42,8 @@
   let scrubbed = $state<number | null>(null);
   onMount(() => {
     const workers = [openAcidWorker(), openAcidWorker()];
-    one = new Simulation(workers[0]!);
-    two = new Simulation(workers[1]!);
+    one = new Simulation(workers[0]!, first.named);
+    two = new Simulation(workers[1]!, second.named);
     return () => workers.forEach((worker) => worker.end());
   });
   const settings = $derived(first.settings(piece));

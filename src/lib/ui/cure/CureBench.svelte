@@ -81,8 +81,8 @@
   let readyBy = $state('');
   onMount(() => {
     const workers = [openCureWorker(), openCureWorker()];
-    one = new CureSimulation(workers[0]!);
-    two = new CureSimulation(workers[1]!);
+    one = new CureSimulation(workers[0]!, first.named);
+    two = new CureSimulation(workers[1]!, second.named);
     return () => workers.forEach((worker) => worker.end());
   });
   const settings = $derived(first.settings(piece));

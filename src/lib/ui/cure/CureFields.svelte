@@ -39,17 +39,9 @@
   /** Where a ratio of salt to sugar is said, the sugar need not be; where none is, the rate is the salt's. */
   const isAsked = (name: string) =>
     asks.has(name) && !(name === 'sugar' && set.parts !== '') && !(name === 'rateMeans' && set.parts === '');
-  const DOSE = [
-    'sugar',
-    'bathTimes',
-    'changes',
-    'pasteWater',
-    'presalt',
-    'presaltMinutes',
-    'hours',
-    'rest',
-    'target'
-  ] as const;
+  /** These have a place of their own: at the top, or where cooks disagree. */
+  const ELSEWHERE = ['salt', 'parts', 'rateMeans', 'dosing', 'liquid'];
+  const dose = $derived(CURE_ASKS[method].filter((name) => isAsked(name) && !ELSEWHERE.includes(name)));
   const most: Record<School, number> = { cover: 96, weighed: 144, brine: 48, film: 2, desalt: 24, marinade: 96 };
   const number = (text: string) => Number(text.replace(',', '.')) || 0;
   /** Both readings of a rate with a ratio, in grams for this piece. */
@@ -128,7 +120,7 @@
     </datalist>
     {#if isAsked('rateMeans')}<PlanField {draft} name="rateMeans" />{/if}
   {/if}
-  {#each DOSE.filter(isAsked) as name (name)}
+  {#each dose as name (name)}
     <PlanField {draft} {name} hint={name === 'bathTimes' ? `here ${grams(number(set.bathTimes ?? ''))}` : undefined} />
   {/each}
 </div>
@@ -175,18 +167,20 @@
     <datalist id="cure-places"
       >{#each places as place (place.id)}<option value={place.name}></option>{/each}</datalist
     >
-    <IngredientsField
-      name="also"
-      label={draft.label('also')}
-      optional
-      ingredients={page.data.house.ingredients}
-      at={page.data.now}
-      bind:value={draft.texts.also}
-      placeholder={draft.words.also.placeholder}
-      hint={ALSO_HINT}
-    />
   {/if}
 </div>
+{#if isForm}
+  <IngredientsField
+    name="also"
+    label={draft.label('also')}
+    optional
+    ingredients={page.data.house.ingredients}
+    at={page.data.now}
+    bind:value={draft.texts.also}
+    placeholder={draft.words.also.placeholder}
+    hint={ALSO_HINT}
+  />
+{/if}
 <details>
   <summary>Where cooks disagree</summary>
   <div class="row">

@@ -97,8 +97,11 @@ export class PlanDraft<Shape extends PlanShape> {
 
   /** What went wrong, in the words of this bench. */
   sentence({ code, details }: EmberError): string {
-    return errorSentence(code, details, (field) => labelOf(this.words as never, field, this.texts));
+    return errorSentence(code, details, this.named);
   }
+
+  /** A field's own word, for a sentence. */
+  named = (field: string): string | undefined => labelOf(this.words as never, field, this.texts);
 
   /** What comes of it, or why nothing does. */
   attempt<Result>(work: () => Result): Result | string {

@@ -49,7 +49,7 @@
                   class="link"
                   href="{ROOMS[line.kind]}/{line.page}">{line.what}</a
                 >{/if}
-              {#if line.kind === 'fish'}<span class="soft">, fish</span>{/if}
+              {#if line.kind === 'fish'}<span class="soft">(fish)</span>{/if}
             </td>
             <td>{weighed(line.each)}</td>
             <td><b>{weighed(line.weighed)}</b></td>
