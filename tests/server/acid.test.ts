@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { acidSettings, liquidParts } from '../../src/lib/core/bench/acid/settings.ts';
-import { acidPace } from '../../src/lib/server/plans/acid.ts';
+import { acidPace, solved } from '../../src/lib/server/plans/acid.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { NO_HOUSE_INGREDIENTS, toldOfLines } from '../../src/lib/core/ingredients/kitchen.ts';
 import { pieceView } from '../../src/lib/server/views/piece.ts';
@@ -261,7 +261,7 @@ describe('the section of a piece in acid', () => {
   };
   const green = (pixels: Uint8ClampedArray, width: number, x: number, y: number) => pixels[(y * width + x) * 4 + 1]!;
   it('is white at its edge and rosy in its middle, alike on all four sides', () => {
-    const result = acidPlan(settings);
+    const result = acidPlan(settings, undefined, solved);
     const seconds = result.readySeconds!;
     const pixels = new Uint8ClampedArray(40 * 40 * 4);
     paintSection(pixels, 40, 40, result, lookAt(result, seconds).rim, seconds, 2);
@@ -271,17 +271,17 @@ describe('the section of a piece in acid', () => {
     expect(pictureAt(result, 0).fourier).to.equal(0);
   });
   it('on its skin a fillet is white from above only', () => {
-    const result = acidPlan({ ...settings, cut: 'fillet', sizes: [8], faces: 1 });
+    const result = acidPlan({ ...settings, cut: 'fillet', sizes: [8], faces: 1 }, undefined, solved);
     const pixels = new Uint8ClampedArray(20 * 20 * 4);
     paintSection(pixels, 20, 20, result, 0.5, 600, 1);
     expect(green(pixels, 20, 10, 2)).to.be.greaterThan(green(pixels, 20, 10, 17));
     expect(sectionSize(result, 1).height).to.equal(8);
   });
   it('a touch tells the width of the raw middle', () => {
-    const result = acidPlan(settings);
+    const result = acidPlan(settings, undefined, solved);
     expect(rawFromTouch(result, 2, 0.75, 0.5)).to.be.closeTo(6, 1e-9);
     expect(rawFromTouch(result, 2, 0.25, 0.5)).to.be.closeTo(6, 1e-9);
-    const skin = acidPlan({ ...settings, cut: 'fillet', sizes: [8], faces: 1 });
+    const skin = acidPlan({ ...settings, cut: 'fillet', sizes: [8], faces: 1 }, undefined, solved);
     expect(rawFromTouch(skin, 1, 0.5, 0.25)).to.be.closeTo(6, 1e-9);
   });
 });

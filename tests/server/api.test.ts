@@ -1,7 +1,10 @@
+import { createConfig, lintFromString } from '@redocly/openapi-core';
 import { expect } from 'chai';
 import { readFileSync, readdirSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import { answerOperation, answerQuery, openApi } from '../../src/lib/server/api.ts';
+import { answerOperation, answerQuery } from '../../src/lib/server/api.ts';
+import { openApi } from '../../src/lib/server/openapi.ts';
+import { ERROR_CODES } from '../../src/lib/core/errors.ts';
 import type { App } from '../../src/lib/server/app.ts';
 import { OPERATIONS } from '../../src/lib/server/registry.ts';
 import { QUERIES } from '../../src/lib/server/registry.ts';
@@ -22,7 +25,12 @@ function screenOf(place: string): string {
   const inner = parts.flatMap((part) =>
     [...text(part).matchAll(/from '\.\/([\w]+\.svelte)'/g)].map(([, name]) => join(dirname(part), name!))
   );
-  return [page, ...[...parts, ...inner].map(text)].join('\n');
+  const whole = [page, ...[...parts, ...inner].map(text)].join('\n');
+  // A part that several pages share is told which operation it is for: `operation="note-{shape}"`, and `shape="dish"`.
+  const told = [...whole.matchAll(/operation="([\w-]+)\{(\w+)\}"/g)].flatMap(([, begins, told]) =>
+    [...page.matchAll(new RegExp(`\\b${told}="(\\w+)"`, 'g'))].map(([, value]) => `operation="${begins}${value}"`)
+  );
+  return [whole, ...told].join('\n');
 }
 
 describe('one registry on both sides', () => {
@@ -64,6 +72,24 @@ describe('one registry on both sides', () => {
       'core',
       'decision'
     );
+  });
+  it('passes a linter of such documents, and lists every code a refusal may bear', async () => {
+    const document = openApi();
+    const config = await createConfig({ extends: ['recommended'] });
+    const lint = async (source: object) =>
+      (await lintFromString({ source: JSON.stringify(source), config })).map(
+        ({ ruleId, message, location }) => `${ruleId}: ${message} ${location[0]?.pointer ?? ''}`
+      );
+    expect(await lint(document)).to.deep.equal([]);
+    // It does look: the same without its refusals is no good document.
+    const bare = { ...document, paths: { '/x': { get: { operationId: 'x', responses: { 200: {} } } } } };
+    expect((await lint(bare)).length).to.be.greaterThan(1);
+    expect(document.components.schemas.Problem.properties.title.enum).to.deep.equal(ERROR_CODES);
+  });
+  it('every query that wants something of the asker has an example', () => {
+    for (const { name, path, input, example, post } of QUERIES) {
+      if (!post && (/\{/.test(path) || !input.safeParse({}).success)) expect(example, name).to.be.an('object');
+    }
   });
   it('every place on the rail has its page', () => {
     for (const { path } of PLACES) expect(() => read(...folderOf(path), '+page.svelte')).to.not.throw();
@@ -110,33 +136,14 @@ describe('the API', () => {
       .with.length.greaterThan(0);
   });
   it('answers each query, or says what is missing', async () => {
-    const given: Record<string, string> = {
-      'door-verdict': 'species=turbot',
-      'name-meanings': 'name=white tuna',
-      'inspection-preview': 'lot=ARC-0309-1&level-eye=1',
-      'freeze-preview': 'air=-30 C&thickness=30 mm&startCore=2 C&cycle=us-168h',
-      'sauce-scaled': 'sauce=harbour-lime&mass=400 g',
-      'thaw-preview': 'method=cold&medium=3 C&thickness=30 mm&startCore=-20 C',
-      'place-log': 'points=50',
-      'cure-preview':
-        'piece=ARC-0309-1-A&method=weighed&thickness=28 mm&faces=1&celsius=3 C&salt=2.5 %25&sugar=1 %25&hours=24 h&target=1 %25',
-      'acid-preview': 'piece=ARC-0309-1-A&cut=slice&size=6 mm&celsius=5 C&liquid=lime 200&wanted=half',
-      'recipe-scaled': 'recipe=weighed-at-two&mass=1 kg',
-      'depth-preview': 'piece=ARC-0309-1-A&length=300 mm&t0=30 mm&t6=12 mm',
-      'slice-preview': 'cut=straight&length=180 mm&height=30 mm&width=70 mm&thickness=6 mm'
-    };
     house.done('open-delivery', { supplier: 'Kelda Bay Boats' });
     house.done('set-place', { name: 'Drawer 1' });
-    for (const { name, path, post } of QUERIES) {
+    house.done('set-dish', { name: 'Char and lime', lines: 'Char; 60; fish\nHarbour lime; 12; sauce' });
+    for (const { name, path, post, example = {} } of QUERIES) {
       if (post) continue;
-      const filled = path
-        .replace('lots/{id}', 'lots/ARC-0309-1')
-        .replace('deliveries/{id}', 'deliveries/DEL-0309-1')
-        .replace('places/{id}', 'places/drawer-1')
-        .replace('{id}', 'ARC-0309-1-A')
-        .replace('{sensor}', 'x')
-        .replace('{day}', '2026-01-01');
-      const answer = get(filled, given[name] ?? '');
+      const filled = path.replace(/\{(\w+)\}/g, (_, key: string) => example[key] ?? 'no-example');
+      const asked = Object.entries(example).filter(([key]) => !path.includes(`{${key}}`));
+      const answer = get(filled, new URLSearchParams(asked).toString());
       expect(answer.status, `${name} ${answer.status === 200 ? '' : await answer.text()}`).to.equal(200);
     }
     expect(get('pieces/NOPE-1').status).to.equal(404);

@@ -1,14 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { z } from 'zod';
 import { EmberError } from '../core/errors.ts';
 import { errorSentence } from '../words/errors.ts';
 import { namedIn } from '../words/plans/index.ts';
 import type { App } from './app.ts';
-import { OPERATIONS, operationByName } from './registry.ts';
+import { openApi } from './openapi.ts';
+import { operationByName } from './registry.ts';
 import type { Answer } from './operations/execute.ts';
-import { FILE_TYPES } from './store/files.ts';
 import { matchQuery } from './registry.ts';
-import { QUERIES } from './registry.ts';
 import { fieldTroubles } from '../core/fields/trouble.ts';
 
 /** What a field is called where it is set. */
@@ -95,109 +93,4 @@ export function answerOperation(
   });
   if (!answer.ok) return refusal(answer, namedIn(name, body));
   return json({ result: answer.result, seq: answer.seq, repeated: answer.repeated });
-}
-
-const inputSchema = (schema: z.ZodType) =>
-  z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any', target: 'openapi-3.0' });
-const problemResponse = {
-  description: 'Refused: problem details',
-  content: { 'application/problem+json': { schema: { type: 'object' } } }
-};
-
-/** The OpenAPI 3.1 document, made from the two registries. */
-export function openApi() {
-  const paths: Record<string, unknown> = {};
-  for (const { name, path, summary, input, post } of QUERIES) {
-    if (post) {
-      paths[`/api/v1/${path}`] = {
-        post: {
-          operationId: name,
-          summary,
-          requestBody: { required: true, content: { 'application/json': { schema: inputSchema(input) } } },
-          responses: {
-            200: { description: 'OK', content: { 'application/json': { schema: {} } } },
-            422: problemResponse
-          }
-        }
-      };
-      continue;
-    }
-    const schema = inputSchema(input) as { properties?: Record<string, unknown>; required?: string[] };
-    paths[`/api/v1/${path}`] = {
-      get: {
-        operationId: name,
-        summary,
-        parameters: Object.entries(schema.properties ?? {}).map(([key, of]) => ({
-          name: key,
-          in: path.includes(`{${key}}`) ? 'path' : 'query',
-          required: path.includes(`{${key}}`) || (schema.required ?? []).includes(key),
-          schema: of
-        })),
-        responses: { 200: { description: 'OK', content: { 'application/json': { schema: {} } } }, 422: problemResponse }
-      }
-    };
-  }
-  for (const { name, summary, input } of OPERATIONS) {
-    paths[`/api/v1/operations/${name}`] = {
-      post: {
-        operationId: name,
-        summary,
-        parameters: [
-          { name: 'Idempotency-Key', in: 'header', schema: { type: 'string' } },
-          {
-            name: 'If-Match',
-            in: 'header',
-            schema: { type: 'string' },
-            description: 'Sequence number of the subject last seen'
-          },
-          { name: 'X-Ember-Person', in: 'header', schema: { type: 'string' }, description: 'Id of who does it' }
-        ],
-        requestBody: { required: true, content: { 'application/json': { schema: inputSchema(input) } } },
-        responses: {
-          200: { description: 'Done', content: { 'application/json': { schema: { type: 'object' } } } },
-          409: problemResponse,
-          422: problemResponse,
-          503: problemResponse
-        }
-      }
-    };
-  }
-  paths['/api/v1/devices/scale'] = {
-    get: {
-      operationId: 'follow-scale',
-      summary: 'What the scale shows, as it changes: server-sent events named "scale".',
-      responses: { 200: { description: 'A stream', content: { 'text/event-stream': { schema: { type: 'string' } } } } }
-    },
-    post: {
-      operationId: 'tell-scale',
-      summary: 'Tare, clear or zero the scale.',
-      requestBody: {
-        required: true,
-        content: {
-          'application/json': {
-            schema: { type: 'object', properties: { command: { enum: ['TARE', 'CLEAR', 'ZERO'] } } }
-          }
-        }
-      },
-      responses: {
-        200: { description: 'OK', content: { 'application/json': { schema: {} } } },
-        422: problemResponse,
-        503: problemResponse
-      }
-    }
-  };
-  paths['/api/v1/files'] = {
-    post: {
-      operationId: 'keep-file',
-      summary:
-        'Keep the file of a paper (PDF, JPEG, PNG to 10 MB), told by its contents; its hash goes into attach-evidence.',
-      parameters: [{ name: 'X-File-Name', in: 'header', schema: { type: 'string' } }],
-      requestBody: {
-        required: true,
-        content: Object.fromEntries(Object.keys(FILE_TYPES).map((type) => [type, { schema: { type: 'string' } }]))
-      },
-      responses: { 200: { description: 'Kept', content: { 'application/json': { schema: {} } } }, 422: problemResponse }
-    }
-  };
-  return { openapi: '3.1.0', info: { title: 'Ember Tide', version: '1' }, paths };
 }

@@ -9,6 +9,7 @@ import {
   shapeOf,
   type AcidSettings
 } from '../../../src/lib/core/bench/acid/plan.ts';
+import { rememberedCourses } from '../../../src/lib/core/bench/acid/front.ts';
 import { SET_POINTS } from '../../../src/lib/core/activity/acid/lists.ts';
 import { ACID_STYLES, type AcidStyle } from '../../../src/lib/core/bench/acid/styles.ts';
 import { troubleOf } from '../measure.test.ts';
@@ -26,16 +27,23 @@ const dice: AcidSettings = {
   pace: 1
 };
 
+/** A course has no size, time or temperature in it: each is worked out once for all of these. */
+const solve = rememberedCourses(400);
+const planOf = (settings: AcidSettings) => acidPlan(settings, undefined, solve);
+const bandOf = (settings: AcidSettings, seed?: number, draws?: number) => acidBand(settings, seed, draws, solve);
+const paceTaught = (settings: AcidSettings, rawMm: number, seconds: number) =>
+  paceFromCheck(settings, rawMm, seconds, solve);
+
 describe('fish in acid', () => {
   it('a fillet of 25 mm is kissed in lime within half a minute, at the bench, on its clock and in what a check teaches', () => {
     const fillet: AcidSettings = { ...dice, cut: 'fillet', sizes: [25], celsius: 7, wanted: 'kissed' };
-    const { readySeconds } = acidPlan(fillet);
+    const { readySeconds } = planOf(fillet);
     // 0.3 mm by x = 2 λ sqrt(D t), D 5e-10 m²/s: 34 s by hand.
     expect(readySeconds!).to.be.within(31, 37);
-    expect(acidBand(fillet).readySeconds!.likely).to.equal(readySeconds);
-    const rim = lookAt(acidPlan(fillet), readySeconds!).rimMm;
+    expect(bandOf(fillet).readySeconds!.likely).to.equal(readySeconds);
+    const rim = lookAt(planOf(fillet), readySeconds!).rimMm;
     expect(rim).to.be.closeTo(0.3, 0.01);
-    expect(paceFromCheck(fillet, 25 - 2 * rim, readySeconds!)).to.be.closeTo(1, 0.01);
+    expect(paceTaught(fillet, 25 - 2 * rim, readySeconds!)).to.be.closeTo(1, 0.01);
   });
   it('bench, band and what a cut piece teaches agree for every cut, look and liquid', () => {
     fc.assert(
@@ -48,12 +56,12 @@ describe('fish in acid', () => {
         }),
         ({ ml, ...more }) => {
           const settings: AcidSettings = { ...dice, ...more, liquid: [{ what: 'sour', id: 'lime', ml }] };
-          const plan = acidPlan(settings);
-          const band = acidBand(settings, 0.5, 40);
+          const plan = planOf(settings);
+          const band = bandOf(settings, 0.5, 40);
           expect(band.readySeconds?.likely ?? null).to.equal(plan.readySeconds);
           if (plan.readySeconds === null || plan.readySeconds < 10) return;
           const { rimMm } = lookAt(plan, plan.readySeconds);
-          const taught = paceFromCheck(settings, 2 * plan.halfMm - 2 * rimMm, plan.readySeconds);
+          const taught = paceTaught(settings, 2 * plan.halfMm - 2 * rimMm, plan.readySeconds);
           expect(taught).to.be.closeTo(1, 0.02);
         }
       ),
@@ -62,10 +70,10 @@ describe('fish in acid', () => {
   });
   it('draws in which the acid runs out are said, not counted among the slow', () => {
     const little: AcidSettings = { ...dice, wanted: 'nearly', liquid: [{ what: 'sour', id: 'lime', ml: 70 }] };
-    const { readySeconds, never } = acidBand(little);
+    const { readySeconds, never } = bandOf(little);
     expect(never.ready).to.be.within(0.05, 0.95);
     if (readySeconds) expect(readySeconds.high / readySeconds.likely).to.be.lessThan(20);
-    expect(acidBand(dice).never.ready).to.equal(0);
+    expect(bandOf(dice).never.ready).to.equal(0);
   });
   it('every style covers its fish but the one that is spooned over; one that names its minutes takes them', () => {
     for (const { id, cut, sizes, wanted, liquid, minutes } of ACID_STYLES as readonly AcidStyle[]) {
@@ -78,7 +86,7 @@ describe('fish in acid', () => {
         faces: cut === 'fillet' ? 1 : 2,
         liquid: liquid.map((part) => ({ ...part, ml: part.ml * 4 }))
       };
-      const plan = acidPlan(settings);
+      const plan = planOf(settings);
       expect(plan.topUpMl === 0, id).to.equal(id !== 'at-the-pass');
       if (minutes) expect(plan.readySeconds! / 60, id).to.be.closeTo(minutes, minutes / 20);
     }
@@ -86,14 +94,14 @@ describe('fish in acid', () => {
   it('a dip is what goes in at a time: half the fish in the same liquid is sooner done, and is covered', () => {
     const all: AcidSettings = { ...dice, liquid: [{ what: 'sour', id: 'lime', ml: 160 }] };
     const some = { ...all, grams: 200 };
-    expect(acidPlan(some).readySeconds!).to.be.lessThan(acidPlan(all).readySeconds!);
-    expect([acidPlan(all).topUpMl > 0, acidPlan(some).topUpMl]).to.deep.equal([true, 0]);
+    expect(planOf(some).readySeconds!).to.be.lessThan(planOf(all).readySeconds!);
+    expect([planOf(all).topUpMl > 0, planOf(some).topUpMl]).to.deep.equal([true, 0]);
   });
   it('flesh side down it takes a few millimetres of liquid, not a pan filled', () => {
     const fillet: AcidSettings = { ...dice, cut: 'fillet', sizes: [8], faces: 1 };
     // 400 g of 8 mm lie on 474 cm²: 4 mm deep are 190 ml.
-    expect(acidPlan(fillet).coverMl).to.be.closeTo(190, 1);
-    expect(acidPlan({ ...fillet, faces: 2 }).coverMl).to.be.closeTo(253, 1);
+    expect(planOf(fillet).coverMl).to.be.closeTo(190, 1);
+    expect(planOf({ ...fillet, faces: 2 }).coverMl).to.be.closeTo(253, 1);
   });
   it('names how far it is: a kiss is thin whatever the size', () => {
     expect([0.05, 0.3, 0.5, 0.8, 0.97].map((rim) => setPointAt(rim, 6))).to.deep.equal([...SET_POINTS]);
@@ -101,36 +109,34 @@ describe('fish in acid', () => {
     expect(setPointAt(0.15, 6)).to.equal('rimmed');
   });
   it('each look comes after the one before, and before it is past', () => {
-    const ready = SET_POINTS.map((wanted) => acidPlan({ ...dice, wanted }));
+    const ready = SET_POINTS.map((wanted) => planOf({ ...dice, wanted }));
     ready.forEach(({ readySeconds, pastSeconds }, index) => {
       expect(readySeconds!).to.be.greaterThan(index > 0 ? ready[index - 1]!.readySeconds! : 0);
       expect(pastSeconds!).to.be.greaterThan(readySeconds!);
     });
     for (const wanted of SET_POINTS) {
-      const plan = acidPlan({ ...dice, wanted });
+      const plan = planOf({ ...dice, wanted });
       expect(lookAt(plan, plan.readySeconds! * 1.001).look).to.equal(wanted);
     }
   });
   it('twice the size is four times the time; warmer is faster; dark fish, water and less juice are slower', () => {
-    const plain = acidPlan(dice).readySeconds!;
-    expect(acidPlan({ ...dice, sizes: [24] }).readySeconds! / plain).to.be.closeTo(4, 1e-6);
-    expect(acidPlan({ ...dice, celsius: 15 }).readySeconds!).to.be.lessThan(plain);
+    const plain = planOf(dice).readySeconds!;
+    expect(planOf({ ...dice, sizes: [24] }).readySeconds! / plain).to.be.closeTo(4, 1e-6);
+    expect(planOf({ ...dice, celsius: 15 }).readySeconds!).to.be.lessThan(plain);
     for (const slower of [
       { dark: true },
       { liquid: [...dice.liquid, { what: 'water' as const, ml: 300 }] },
       { liquid: [{ what: 'sour' as const, id: 'lime', ml: 60 }] }
     ]) {
-      expect(acidPlan({ ...dice, ...slower }).readySeconds ?? Infinity, JSON.stringify(slower)).to.be.greaterThan(
-        plain
-      );
+      expect(planOf({ ...dice, ...slower }).readySeconds ?? Infinity, JSON.stringify(slower)).to.be.greaterThan(plain);
     }
   });
   it('water only: no acid, it will not turn; a spoon of juice stalls', () => {
-    const water = acidPlan({ ...dice, liquid: [{ what: 'water', ml: 300 }] });
+    const water = planOf({ ...dice, liquid: [{ what: 'water', ml: 300 }] });
     expect(water).to.deep.include({ sour: false, readySeconds: null });
     expect(lookAt(water, 7200).raw).to.equal(1);
-    expect(acidBand({ ...dice, liquid: [{ what: 'water', ml: 300 }] }).readySeconds).to.equal(null);
-    const spoon = acidPlan({ ...dice, wanted: 'set', liquid: [{ what: 'sour', id: 'lime', ml: 15 }] });
+    expect(bandOf({ ...dice, liquid: [{ what: 'water', ml: 300 }] }).readySeconds).to.equal(null);
+    const spoon = planOf({ ...dice, wanted: 'set', liquid: [{ what: 'sour', id: 'lime', ml: 15 }] });
     expect(spoon.readySeconds).to.equal(null);
     expect(spoon.topUpMl).to.be.greaterThan(200);
   });
@@ -143,26 +149,26 @@ describe('fish in acid', () => {
       shape: { kind: 'brick', halves: [1, 2, 3] },
       halfMm: 5
     });
-    const skin = acidPlan({ ...dice, cut: 'fillet', sizes: [8], faces: 1 }).readySeconds!;
-    expect(acidPlan({ ...dice, cut: 'fillet', sizes: [16], faces: 2 }).readySeconds!).to.be.closeTo(skin, 1e-6);
+    const skin = planOf({ ...dice, cut: 'fillet', sizes: [8], faces: 1 }).readySeconds!;
+    expect(planOf({ ...dice, cut: 'fillet', sizes: [16], faces: 2 }).readySeconds!).to.be.closeTo(skin, 1e-6);
   });
   it('the band holds the likely time, spans more than double, and repeats itself', () => {
-    const { readySeconds, pastSeconds } = acidBand({ ...dice, cut: 'slice', sizes: [6] }, 0.3);
+    const { readySeconds, pastSeconds } = bandOf({ ...dice, cut: 'slice', sizes: [6] }, 0.3);
     expect(readySeconds!.low).to.be.at.most(readySeconds!.likely);
     expect(readySeconds!.high / readySeconds!.low).to.be.greaterThan(2);
     expect(pastSeconds!.likely).to.be.greaterThan(readySeconds!.likely);
-    expect(acidBand({ ...dice, cut: 'slice', sizes: [6] }, 0.3).readySeconds).to.deep.equal(readySeconds);
+    expect(bandOf({ ...dice, cut: 'slice', sizes: [6] }, 0.3).readySeconds).to.deep.equal(readySeconds);
   });
   it('one piece cut open sets the pace: what the forecast shows leaves it alone, a wider raw middle slows it', () => {
-    const plan = acidPlan(dice);
+    const plan = planOf(dice);
     const seconds = plan.readySeconds!;
     const shown = 12 * (1 - lookAt(plan, seconds).rim);
-    expect(paceFromCheck(dice, shown, seconds)).to.be.closeTo(1, 0.02);
-    expect(paceFromCheck(dice, shown + 1.5, seconds)).to.be.lessThan(0.85);
-    expect(paceFromCheck(dice, shown - 1.5, seconds)).to.be.greaterThan(1.15);
-    const slower = { ...dice, pace: paceFromCheck(dice, shown + 1.5, seconds) };
-    expect(12 * (1 - lookAt(acidPlan(slower), seconds).rim)).to.be.closeTo(shown + 1.5, 0.15);
-    expect(troubleOf(() => paceFromCheck(dice, 13, 600)).details.field).to.equal('rawMm');
+    expect(paceTaught(dice, shown, seconds)).to.be.closeTo(1, 0.02);
+    expect(paceTaught(dice, shown + 1.5, seconds)).to.be.lessThan(0.85);
+    expect(paceTaught(dice, shown - 1.5, seconds)).to.be.greaterThan(1.15);
+    const slower = { ...dice, pace: paceTaught(dice, shown + 1.5, seconds) };
+    expect(12 * (1 - lookAt(planOf(slower), seconds).rim)).to.be.closeTo(shown + 1.5, 0.15);
+    expect(troubleOf(() => paceTaught(dice, 13, 600)).details.field).to.equal('rawMm');
   });
   const refused: [string, Partial<AcidSettings>, string][] = [
     ['80 mm dice', { sizes: [80] }, 'size'],
@@ -173,7 +179,7 @@ describe('fish in acid', () => {
   ];
   for (const [what, more, field] of refused) {
     it(`${what}: refused, and ${field} is named`, () => {
-      expect(troubleOf(() => acidPlan({ ...dice, ...more })).details.field).to.equal(field);
+      expect(troubleOf(() => planOf({ ...dice, ...more })).details.field).to.equal(field);
     });
   }
 });

@@ -78,6 +78,7 @@ export const BOOKS: readonly Query[] = [
     name: 'name-meanings',
     path: 'species-named',
     summary: 'Species that answer to a market name, and why it matters which.',
+    example: { name: 'white tuna' },
     input: meaningFields,
     run: meaningsOf
   }),
@@ -93,6 +94,7 @@ export const BOOKS: readonly Query[] = [
     name: 'recipe-scaled',
     path: 'recipe-scaled',
     summary: 'A recipe in grams for pieces, or for so much fish, rounded to what the scale shows.',
+    example: { recipe: 'weighed-at-two', mass: '1 kg' },
     input: scaledFields,
     run: scaledRecipe
   }),
@@ -121,6 +123,7 @@ export const BOOKS: readonly Query[] = [
     name: 'dish-scaled',
     path: 'dish-scaled',
     summary: 'A dish in grams for so many portions, and what is different from the version before.',
+    example: { dish: 'char-and-lime', portions: '12' },
     input: scaledDishFields,
     run: (room, input) => scaledDish(room.store, input)
   }),
@@ -128,6 +131,7 @@ export const BOOKS: readonly Query[] = [
     name: 'sauce-scaled',
     path: 'sauce-scaled',
     summary: 'A sauce in grams for pieces, or for so much fish, portion by portion.',
+    example: { sauce: 'harbour-lime', mass: '400 g' },
     input: scaledSauceFields,
     run: (room, input) => scaledSauce(room.store, input)
   }),

@@ -20,6 +20,7 @@ export const OF_FISH: readonly Query[] = [
     name: 'delivery',
     path: 'deliveries/{id}',
     summary: 'One delivery: its lots, what was decided and what holds each back.',
+    example: { id: 'DEL-0309-1' },
     input: id,
     run: (room, input) => deliveryView(room, input.id)
   }),
@@ -27,6 +28,7 @@ export const OF_FISH: readonly Query[] = [
     name: 'lot-tree',
     path: 'lots/{id}/tree',
     summary: 'What became of a lot: a page of its pieces, its weights and money, and how both flow.',
+    example: { id: 'ARC-0309-1' },
     input: lotFields,
     run: (room, input) => lotView(room, { ...input, live: input.live === true || input.live === '1' })
   }),
@@ -34,6 +36,7 @@ export const OF_FISH: readonly Query[] = [
     name: 'board',
     path: 'boards/{id}',
     summary: 'A piece on the board, or as it would be: cut map, balance, yield, cost, portions.',
+    example: { id: 'ARC-0309-1-A' },
     input: z.object({ id: z.string(), map: z.string().optional(), template: z.string().optional() }),
     run: (room, { id: piece, ...asked }) => boardView(room, piece, asked)
   }),
@@ -41,6 +44,7 @@ export const OF_FISH: readonly Query[] = [
     name: 'label',
     path: 'pieces/{id}/label',
     summary: 'What stands on the label of a piece; its PDF is at /labels/sheet.pdf?piece=…&size=….',
+    example: { id: 'ARC-0309-1-A' },
     input: id,
     run(room, input) {
       const label = labelData(room, input.id);
@@ -51,6 +55,7 @@ export const OF_FISH: readonly Query[] = [
     name: 'compare',
     path: 'pieces/{id}/compare',
     summary: 'One piece under every rule profile, side by side.',
+    example: { id: 'ARC-0309-1-A' },
     input: id,
     run: (room, input) => compareView(room, input.id)
   }),
@@ -72,6 +77,7 @@ export const OF_FISH: readonly Query[] = [
     name: 'lot',
     path: 'lots/{id}',
     summary: 'One lot.',
+    example: { id: 'ARC-0309-1' },
     input: id,
     run: (room, input) => room.store.projections.lot(input.id)
   }),
@@ -79,6 +85,7 @@ export const OF_FISH: readonly Query[] = [
     name: 'piece',
     path: 'pieces/{id}',
     summary: 'One piece: state, verdict, history.',
+    example: { id: 'ARC-0309-1-A' },
     input: id,
     run: (room, input) => pieceView(room, input.id)
   }),
@@ -86,6 +93,7 @@ export const OF_FISH: readonly Query[] = [
     name: 'verdict',
     path: 'pieces/{id}/verdict',
     summary: 'The verdict at a moment, by what was on record at another.',
+    example: { id: 'ARC-0309-1-A' },
     input: id.extend({ at: z.string().optional(), knownAt: z.string().optional(), profile: z.string().optional() }),
     run(room, input) {
       const { zone } = room.store.projections.currentHouse();
@@ -104,6 +112,7 @@ export const OF_FISH: readonly Query[] = [
     name: 'place-log',
     path: 'places/{id}/log',
     summary: 'The log of a place in bins; no extreme of it is lost.',
+    example: { id: 'drawer-1', points: '50' },
     input: placeLogFields,
     run: placeLogView
   }),
@@ -120,6 +129,7 @@ export const OF_FISH: readonly Query[] = [
     name: 'freeze-run',
     path: 'pieces/{id}/freeze',
     summary: 'The last freezer run of a piece: log, forecast, and what it proves by either clock.',
+    example: { id: 'ARC-0309-1-A' },
     input: id,
     run: (room, input) => ({ freeze: freezeRunView(room, input.id) })
   }),
@@ -127,6 +137,7 @@ export const OF_FISH: readonly Query[] = [
     name: 'freezing-record',
     path: 'pieces/{id}/freezing-record',
     summary: 'The freezing record the rule book asks for, and until when it is kept.',
+    example: { id: 'ARC-0309-1-A' },
     input: id,
     run: (room, input) => freezingRecord(room, input.id)
   }),
@@ -135,6 +146,7 @@ export const OF_FISH: readonly Query[] = [
     path: 'pieces/{id}/roads',
     summary:
       'How to open a piece by when it is wanted: the cheapest ways with their dates, and the letter to the seller.',
+    example: { id: 'ARC-0309-1-A' },
     input: roadFields,
     run: roadsAsked
   }),
@@ -171,6 +183,7 @@ export const OF_FISH: readonly Query[] = [
     name: 'readings',
     path: 'readings/{sensor}/{day}',
     summary: 'The kept log of a sensor on one business day.',
+    example: { sensor: 'x', day: '2026-01-01' },
     input: z.object({ sensor: z.string(), day: z.string() }),
     run: (room, input) => ({ readings: room.store.readings.day(input.sensor, input.day) })
   })

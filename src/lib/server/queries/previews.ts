@@ -27,6 +27,7 @@ export const PREVIEWS: readonly Query[] = [
     name: 'depth-preview',
     path: 'preview/depth',
     summary: 'What it takes to make a piece cure evenly: trim, fold or cut off, and what that costs.',
+    example: { piece: 'ARC-0309-1-A', length: '300 mm', t0: '30 mm', t6: '12 mm' },
     input: depthFields.extend({ wanted: optionalQuantity('length', { min: 2, max: 400 }) }),
     run: depthPreview
   }),
@@ -34,6 +35,7 @@ export const PREVIEWS: readonly Query[] = [
     name: 'inspection-preview',
     path: 'preview/inspection',
     summary: 'What a sheet says so far, and what it would recommend.',
+    example: { lot: 'ARC-0309-1', 'level-eye': '1' },
     input: inspectionFields,
     run: inspectionPreview
   }),
@@ -49,6 +51,7 @@ export const PREVIEWS: readonly Query[] = [
     name: 'door-verdict',
     path: 'preview/verdict',
     summary: 'The verdict on a lot still at the door.',
+    example: { species: 'turbot' },
     input: arrivalFields,
     run: arrivalVerdict
   }),
@@ -56,6 +59,7 @@ export const PREVIEWS: readonly Query[] = [
     name: 'freeze-preview',
     path: 'preview/freeze',
     summary: 'When the core would arrive in a freezer.',
+    example: { air: '-30 C', thickness: '30 mm', startCore: '2 C', cycle: 'us-168h' },
     input: freezePreview,
     run: (room, input) => forecastFreeze(room.store, room.store.projections.currentHouse(), input)
   }),
@@ -63,6 +67,7 @@ export const PREVIEWS: readonly Query[] = [
     name: 'thaw-preview',
     path: 'preview/thaw',
     summary: 'How long a thaw takes, and how warm its surface gets.',
+    example: { method: 'cold', medium: '3 C', thickness: '30 mm', startCore: '-20 C' },
     input: thawPreview,
     run(room, input) {
       const lot = input.piece ? room.store.projections.piece(input.piece).lot : null;
@@ -73,6 +78,17 @@ export const PREVIEWS: readonly Query[] = [
     name: 'cure-preview',
     path: 'preview/cure',
     summary: 'A cure as it would run: grams by zone, salt through time, weight, and when.',
+    example: {
+      piece: 'ARC-0309-1-A',
+      method: 'weighed',
+      thickness: '28 mm',
+      faces: '1',
+      celsius: '3 C',
+      salt: '2.5 %',
+      sugar: '1 %',
+      hours: '24 h',
+      target: '1 %'
+    },
     input: curePlan,
     run(room, input) {
       const { picture, sweet, ...result } = cure(cureSettingsFor(room.store, input));
@@ -84,6 +100,7 @@ export const PREVIEWS: readonly Query[] = [
     path: 'preview/acid',
     summary:
       'Fish in acid as it would go: rim and raw share through time, when it is as wanted, and when past its best.',
+    example: { piece: 'ARC-0309-1-A', cut: 'slice', size: '6 mm', celsius: '5 C', liquid: 'lime 200', wanted: 'half' },
     input: acidPlanFields.extend({ after: optionalNumeric(0, 7 * 1440).describe('min: what would I have then?') }),
     run(room, { after, ...input }) {
       const { course, ...plan } = acidPlan(
@@ -99,6 +116,7 @@ export const PREVIEWS: readonly Query[] = [
     name: 'slice-preview',
     path: 'preview/slice',
     summary: 'Slices from a block.',
+    example: { cut: 'straight', length: '180 mm', height: '30 mm', width: '70 mm', thickness: '6 mm' },
     input: z.object(sliceSet),
     run: (_, input) => cutFor(input)
   })

@@ -7,6 +7,8 @@ export interface Query<Schema extends z.ZodType = z.ZodType> {
   readonly path: string;
   readonly summary: string;
   readonly input: Schema;
+  /** An example of what is asked, as it is sent: it stands in the document, and the tests ask it of a house with a char in it. */
+  readonly example?: Readonly<Record<string, string>>;
   /** Asked by POST with a JSON body, for what is too long for an address. Nothing is written. */
   readonly post?: boolean;
   run(room: Room, input: z.infer<Schema>): unknown;
