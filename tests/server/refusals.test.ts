@@ -4,6 +4,7 @@ import { EmberError } from '../../src/lib/core/errors.ts';
 import { fieldMeta } from '../../src/lib/core/fields/field.ts';
 import { fieldTroubles, readAs, readFileAs } from '../../src/lib/core/fields/trouble.ts';
 import { errorSentence } from '../../src/lib/words/errors.ts';
+import { fieldName } from '../../src/lib/words/field-names.ts';
 import { namedIn } from '../../src/lib/words/plans/index.ts';
 import { OPERATIONS, QUERIES } from '../../src/lib/server/registry.ts';
 
@@ -65,6 +66,17 @@ describe('refusals', () => {
       }
     }
     expect(seen).to.be.greaterThan(2000);
+  });
+  it('every field of every operation and query has a word of its own', () => {
+    for (const { name, input } of shapes) {
+      for (const field of Object.keys(input.shape)) {
+        const word = namedIn(name, {})(field) ?? fieldName(field);
+        expect(word, `${name}.${field}`)
+          .to.match(/^(\p{Lu}|pH)/u)
+          .and.not.equal(field);
+      }
+    }
+    expect(fieldName('recipes.1.lines.2.amount')).to.equal('Recipe 2, line 3, amount');
   });
   it('a figure out of its range names the field by its word on the bench, and the range in the unit that was written', () => {
     const start = OPERATIONS.find(({ name }) => name === 'start-cure')!;

@@ -2,7 +2,7 @@ import type { RecordEvent } from '../core/record/events.ts';
 import { LOOK_FIELDS } from '../core/activity/age/lists.ts';
 import { lookWords } from '../words/age.ts';
 import { cureStepWords } from '../words/cure.ts';
-import { fieldName } from '../words/errors.ts';
+import { entryName } from '../words/field-names.ts';
 import { dayAndTime } from './format.ts';
 
 interface TypedLike {
@@ -43,7 +43,7 @@ function number(key: string, value: number, zone: string): string {
 const label = (key: string, isLog: boolean) => {
   if (isLog && OF_LOGS[key]) return OF_LOGS[key];
   const bare = key.replace(/(Grams|Degrees|Minutes|Celsius)$/, '') || key;
-  return fieldName(bare) === bare ? bare.replace(/([A-Z])/g, ' $1').toLowerCase() : fieldName(bare).toLowerCase();
+  return entryName(bare) === bare ? bare.replace(/([A-Z])/g, ' $1').toLowerCase() : entryName(bare).toLowerCase();
 };
 
 /** The parts of an entry that a person reads at a glance: quantities as they were typed, words as they were written. */

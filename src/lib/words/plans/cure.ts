@@ -52,7 +52,7 @@ export const CURE_FIELDS: PlanWords<typeof cureSet & typeof cureLaid> = {
   },
   changes: { label: 'Waters in all' },
   presalt: { label: 'Salted first with' },
-  presaltMinutes: { label: 'for, minutes' },
+  presaltMinutes: { label: 'Salted first for, min' },
   pasteWater: { label: 'Water in it' },
   flat: { label: 'Take it as even' },
   place: { label: 'Where it lies', placeholder: 'Drawer 1' },

@@ -5,7 +5,8 @@ import { theApp } from '$lib/server/app.ts';
 import { actionsFor, formInput } from '$lib/server/forms.ts';
 import { noteFields, readNote } from '$lib/server/plans/note.ts';
 import { standing } from '$lib/server/room.ts';
-import { errorSentence, fieldName } from '$lib/words/errors.ts';
+import { errorSentence } from '$lib/words/errors.ts';
+import { fieldName } from '$lib/words/field-names.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const actions: Actions = {
