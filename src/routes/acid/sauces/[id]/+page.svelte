@@ -4,12 +4,12 @@
   import PageChanges from '$lib/ui/book/PageChanges.svelte';
   import PageSheet from '$lib/ui/book/PageSheet.svelte';
   import PageSide from '$lib/ui/book/PageSide.svelte';
+  import ScaledTo from '$lib/ui/book/ScaledTo.svelte';
   import AcidTabs from '$lib/ui/acid/AcidTabs.svelte';
   import SauceForm from '$lib/ui/acid/SauceForm.svelte';
   import Swapped from '$lib/ui/controls/Swapped.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
-  import PieceTicks from '$lib/ui/controls/PieceTicks.svelte';
   import { formatMass } from '$lib/ui/format.ts';
   import { SAUCE_KIND_WORDS } from '$lib/words/acid.ts';
   import { TOLD_WORDS, toldLine } from '$lib/words/notices.ts';
@@ -22,14 +22,6 @@
   const scaled = $derived(data.scaled);
   const body = $derived(scaled.body);
   const isCurrent = $derived(scaled.version === sauce.version);
-  // svelte-ignore state_referenced_locally
-  let picked = $state([...data.picked]);
-  function choose() {
-    const asked = new URLSearchParams(page.url.searchParams);
-    asked.delete('pieces');
-    for (const id of picked) asked.append('pieces', id);
-    void goto(`?${asked}`, { replaceState: true, noScroll: true, keepFocus: true });
-  }
   /** As the scale shows it, in the house's unit. */
   const weighed = (grams: number) => (units.mass === 'g' ? `${grams} g` : formatMass(grams, units));
   const fractions = (exact: number) => (Math.abs(exact - Math.round(exact)) < 0.05 ? 'just right' : exact.toFixed(1));
@@ -53,7 +45,9 @@
       subject={sauce.id}
       submit="What was added becomes the next version"
       onDone={() =>
-        void goto(page.url.pathname + (picked.length > 0 ? `?${picked.map((id) => `pieces=${id}`).join('&')}` : ''))}
+        void goto(
+          page.url.pathname + (data.picked.length > 0 ? `?${data.picked.map((id) => `pieces=${id}`).join('&')}` : '')
+        )}
     >
       <input type="hidden" name="id" value={sauce.id} />
       <input type="hidden" name="mass" value="{scaled.fish} g" />
@@ -135,14 +129,7 @@
     <a class="link" href="/acid/sauces/export?id={sauce.id}" download="{sauce.id}.json">as a file</a>
   </p>
   {#snippet side()}
-    <section class="sheet">
-      <h2>Scaled to</h2>
-      {#if data.pieces.length > 0}
-        <PieceTicks pieces={data.pieces} {units} bind:picked onchange={choose} />
-      {:else}<p class="soft">
-          Nothing in the house to scale it to: shown for {formatMass(scaled.fish, units)}.
-        </p>{/if}
-    </section>
+    <ScaledTo pieces={data.pieces} chosen={data.picked} grams={scaled.fish} {units} />
     <PageSide shape="sauce" page={sauce} people={data.people} {zone} />
   {/snippet}
   {#snippet next()}

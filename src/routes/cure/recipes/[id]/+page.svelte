@@ -1,12 +1,10 @@
 <script lang="ts">
   import { BULK_DENSITY, saltVolume } from '$lib/core/bench/cure/brine.ts';
   import { type SaltKind } from '$lib/core/activity/cure/lists.ts';
-  import { goto } from '$app/navigation';
-  import { page } from '$app/state';
   import PageChanges from '$lib/ui/book/PageChanges.svelte';
   import PageSheet from '$lib/ui/book/PageSheet.svelte';
   import PageSide from '$lib/ui/book/PageSide.svelte';
-  import PieceTicks from '$lib/ui/controls/PieceTicks.svelte';
+  import ScaledTo from '$lib/ui/book/ScaledTo.svelte';
   import CureTabs from '$lib/ui/cure/CureTabs.svelte';
   import { amountWords, recipeLinesText } from '$lib/ui/cure/recipe-text.ts';
   import RecipeForm from '$lib/ui/cure/RecipeForm.svelte';
@@ -21,20 +19,12 @@
   const zone = $derived(data.house.zone);
   const recipe = $derived(data.recipe);
   const body = $derived(data.body);
-  // svelte-ignore state_referenced_locally
-  let picked = $state([...data.picked]);
   let spoons = $state(false);
   let densities = $state<Record<SaltKind, string>>({
     fine: String(BULK_DENSITY.fine),
     coarse: String(BULK_DENSITY.coarse),
     flake: String(BULK_DENSITY.flake)
   });
-  function choose() {
-    const asked = new URLSearchParams(page.url.searchParams);
-    asked.delete('pieces');
-    for (const id of picked) asked.append('pieces', id);
-    void goto(`?${asked}`, { replaceState: true, noScroll: true, keepFocus: true });
-  }
   const spoonful = (grams: number, kind: SaltKind): string => {
     const density = Number(densities[kind].replace(',', '.'));
     return density >= 0.3 && density <= 1.6
@@ -148,14 +138,7 @@
     <a class="link" href="/cure/recipes/export?id={recipe.id}" download="{recipe.id}.json">as a file</a>
   </p>
   {#snippet side()}
-    <section class="sheet">
-      <h2>Scaled to</h2>
-      {#if data.pieces.length > 0}
-        <PieceTicks pieces={data.pieces} {units} bind:picked onchange={choose} />
-      {:else}<p class="soft">
-          Nothing in the house to scale it to: shown for {formatMass(data.scaled.grams, units)}.
-        </p>{/if}
-    </section>
+    <ScaledTo pieces={data.pieces} chosen={data.picked} grams={data.scaled.grams} {units} />
     <PageSide shape="recipe" page={recipe} people={data.people} {zone} />
   {/snippet}
   {#snippet next()}
