@@ -135,7 +135,7 @@ describe('nothing in it yet, and names without end', () => {
       id: 'house-long',
       base: 'us-fc',
       name: LONG.slice(0, 58),
-      'dial-coldHold': 4,
+      'limit-coldHold': 4,
       reason: LONG
     });
     await call('set-species', { id: 'turbot', name: LONG.slice(0, 58), iceDays: 9, reason: LONG });

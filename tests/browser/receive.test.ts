@@ -366,12 +366,12 @@ describe('receiving and judging', () => {
     await send(page, 'set-profile', {
       id: 'house-counter',
       name: 'Counter',
-      'dial-coldHold': '6',
+      'limit-coldHold': '6',
       reason: 'for a trial'
     });
     // A copy may be stricter than its base, never looser.
     await page.waitForSelector('.wrong:has-text("looser than the rule book")');
-    await send(page, 'set-profile', { 'dial-coldHold': '4' });
+    await send(page, 'set-profile', { 'limit-coldHold': '4' });
     await page.waitForSelector('main li:has-text("Counter"), main section:has-text("Counter")');
     await send(page, 'set-notice', { text: 'Raw here. Ask us.', reason: 'shorter for the card' });
     await page.waitForSelector('blockquote:has-text("Raw here. Ask us.")');

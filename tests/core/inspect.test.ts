@@ -3,9 +3,9 @@ import fc from 'fast-check';
 import { gradeOf, recommend, scoreSheet, STRICTNESS, type Answers } from '../../src/lib/core/inspect/score.ts';
 import { SHEETS, sheetIdFor, sheetIn, type Sheet } from '../../src/lib/core/inspect/sheets.ts';
 import { SPECIES } from '../../src/lib/core/fish/species.ts';
-import { DIALS, belowFloor, buildProfile, looserChanges } from '../../src/lib/core/codes/profiles/house.ts';
+import { HOUSE_LIMITS, belowFloor, buildProfile, looserChanges } from '../../src/lib/core/codes/profiles/house.ts';
 import { PROFILES, profileById } from '../../src/lib/core/codes/profiles/index.ts';
-import { DIALS_WITH_WORDS } from '../../src/lib/words/dials.ts';
+import { LIMITS_WITH_WORDS } from '../../src/lib/words/house-limits.ts';
 import { troubleOf } from './measure.test.ts';
 import { runs } from '../runs.ts';
 
@@ -163,8 +163,8 @@ describe('the house’s copy of a rule book', () => {
   const base = profileById('us-fc');
   const build = (changes: Record<string, number>) =>
     buildProfile(base, { id: 'house-x', base: 'us-fc', name: 'X', changes, reason: 'r', looser: [], by: 'p1', seq: 3 });
-  it('turns each dial, and reads it back', () => {
-    for (const { id, get, isSwitch, min, max } of DIALS) {
+  it('sets each limit, and reads it back', () => {
+    for (const { id, get, isSwitch, min, max } of HOUSE_LIMITS) {
       const before = get(base);
       if (before === null || id.startsWith('freeze')) continue;
       const ends = isSwitch ? [1 - before] : [min, max];
@@ -192,12 +192,12 @@ describe('the house’s copy of a rule book', () => {
     expect(looser({ farmExemption: 1 }, profileById('jp'))).to.deep.equal(['farmExemption']);
     expect(looser({ coreClock: 0 }, profileById('eu'))).to.deep.equal(['coreClock']);
   });
-  it('refuses what no dial goes to, and a dial that is not there', () => {
+  it('refuses what no limit goes to, and a limit that is not there', () => {
     expect(troubleOf(() => looserChanges(base, { coldHold: 30 })).code).to.equal('quantity.out-of-range');
     expect(troubleOf(() => looserChanges(base, { moon: 1 })).code).to.equal('profile.unknown');
   });
-  it('has words for each dial, and names its base and entry', () => {
-    expect(DIALS.map(({ id }) => id)).to.have.members(DIALS_WITH_WORDS);
+  it('has words for each limit, and names its base and entry', () => {
+    expect(HOUSE_LIMITS.map(({ id }) => id)).to.have.members(LIMITS_WITH_WORDS);
     expect(build({}).version).to.equal(`${base.version}, house entry 3`);
     expect(PROFILES.map(({ id }) => id)).to.deep.equal(['us-fc', 'eu', 'uk', 'jp']);
   });

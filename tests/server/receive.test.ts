@@ -144,15 +144,15 @@ describe('receiving', () => {
         id: 'house-quick',
         base: 'us-fc',
         name: 'Quick',
-        'dial-freezeHoldFactor': '0.5',
+        'limit-freezeHoldFactor': '0.5',
         reason: 'our own study'
       };
       for (const own of ['', 'on']) {
         const answer = refused('set-profile', { ...input, own });
         expect(answer.code).to.equal('profile.below-floor');
-        expect(answer.details).to.include({ field: 'dial-freezeHoldFactor', max: 1 });
+        expect(answer.details).to.include({ field: 'limit-freezeHoldFactor', max: 1 });
       }
-      door.house.done('set-profile', { ...input, 'dial-freezeHoldFactor': '2' });
+      door.house.done('set-profile', { ...input, 'limit-freezeHoldFactor': '2' });
       const under = compareView(door.app, piece).profiles.find(({ id }) => id === 'house-quick')!;
       expect(under.windows.find(({ route }) => route === 'raw')!.state).to.equal('not-cleared');
       // Where a base writes no farm exemption either way, the house decides, and answers for it on every verdict.
@@ -160,7 +160,7 @@ describe('receiving', () => {
         id: 'house-farm',
         base: 'jp',
         name: 'Farms',
-        'dial-farmExemption': '1',
+        'limit-farmExemption': '1',
         reason: 'we know the farm'
       };
       expect(refused('set-profile', farm).code).to.equal('record.widens-without-owner');
@@ -172,13 +172,13 @@ describe('receiving', () => {
         id: 'house-short',
         base: 'eu',
         name: 'X',
-        'dial-dateMarkDays': '3',
+        'limit-dateMarkDays': '3',
         reason: 'short days'
       });
       expect(
         refused('set-profile', { id: 'house-short', base: 'eu', name: 'X', reason: 'long days again' }).code
       ).to.equal('record.widens-without-owner');
-      expect(refused('set-profile', { ...input, 'dial-coldHold': 'warm', own: 'on' }).code).to.equal(
+      expect(refused('set-profile', { ...input, 'limit-coldHold': 'warm', own: 'on' }).code).to.equal(
         'number.not-finite'
       );
     });

@@ -11,7 +11,7 @@ export const read = (hours: number, c: number) => event('cold.read', hours, { re
 export const readF = (hours: number, f: number) =>
   event('cold.read', hours, { reading: { si: ((f - 32) * 5) / 9, unit: 'F', typed: `${f} F` }, place: '' });
 
-/** A house's copy of the US code with some dials turned. */
+/** A house's copy of the US code with some limits of its own. */
 export const copy = (changes: HouseProfile['changes'], looser: string[] = [], base = 'us-fc') => ({
   profiles: {
     'house-x': { id: 'house-x', base, name: 'X', changes, reason: 'ours', looser, by: 'p1', seq: 5 }

@@ -92,13 +92,13 @@ export function stretchesOf(track: SpoilageTrack): readonly Stretch[] {
   let at = from;
   let next = 0;
   let pause = 0;
-  let spoken = 0;
+  let logIndex = 0;
   // Walks from edge to edge: of a warm reading, of a log, of a freezer; the lists are in order and do not overlap themselves.
   while (at < Infinity) {
     while (next < warm.length && warm[next]!.to <= at) next++;
     while (pause < pauses.length && pauses[pause]!.to <= at) pause++;
-    while (spoken < logged.length && logged[spoken]!.to <= at) spoken++;
-    const log = logged[spoken];
+    while (logIndex < logged.length && logged[logIndex]!.to <= at) logIndex++;
+    const log = logged[logIndex];
     const inLog = log !== undefined && log.from <= at;
     const heat = warm[next];
     const cold = pauses[pause];

@@ -159,7 +159,7 @@ export interface PlaceLog {
   readonly gapMs: number;
   above(limit: ScaleLimit): readonly Interval[];
   /** Stretches in which it was never silent for longer than this, ms: from a first reading to a last one. */
-  spoken(silenceMs: number): readonly Interval[];
+  heard(silenceMs: number): readonly Interval[];
   rates(climate: Species['climate']): readonly Stretch[];
 }
 
@@ -170,7 +170,7 @@ export function placeLog(
   logged: Series = series
 ): PlaceLog {
   const above = new Map<string, readonly Interval[]>();
-  const spoken = new Map<string, readonly Interval[]>();
+  const heardKept = new Map<string, readonly Interval[]>();
   const rates = new Map<string, readonly Stretch[]>();
   const kept = <Value>(book: Map<string, Value>, key: string, work: () => Value): Value => {
     const known = book.get(key);
@@ -184,7 +184,7 @@ export function placeLog(
     logged,
     seqs,
     gapMs,
-    spoken: (silenceMs) => kept(spoken, String(silenceMs), () => spokenIn(series, silenceMs)),
+    heard: (silenceMs) => kept(heardKept, String(silenceMs), () => spokenIn(series, silenceMs)),
     above: (limit) => kept(above, `${limit.c} ${limit.f}`, () => intervalsAbove(series, limit, gapMs)),
     rates: (climate) => kept(rates, climate, () => rateStretches(series, climate, gapMs))
   };

@@ -106,9 +106,10 @@ export function withHand(logged: Series, hand: Series): Series {
   if (hand.length === 0) return logged;
   const all = joined([logged, hand]);
   const written = new Set(hand.at);
-  const spoken = new Set<number>();
-  for (let index = 0; index < logged.length; index++) if (written.has(logged.at[index]!)) spoken.add(logged.at[index]!);
-  return { ...all, byHand: Uint8Array.from(all.at, (at) => (written.has(at) && !spoken.has(at) ? 1 : 0)) };
+  const byLogger = new Set<number>();
+  for (let index = 0; index < logged.length; index++)
+    if (written.has(logged.at[index]!)) byLogger.add(logged.at[index]!);
+  return { ...all, byHand: Uint8Array.from(all.at, (at) => (written.has(at) && !byLogger.has(at) ? 1 : 0)) };
 }
 
 /** Index of the first reading at or after a moment. */

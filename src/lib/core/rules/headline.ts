@@ -92,11 +92,11 @@ export function headlineOf(judged: Judged, route: Route, at: number, warnSeconds
     .filter((each) => each.state !== 'never' && each.state !== 'closed');
   const instead = isOver ? (others.find(isOpen) ?? others[0] ?? null) : null;
   // What is shut for ever asks for nothing; what it may still be instead does.
-  const spoken = isOver ? instead : said;
+  const told = isOver ? instead : said;
   return {
     ...said,
     deciding: decider(judged.reasons, window, state),
-    toOpen: spoken && !isOpen(spoken) ? opening(judged.reasons, spoken.route, at) : [],
+    toOpen: told && !isOpen(told) ? opening(judged.reasons, told.route, at) : [],
     instead
   };
 }

@@ -19,7 +19,7 @@ import { NO_LOGS, type LogBook } from '../log/holding.ts';
 import { combineAll, stateAt, type Reason, type RouteWindow, type WindowState } from '../codes/window.ts';
 import { findings, stands } from './hazards.ts';
 
-export interface Pins {
+export interface LeanedOn {
   readonly profile: string;
   readonly catalogue: string;
   readonly model: string;
@@ -30,13 +30,13 @@ export interface Verdict {
   readonly at: number;
   readonly knownAt: number;
   /** Versions of all it leaned on. */
-  readonly pins: Pins;
+  readonly pins: LeanedOn;
   readonly windows: readonly (RouteWindow & { readonly state: WindowState })[];
   readonly reasons: readonly Reason[];
 }
 
 /** The versions a decision made now leans on. */
-export function pinsFor(profile: RuleProfile, house?: Pick<HouseState, 'species'>): Pins {
+export function versionsFor(profile: RuleProfile, house?: Pick<HouseState, 'species'>): LeanedOn {
   const own = Object.values(house?.species ?? {}).reduce((last, { seq }) => Math.max(last, seq), 0);
   return {
     profile: profile.version,
@@ -236,7 +236,7 @@ export function judge(input: JudgeInput | readonly JudgeInput[]): Verdict {
     piece: chain.at(-1)!.id,
     at,
     knownAt,
-    pins: pinsFor(profileById(first.profile ?? house.profile, house.profiles), house),
+    pins: versionsFor(profileById(first.profile ?? house.profile, house.profiles), house),
     windows: windows.map((window) => Object.assign(window, { state: stateAt(window, at, house.warnMinutes * 60) })),
     reasons
   };

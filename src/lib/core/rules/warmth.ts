@@ -243,7 +243,7 @@ export function byPlaces({ chain, house }: Pick<JudgeContext, 'chain' | 'house'>
 function heardFor(context: SilenceContext, silenceMs: number): (Interval & { readonly seq: number })[] {
   const out: (Interval & { readonly seq: number })[] = context.frozen.map(({ from, to }) => ({ from, to, seq: 0 }));
   for (const { from, to, log, stay } of context.stays)
-    for (const run of clipped(log.spoken(silenceMs), from, to)) out.push({ ...run, seq: stay.seq });
+    for (const run of clipped(log.heard(silenceMs), from, to)) out.push({ ...run, seq: stay.seq });
   for (const hold of context.chain.flatMap((piece) => piece.holds))
     for (const { at, seq } of hold.readings) out.push({ from: at, to: at, seq });
   return out.sort((a, b) => a.from - b.from);

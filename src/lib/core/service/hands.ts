@@ -40,13 +40,13 @@ const READ_AHEAD_HOURS = 6;
  *
  * @param now ms
  * @param warnSeconds the house's warning time
- * @param spoken when the logger of a place last spoke, ms: while one does, nobody has to read it
+ * @param lastHeard when the logger of a place last spoke, ms: while one does, nobody has to read it
  */
 export function handsQueue(
   pieces: readonly ProjectedPiece[],
   now: number,
   warnSeconds: number,
-  spoken: ReadonlyMap<string, number> = new Map()
+  lastHeard: ReadonlyMap<string, number> = new Map()
 ): HandsTask[] {
   const tasks: HandsTask[] = [];
   const asked = new Set<string>();
@@ -55,7 +55,7 @@ export function handsQueue(
     const piece = state.id;
     const tray = state.holds.at(-1);
     const board = running(state.boards);
-    for (const each of SHOWS) tasks.push(...(each.tasks({ state, windows, now, spoken }) as readonly HandsTask[]));
+    for (const each of SHOWS) tasks.push(...(each.tasks({ state, windows, now, lastHeard }) as readonly HandsTask[]));
     // One reading of a place speaks for all that lies in it: it is asked for once.
     const readBy = clock?.warm.readBy ?? null;
     const where = state.stays.at(-1)?.to === null ? state.stays.at(-1)!.place : '';

@@ -22,7 +22,7 @@ export interface Asked {
   readonly windows: readonly RouteWindow[];
   readonly now: number;
   /** When the logger of a place last spoke, ms: while one does, nobody has to read it. */
-  readonly spoken: ReadonlyMap<string, number>;
+  readonly lastHeard: ReadonlyMap<string, number>;
 }
 
 /** What an activity shows of a piece: what it wants of hands, and its steps on the tide chart. */

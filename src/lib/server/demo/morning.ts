@@ -173,9 +173,9 @@ export function houseBooks({ step, receive, daysAgo, grams, celsius }: DemoTools
     id: 'house-counter',
     base: 'us-fc',
     name: 'Counter, stricter',
-    'dial-coldHold': 4,
-    'dial-histamineHours': 4,
-    'dial-strictAccuracy': 1,
+    'limit-coldHold': 4,
+    'limit-histamineHours': 4,
+    'limit-strictAccuracy': 1,
     reason: 'What we would want for our own guests.'
   }));
   step(199, 'p1', 'set-species', () => ({

@@ -15,7 +15,7 @@ import { NO_CUT } from '../../core/activity/piece/bodies.ts';
 import { acidNow, type AcidRun } from '../../core/activity/acid/fold.ts';
 import { type HouseState } from '../../core/record/house.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
-import { pinsFor } from '../../core/rules/verdict.ts';
+import { versionsFor } from '../../core/rules/verdict.ts';
 import { toldBody } from '../facts/declarations.ts';
 import { toldOfAcid } from '../facts/told.ts';
 import { draft } from '../store/record.ts';
@@ -76,7 +76,7 @@ export const startAcid = operation({
           salt: input.salt?.si ?? 0,
           place: input.place,
           ...toldBody(toldOfAcid(house, settings.liquid, input.also, at)),
-          pins: pinsFor(profileById(house.profile, house.profiles), house)
+          pins: versionsFor(profileById(house.profile, house.profiles), house)
         })
       ],
       result: {

@@ -10,7 +10,7 @@ import { running } from '../../core/record/occupation.ts';
 import { type AgeRun } from '../../core/activity/age/fold.ts';
 import { type PieceState } from '../../core/record/piece.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
-import { pinsFor } from '../../core/rules/verdict.ts';
+import { versionsFor } from '../../core/rules/verdict.ts';
 import { intervalOf, priorFor, weightsOf, hangingOf } from '../facts/drying-prior.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
@@ -84,7 +84,7 @@ export const startAge = operation({
           kind,
           prior,
           ready: forecast.targetDay,
-          pins: pinsFor(profileById(house.profile, house.profiles), house)
+          pins: versionsFor(profileById(house.profile, house.profiles), house)
         })
       ],
       result: { piece: input.piece, readyDays: forecast.targetDay?.likely ?? null }

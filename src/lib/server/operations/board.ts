@@ -18,7 +18,7 @@ import { type BoardRun } from '../../core/activity/board/fold.ts';
 import { type HouseState } from '../../core/record/house.ts';
 import { type PieceState } from '../../core/record/piece.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
-import { pinsFor } from '../../core/rules/verdict.ts';
+import { versionsFor } from '../../core/rules/verdict.ts';
 import { partWord } from '../../words/cuts.ts';
 import { candidatesOfLot, speciesOfLot } from '../facts/lot-species.ts';
 import { draft, type Draft } from '../store/record.ts';
@@ -116,7 +116,7 @@ export const openBoardOperation = operation({
         core: input.core,
         scaleInterval: interval,
         expected: { low, likely, high },
-        pins: pinsFor(profileById(house.profile, house.profiles), house)
+        pins: versionsFor(profileById(house.profile, house.profiles), house)
       })
     );
     if (input.core) events.push(draft('cold.read', `piece:${state.id}`, at, { reading: input.core, place: 'board' }));

@@ -4,7 +4,7 @@ import { FIXED_FIELDS, looserFields, type HouseSpecies } from '../../core/fish/h
 import { PARASITES, SPECIES_HAZARDS, speciesShape, type CatalogueEntry } from '../../core/fish/kinds.ts';
 import { SPECIES } from '../../core/fish/species.ts';
 import { SHEET_IDS, SHEETS } from '../../core/inspect/sheets.ts';
-import { belowFloor, DIALS, looserChanges } from '../../core/codes/profiles/house.ts';
+import { belowFloor, HOUSE_LIMITS, looserChanges } from '../../core/codes/profiles/house.ts';
 import { PROFILES, profileById } from '../../core/codes/profiles/index.ts';
 import { draft } from '../store/record.ts';
 import { list, neededText, optionalNumeric, shortText, ticked } from '../../core/fields/field.ts';
@@ -115,13 +115,13 @@ export const setProfile = operation({
       own: ticked
     })
     .catchall(z.union([z.string(), z.number(), z.boolean()]))
-    .describe(`one field "dial-<name>" each: ${DIALS.map(({ id }) => id).join(', ')}`),
+    .describe(`one field "limit-<name>" each: ${HOUSE_LIMITS.map(({ id }) => id).join(', ')}`),
   subject: () => 'house',
   run({ house, now }, input) {
     const base = profileById(input.base);
     const changes = Object.fromEntries(
-      DIALS.flatMap(({ id, get, isSwitch }) => {
-        const raw = input[`dial-${id}`];
+      HOUSE_LIMITS.flatMap(({ id, get, isSwitch }) => {
+        const raw = input[`limit-${id}`];
         if (raw === undefined || raw === '') return [];
         const value = isSwitch ? Number(raw === 'on' || raw === '1' || raw === true || raw === 1) : Number(raw);
         if (!Number.isFinite(value)) throw new EmberError('number.not-finite', { field: id, seen: String(raw) });
@@ -130,9 +130,9 @@ export const setProfile = operation({
     );
     const [floor] = belowFloor(base, changes);
     if (floor) {
-      const { unit, get, isSwitch } = DIALS.find(({ id }) => id === floor)!;
+      const { unit, get, isSwitch } = HOUSE_LIMITS.find(({ id }) => id === floor)!;
       throw new EmberError('profile.below-floor', {
-        field: `dial-${floor}`,
+        field: `limit-${floor}`,
         unit,
         max: isSwitch ? undefined : (get(base) ?? undefined),
         seen: String(changes[floor])
@@ -165,7 +165,7 @@ function looserAgainst(
   after: Readonly<Record<string, number | boolean>>
 ): boolean {
   if (!before) return false;
-  return DIALS.some(({ id, looserWhen }) => {
+  return HOUSE_LIMITS.some(({ id, looserWhen }) => {
     const [was, is] = [before[id], after[id]];
     if (was === undefined || is === was) return false;
     if (is === undefined) return true;

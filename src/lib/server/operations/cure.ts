@@ -11,7 +11,7 @@ import { cureNow } from '../../core/activity/cure/fold.ts';
 import { type HouseState } from '../../core/record/house.ts';
 import { METER_PLACES } from '../../core/bench/cure/learn.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
-import { pinsFor } from '../../core/rules/verdict.ts';
+import { versionsFor } from '../../core/rules/verdict.ts';
 import { readInstant } from '../../core/measure/day.ts';
 import { cureSubject, forecastBody, runningSettings, warmthOf } from '../plans/cure.ts';
 import { pageOf } from '../facts/book.ts';
@@ -22,7 +22,7 @@ import { neededText, optionalNumeric, optionalQuantity, pieceId, shortText, when
 import { pieceForStep, ongoing } from './guard.ts';
 import { operation } from './operation.ts';
 
-const pins = (house: HouseState) => pinsFor(profileById(house.profile, house.profiles), house);
+const pins = (house: HouseState) => versionsFor(profileById(house.profile, house.profiles), house);
 const placeNamed = (house: HouseState, named: string) => listedAs(house, named)?.name ?? named;
 
 export const startCure = operation({

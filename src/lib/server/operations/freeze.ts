@@ -7,7 +7,7 @@ import type { FreezeRun } from '../../core/activity/freeze/fold.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import type { PieceState } from '../../core/record/piece.ts';
 import { judgeRun } from '../../core/rules/freezer-run.ts';
-import { pinsFor } from '../../core/rules/verdict.ts';
+import { versionsFor } from '../../core/rules/verdict.ts';
 import { draft, type Draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import { sealed } from './cold.ts';
@@ -47,7 +47,7 @@ export const startFreeze = operation({
       place,
       coreArrival: arrival,
       loadGrams,
-      pins: pinsFor(profile, house)
+      pins: versionsFor(profile, house)
     };
     return {
       events: ids.map((id) => draft('freeze.started', `piece:${id}`, at, body)),
@@ -106,7 +106,7 @@ export const replanFreeze = operation({
           air: input.air,
           coreArrival: arrival,
           cause: input.cause,
-          pins: pinsFor(profile, house)
+          pins: versionsFor(profile, house)
         })
       ],
       result: { piece: state.id, coreArrival: arrival }

@@ -6,7 +6,7 @@ import { STRICTNESS } from '../../core/inspect/score.ts';
 import { SHEET_IDS } from '../../core/inspect/sheets.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { isOwnable } from '../../core/rules/exceptions.ts';
-import { foldLineages, judge, pinsFor } from '../../core/rules/verdict.ts';
+import { foldLineages, judge, versionsFor } from '../../core/rules/verdict.ts';
 import { ROUTES } from '../../core/codes/window.ts';
 import { draft } from '../store/record.ts';
 import {
@@ -74,7 +74,7 @@ export const inspectLot = operation({
           reason: input.reason,
           owned: looser,
           note: input.note,
-          pins: pinsFor(profileById(house.profile, house.profiles), house)
+          pins: versionsFor(profileById(house.profile, house.profiles), house)
         })
       ],
       result: { lot: input.lot, recommended, iceDays: score.iceDays, points: score.points, most: score.most }
@@ -163,7 +163,7 @@ export const ownException = operation({
           routes,
           reason: input.reason,
           until: input.until ? now + input.until.si * 1000 : null,
-          pins: pinsFor(profileById(house.profile, house.profiles), house)
+          pins: versionsFor(profileById(house.profile, house.profiles), house)
         })
       ],
       result: { piece: input.piece, routes }

@@ -164,18 +164,18 @@ export function takeReadings(
     }
     const seals = sealed(store, dueForSeal(store, house, [...taken.keys()], now), house, now);
     let kept = 0;
-    const spoken = new Set<string>();
+    const places = new Set<string>();
     for (const [sensor, readings] of taken) {
       const news = store.readings.news(sensor, seriesOf(readings));
       store.readings.putTail(sensor, news, now, device.id);
       kept += news.length;
       const { place } = house.sensors[sensor]!;
-      if (news.length > 0 && place !== '') spoken.add(place);
+      if (news.length > 0 && place !== '') places.add(place);
     }
     const count = [...taken.values()].reduce((sum, { length }) => sum + length, 0);
     return {
       events: [...seals, ...quarantine(store.db, refused, device.id, now)],
-      places: [...spoken],
+      places: [...places],
       result: {
         device: device.id,
         taken: kept,

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
-import { foldLineages, judge, pinsFor } from '../../core/rules/verdict.ts';
+import { foldLineages, judge, versionsFor } from '../../core/rules/verdict.ts';
 import type { Step } from '../../core/record/occupation.ts';
 import { ROUTES } from '../../core/codes/window.ts';
 import { discardTime } from '../../core/rules/clocks.ts';
@@ -56,7 +56,7 @@ export const startHold = operation({
           label: input.label,
           startCore: input.startCore,
           discardAt,
-          pins: pinsFor(profile)
+          pins: versionsFor(profile)
         })
       ],
       result: { piece: input.piece, discardAt }

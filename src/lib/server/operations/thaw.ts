@@ -5,7 +5,7 @@ import { listedAs } from '../../core/activity/cold/places.ts';
 import { EmberError } from '../../core/errors.ts';
 import { THAW_DRIP } from '../../core/bench/freeze/thaw.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
-import { pinsFor } from '../../core/rules/verdict.ts';
+import { versionsFor } from '../../core/rules/verdict.ts';
 import { draft } from '../store/record.ts';
 import { MASS, optionalQuantity, pieceId, shortText, TEMPERATURE, ticked, when } from '../../core/fields/field.ts';
 import { outOfFreezer } from './freeze.ts';
@@ -46,7 +46,7 @@ export const startThaw = operation({
           forecast: arrival,
           surfaceWarmFrom: surfaceAbove?.from ?? null,
           grams: state.grams,
-          pins: pinsFor(profileById(house.profile, house.profiles), house)
+          pins: versionsFor(profileById(house.profile, house.profiles), house)
         })
       ],
       result: { piece, forecast: arrival }

@@ -17,7 +17,7 @@ import {
   UNIDENTIFIED
 } from '../../core/activity/receive/bodies.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
-import { pinsFor } from '../../core/rules/verdict.ts';
+import { versionsFor } from '../../core/rules/verdict.ts';
 import { businessDay, addDays, readInstant } from '../../core/measure/day.ts';
 import { draft, type Draft } from '../store/record.ts';
 import {
@@ -159,7 +159,7 @@ export function lotEntries(
         code,
         delivery,
         currency: house.currency,
-        pins: pinsFor(profileById(house.profile, house.profiles), house)
+        pins: versionsFor(profileById(house.profile, house.profiles), house)
       }),
       draft('piece.made', `piece:${piece}`, at, {
         code: piece,

@@ -5,7 +5,7 @@ import { LOOKALIKES } from '../../core/fish/lookalikes.ts';
 import { FAO_AREAS } from '../../core/fish/fao-areas.ts';
 import { speciesIndex } from '../../core/fish/search.ts';
 import { SHEET_IDS, sheetIn } from '../../core/inspect/sheets.ts';
-import { DIALS } from '../../core/codes/profiles/house.ts';
+import { HOUSE_LIMITS } from '../../core/codes/profiles/house.ts';
 import { profilesOf } from '../../core/codes/profiles/index.ts';
 import { yieldFields, yieldHistory } from '../facts/yields.ts';
 import { meaningFields, meaningsOf } from '../views/inspection.ts';
@@ -51,7 +51,7 @@ export const BOOKS: readonly Query[] = [
     path: 'profiles',
     summary: 'The rule profiles, number by number.',
     input: z.object({}),
-    run: (room) => ({ profiles: profilesOf(room.store.projections.currentHouse().profiles), dials: DIALS })
+    run: (room) => ({ profiles: profilesOf(room.store.projections.currentHouse().profiles), limits: HOUSE_LIMITS })
   }),
   query({
     name: 'sheets',

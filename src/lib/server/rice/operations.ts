@@ -6,7 +6,7 @@ import type { TubState } from '../../core/activity/rice/fold.ts';
 import { EmberError } from '../../core/errors.ts';
 import { readIngredients } from '../../core/ingredients/read.ts';
 import { businessDay } from '../../core/measure/day.ts';
-import { pinsFor } from '../../core/rules/verdict.ts';
+import { versionsFor } from '../../core/rules/verdict.ts';
 import { MASS, neededText, optionalQuantity, pieceId, quantity, shortText, when } from '../../core/fields/field.ts';
 import { operation } from '../operations/operation.ts';
 import { draft } from '../store/record.ts';
@@ -55,7 +55,7 @@ export const makeTub = operation({
           ...input,
           dressing: readIngredients(dressing, house.ingredients, 'dressing'),
           discardAt,
-          pins: pinsFor(profile)
+          pins: versionsFor(profile)
         })
       ],
       result: { tub: id, discardAt }

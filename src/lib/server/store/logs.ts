@@ -156,14 +156,14 @@ function logReader(record: RecordStore, readings: Readings, houseNow: () => Hous
     const inCore = core === '' ? NO_READINGS : readings.between(core, from, to, asked.known);
     if (air.length + inCore.length + hand.length === 0) return null;
     const probes = core === '' ? [] : everSaid().posts.filter((post) => post.sensor === core && post.from < to);
-    const spoken = [...posts, ...probes.slice(-1)];
+    const sensors = [...posts, ...probes.slice(-1)];
     return {
       air,
       core: inCore,
       hand,
-      accuracy: spoken.length > 0 ? Math.max(...spoken.map(({ accuracy }) => accuracy)) : null,
+      accuracy: sensors.length > 0 ? Math.max(...sensors.map(({ accuracy }) => accuracy)) : null,
       seq: seqOf(
-        spoken.map(({ sensor }) => sensor),
+        sensors.map(({ sensor }) => sensor),
         asked
       )
     };

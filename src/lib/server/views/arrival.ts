@@ -14,7 +14,7 @@ import {
 import type { LotState } from '../../core/record/lot.ts';
 import type { PieceState } from '../../core/record/piece.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
-import { judge, pinsFor } from '../../core/rules/verdict.ts';
+import { judge, versionsFor } from '../../core/rules/verdict.ts';
 import type { Room } from '../room.ts';
 import { choice, list, optionalQuantity, TEMPERATURE, ticked } from '../../core/fields/field.ts';
 
@@ -84,7 +84,7 @@ export function arrivalVerdict(room: Room, input: z.infer<typeof arrivalFields>)
       currency: house.currency,
       claim: '',
       reason: '',
-      pins: pinsFor(profileById(house.profile, house.profiles), house)
+      pins: versionsFor(profileById(house.profile, house.profiles), house)
     }
   };
   const piece: PieceState = {

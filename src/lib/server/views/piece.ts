@@ -72,10 +72,10 @@ function warmOf(inputs: readonly JudgeInput[], at: number) {
 /** Where it lay, newest first, and what the log of the place says of that time; an assumption where none does. */
 function whereabouts(room: Room, chain: readonly PieceState[], at: number, known: number) {
   const logs = room.store.projections.logs.book(at, known);
-  const spoken = loggedStays(chain, logs, at);
+  const loggedPlaces = loggedStays(chain, logs, at);
   return staysOf(chain)
     .map((stay) => {
-      const logged = spoken.find((each) => each.stay.seq === stay.seq && each.from === stay.from);
+      const logged = loggedPlaces.find((each) => each.stay.seq === stay.seq && each.from === stay.from);
       return { ...stay, log: logged ? coverOf(logged) : null };
     })
     .reverse();

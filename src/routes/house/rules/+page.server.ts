@@ -1,4 +1,4 @@
-import { DIALS } from '$lib/core/codes/profiles/house.ts';
+import { HOUSE_LIMITS } from '$lib/core/codes/profiles/house.ts';
 import { PROFILES, profileById, profilesOf } from '$lib/core/codes/profiles/index.ts';
 import { theApp } from '$lib/server/app.ts';
 import { noticeOf } from '$lib/server/facts/declarations.ts';
@@ -22,7 +22,7 @@ export const load = (({ url }) => {
     })),
     bases: PROFILES.map(({ id, name }) => ({ value: id, name })),
     copy,
-    dials: DIALS.map(({ id, unit, isSwitch, looserWhen, get }) => ({
+    limits: HOUSE_LIMITS.map(({ id, unit, isSwitch, looserWhen, get }) => ({
       id,
       unit,
       isSwitch: isSwitch ?? false,

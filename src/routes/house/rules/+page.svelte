@@ -1,21 +1,21 @@
 <script lang="ts">
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
-  import { dialWord } from '$lib/words/dials.ts';
+  import { houseLimitWord } from '$lib/words/house-limits.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
   const names = $derived(Object.fromEntries(data.people.map((person) => [person.id, person.name])));
-  const said = (value: number | null, dial: { id: string; unit: string; isSwitch: boolean }) =>
+  const said = (value: number | null, limit: { id: string; unit: string; isSwitch: boolean }) =>
     value === null
       ? 'not in this book'
-      : dial.isSwitch
+      : limit.isSwitch
         ? value
           ? 'yes'
           : 'no'
-        : dial.unit === '°C' && dial.id !== 'freezeColder'
+        : limit.unit === '°C' && limit.id !== 'freezeColder'
           ? `${value} °C (${Math.round((value * 9) / 0.5 + 320) / 10} °F)`.replaceAll('-', '\u2212')
-          : `${value} ${dial.unit}`;
+          : `${value} ${limit.unit}`;
   const of = (id: string) => data.copy?.changes[id];
 </script>
 
@@ -37,11 +37,11 @@
         </tr>
       </thead>
       <tbody>
-        {#each data.dials as dial (dial.id)}
+        {#each data.limits as limit (limit.id)}
           <tr>
-            <th scope="row">{dialWord(dial.id)}</th>
-            {#each dial.values as cell (cell.profile)}
-              <td class:changed={cell.changed}>{said(cell.value, dial)}</td>
+            <th scope="row">{houseLimitWord(limit.id)}</th>
+            {#each limit.values as cell (cell.profile)}
+              <td class:changed={cell.changed}>{said(cell.value, limit)}</td>
             {/each}
           </tr>
         {/each}
@@ -52,7 +52,7 @@
     <p class:trouble={(profile.house?.looser.length ?? 0) > 0}>
       <b>{profile.name}</b>: {names[profile.house!.by] ?? profile.house!.by}, “{profile.house!.reason}”{profile.house!
         .looser.length > 0
-        ? `. Looser than ${profile.house!.base} in: ${profile.house!.looser.map(dialWord).join('; ')}. It shows on every verdict.`
+        ? `. Looser than ${profile.house!.base} in: ${profile.house!.looser.map(houseLimitWord).join('; ')}. It shows on every verdict.`
         : ', stricter than its base throughout'}
       (<a class="link" href="/ledger?seq={profile.house!.seq}#e{profile.house!.seq}">entry {profile.house!.seq}</a>)
     </p>
@@ -81,25 +81,25 @@
         <Field name="name" label="Name" value={data.copy?.name ?? ''} />
         <p class="soft">Leave a field empty to keep what the book says.</p>
         <div class="row">
-          {#each data.dials as dial (dial.id)}
-            {#if dial.isSwitch}
+          {#each data.limits as limit (limit.id)}
+            {#if limit.isSwitch}
               <Field
-                name="dial-{dial.id}"
-                label={dialWord(dial.id)}
+                name="limit-{limit.id}"
+                label={houseLimitWord(limit.id)}
                 kind="choice"
                 options={[
                   { value: '', name: 'as the book says' },
                   { value: '1', name: 'yes' },
                   { value: '0', name: 'no' }
                 ]}
-                value={of(dial.id) === undefined ? '' : String(Number(of(dial.id)))}
+                value={of(limit.id) === undefined ? '' : String(Number(of(limit.id)))}
               />
             {:else}
               <Field
-                name="dial-{dial.id}"
-                label="{dialWord(dial.id)}{dial.unit ? `, ${dial.unit}` : ''}"
+                name="limit-{limit.id}"
+                label="{houseLimitWord(limit.id)}{limit.unit ? `, ${limit.unit}` : ''}"
                 kind="number"
-                value={of(dial.id) === undefined ? '' : String(of(dial.id))}
+                value={of(limit.id) === undefined ? '' : String(of(limit.id))}
                 optional
               />
             {/if}

@@ -8,13 +8,13 @@ const SHIFT = 8 * 3600_000;
 /** In a freezer: its next reading, and the one that proves the freeze. */
 export const freezeShow = show({
   codes: ['freeze-reading', 'freeze-proof'],
-  tasks({ state: { id: piece, freezes }, windows, now, spoken }) {
+  tasks({ state: { id: piece, freezes }, windows, now, lastHeard }) {
     const run = running(freezes);
     if (!run) return [];
     const seen = { place: run.plan.place };
     const due = windows.find((window) => window.route === 'raw')?.proofDue ?? null;
     const last = run.readings.at(-1)?.at ?? run.at;
-    const isLogged = now - (spoken.get(run.plan.place) ?? -Infinity) <= DEFAULT_LOGGED_GAP_SECONDS * 1000;
+    const isLogged = now - (lastHeard.get(run.plan.place) ?? -Infinity) <= DEFAULT_LOGGED_GAP_SECONDS * 1000;
     const tasks: Task<'freeze-reading' | 'freeze-proof'>[] = [];
     if (due) tasks.push({ code: 'freeze-proof', at: due, piece, seen });
     if (!isLogged && (!due || due > now)) tasks.push({ code: 'freeze-reading', at: last + SHIFT, piece, seen });

@@ -14,7 +14,7 @@ export interface HouseProfile {
 }
 
 /** One number or switch of a profile that a house may set otherwise. */
-export interface Dial {
+export interface HouseLimit {
   readonly id: string;
   readonly unit: string;
   readonly min: number;
@@ -38,7 +38,7 @@ const temperature = (
   key: 'receiveCold' | 'coldHold' | 'receiveFrozen',
   min: number,
   max: number
-): Dial => ({
+): HouseLimit => ({
   id,
   unit: '°C',
   min,
@@ -48,7 +48,7 @@ const temperature = (
   set: (profile, value) => ({ ...profile, [key]: inBoth(profile[key], value) })
 });
 
-export const DIALS: readonly Dial[] = [
+export const HOUSE_LIMITS: readonly HouseLimit[] = [
   temperature('receiveCold', 'receiveCold', -2, 10),
   temperature('receiveFrozen', 'receiveFrozen', -40, -10),
   temperature('coldHold', 'coldHold', -2, 10),
@@ -227,8 +227,8 @@ export const DIALS: readonly Dial[] = [
   }
 ];
 
-const dial = (id: string): Dial => {
-  const found = DIALS.find((each) => each.id === id);
+const limitOf = (id: string): HouseLimit => {
+  const found = HOUSE_LIMITS.find((each) => each.id === id);
   if (!found) throw new EmberError('profile.unknown', { field: 'changes', seen: id });
   return found;
 };
@@ -236,11 +236,11 @@ const dial = (id: string): Dial => {
 /**
  * Which of a house's changes are looser than the profile they change.
  *
- * @throws EmberError `profile.unknown` for a dial that is not there, `quantity.out-of-range`
+ * @throws EmberError `profile.unknown` for a limit that is not there, `quantity.out-of-range`
  */
 export function looserChanges(base: RuleProfile, changes: HouseProfile['changes']): string[] {
   return Object.entries(changes).flatMap(([id, raw]) => {
-    const { get, looserWhen, unit, min, max } = dial(id);
+    const { get, looserWhen, unit, min, max } = limitOf(id);
     const value = inRange(Number(raw), { field: id, unit, min, max });
     const before = get(base) ?? 0;
     const looser = looserWhen === 'higher' || looserWhen === 'on' ? value > before : value < before;
@@ -267,7 +267,7 @@ export function buildProfile(base: RuleProfile, own: HouseProfile): RuleProfile 
   let profile: RuleProfile = base;
   const refused = belowFloor(base, own.changes);
   for (const [id, value] of Object.entries(own.changes))
-    if (!refused.includes(id)) profile = dial(id).set(profile, Number(value));
+    if (!refused.includes(id)) profile = limitOf(id).set(profile, Number(value));
   profile = {
     ...profile,
     id: own.id,

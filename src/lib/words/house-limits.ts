@@ -1,5 +1,5 @@
 /** What a house may set otherwise in its copy of a rule profile, in words. */
-const DIAL_WORDS: Record<string, string> = {
+const LIMIT_WORDS: Record<string, string> = {
   receiveCold: 'Take in chilled fish at or below',
   receiveFrozen: 'Take in frozen fish at or below',
   coldHold: 'Hold cold at or below',
@@ -16,5 +16,5 @@ const DIAL_WORDS: Record<string, string> = {
   trayHours: 'Time on the tray, first clock',
   tagKeepDays: 'Keep shellfish tags'
 };
-export const dialWord = (id: string): string => DIAL_WORDS[id] ?? id;
-export const DIALS_WITH_WORDS = Object.keys(DIAL_WORDS);
+export const houseLimitWord = (id: string): string => LIMIT_WORDS[id] ?? id;
+export const LIMITS_WITH_WORDS = Object.keys(LIMIT_WORDS);
