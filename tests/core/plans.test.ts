@@ -17,6 +17,8 @@ import { settingsOnRecord } from '../../src/lib/core/bench/cure/settings.ts';
 import { boundsOf, fieldMeta, startOf } from '../../src/lib/core/fields/field.ts';
 import { unitsOffered, withUnit, written } from '../../src/lib/core/fields/written.ts';
 import { DEFAULT_PREFERENCES } from '../../src/lib/core/measure/units.ts';
+import { effectiveEvents } from '../../src/lib/core/record/amend.ts';
+import { patchNow, upcast, type BodyOf, type EventKind } from '../../src/lib/core/record/events.ts';
 import { recorded, type PlanShape } from '../../src/lib/core/record/recorded.ts';
 import { ACID_FIELDS } from '../../src/lib/words/plans/acid.ts';
 import { AGE_FIELDS } from '../../src/lib/words/plans/age.ts';
@@ -163,6 +165,37 @@ describe('cures and acid of older entries', () => {
       runs(200)
     );
     expect(settingsOnRecord(cureStartedFrom2({ settings: null }) as never)).to.equal(null);
+  });
+  it('what was amended in an older shape counts in the current one', () => {
+    const cured = { method: 'weighed', grams: 500, thicknessMm: 20, thinMm: null, profile: null, faces: 1, celsius: 2 };
+    const cure = { ...cured, fat: 'mid', thawed: false, salt: 0.02, sugar: 0, hours: 24, target: 0.01, restHours: 0 };
+    const settings = { ...cure, dosing: 'weight', drains: false, parameters: SHIPPED };
+    const acid = { cut: 'dice', sizes: [9], faces: 2, grams: 300, celsius: 3, liquid: [], dark: false, pace: 1 };
+    const poured = { ...acid, measuredPH: null, wanted: 'half' };
+    const cases: [EventKind, number, Record<string, unknown>, Record<string, unknown>][] = [
+      ['cure.started', 2, { settings, note: 'a' }, { settings: { ...settings, celsius: 11 } }],
+      ['acid.started', 2, { settings: poured, salt: 0 }, { settings: { ...poured, celsius: 14 }, salt: 0.01 }],
+      [
+        'age.started',
+        1,
+        { celsius: 1, target: 0.1, humidity: 0.8, note: '' },
+        { celsius: 9, humidity: null, note: 'x' }
+      ]
+    ];
+    for (const [kind, version, old, patch] of cases) {
+      const now = upcast(kind, version, old) as object;
+      const wanted = upcast(kind, version, { ...old, ...patch });
+      expect({ ...now, ...patchNow(kind, patch) }, kind).to.deep.equal(wanted);
+      // Brought up once, it stays as it is.
+      expect(patchNow(kind, patchNow(kind, patch)), kind).to.deep.equal(patchNow(kind, patch));
+    }
+    const hung = { seq: 1, happened: 0, recorded: 0, actor: 'p1', subject: 'piece:X', kind: 'age.started' as const };
+    const amended = { ...hung, seq: 2, recorded: 1, kind: 'entry.amended' as const };
+    const [seen] = effectiveEvents([
+      { ...hung, body: upcast('age.started', 1, { celsius: 1, target: 0.1, humidity: null }) },
+      { ...amended, body: { amends: 1, void: false, happened: null, patch: { celsius: 9 }, reason: 'x', widens: [] } }
+    ] as never);
+    expect((seen!.body as BodyOf<'age.started'>).celsius.si).to.equal(9);
   });
   it('fish in acid is computed from what it was', () => {
     const settings = fc.constantFrom(...CUTS).chain((cut) =>

@@ -163,6 +163,13 @@ describe('the book', () => {
       house.done('import-dishes', { text: JSON.stringify(file) });
       expect(told('lost').unsaid).to.deep.equal(['Lost sauce']);
     });
+    it('a list of allergens that comes with a file is told, and stays through the next version', () => {
+      const dishes = [{ name: 'From away', lines: [{ what: 'Char', kind: 'fish', grams: 60 }], allergens: ['lupin'] }];
+      house.done('import-dishes', { text: JSON.stringify({ format: 'ember-tide-dishes', version: 1, dishes }) });
+      expect(told('from-away').holds).to.deep.equal(['lupin']);
+      house.done('set-dish', { id: 'from-away', name: 'From away', lines: 'Char; 70; fish' });
+      expect(told('from-away').holds).to.deep.equal(['lupin']);
+    });
     it('is no dish in itself, however far round', () => {
       house.done('set-dish', { name: 'One', lines: 'Turbot; 60; fish' });
       house.done('set-dish', { name: 'Two', lines: 'One; 60; dish' });

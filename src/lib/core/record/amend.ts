@@ -1,4 +1,4 @@
-import type { RecordEvent } from './events.ts';
+import { patchNow, type RecordEvent } from './events.ts';
 
 type Amendment = Extract<RecordEvent, { kind: 'entry.amended' }>;
 
@@ -21,12 +21,15 @@ export function effectiveEvents(
   without?: ReadonlySet<number>
 ): RecordEvent[] {
   const known = events.filter((event) => event.recorded <= knownAt && !without?.has(event.seq));
+  const kinds = new Map(known.map(({ seq, kind }) => [seq, kind]));
   const voided = new Set<number>();
   const patches = new Map<number, { patch: Record<string, unknown>; happened: number | null; by: number[] }>();
   // Latest first: an amendment that was itself voided must not act.
   for (const event of [...known].sort((a, b) => b.seq - a.seq)) {
     if (event.kind !== 'entry.amended' || voided.has(event.seq)) continue;
-    const { amends, patch, happened } = event.body;
+    const { amends, happened } = event.body;
+    const kind = kinds.get(amends);
+    const patch = kind ? patchNow(kind, event.body.patch) : event.body.patch;
     if (event.body.void) voided.add(amends);
     else {
       const later = patches.get(amends);

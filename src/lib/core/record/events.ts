@@ -77,6 +77,15 @@ export function checkBody<Kind extends EventKind>(kindName: Kind, body: unknown)
 }
 
 /**
+ * Changed parts of an entry as its current version names them: an amendment is on record in the words of its day, and counts
+ * for as long as its entry does.
+ */
+export function patchNow(kindName: EventKind, patch: Record<string, unknown>): Record<string, unknown> {
+  const definition: KindDefinition = EVENT_KINDS[kindName];
+  return definition.patched?.(patch) ?? patch;
+}
+
+/**
  * Brings a stored body to the current version of its kind. What is stored is never rewritten.
  *
  * @throws EmberError `record.kind-unknown`, `record.version-unknown`

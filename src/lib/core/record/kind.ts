@@ -6,6 +6,8 @@ export interface KindDefinition {
   readonly body: z.ZodType;
   /** upcasts[n] turns a body of version n + 1 into version n + 2. */
   readonly upcasts: readonly ((body: unknown) => unknown)[];
+  /** Brings parts that an amendment changed, as an older version named them, to the current one; what is current stays as it is. */
+  readonly patched?: (patch: Record<string, unknown>) => Record<string, unknown>;
   /** Whether an entry may be amended by the people of the house. */
   readonly amendable: boolean;
 }

@@ -25,10 +25,15 @@ function toldOfLine(house: HouseState, line: DishLine, at: number, above: readon
 /** What a dish holds and may hold by its pages and ingredients, and of what nobody said; the fish on it comes to that. */
 export const toldOfDish = (
   house: HouseState,
-  dish: Pick<DishBody, 'lines'>,
+  dish: Pick<DishBody, 'lines' | 'allergens'>,
   at: number,
   above: readonly string[] = []
-): Told => toldTogether(dish.lines.map((line) => toldOfLine(house, line, at, above)));
+): Told =>
+  toldTogether([
+    // Out of a file a list may come that was typed elsewhere.
+    toldOfLines(house.ingredients, [], at, dish.allergens),
+    ...dish.lines.map((line) => toldOfLine(house, line, at, above))
+  ]);
 
 /** Every dish that stands in a dish, and in those. */
 export function dishesIn(

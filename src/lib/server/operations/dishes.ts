@@ -5,7 +5,7 @@ import { neededText, shortText } from '../../core/fields/field.ts';
 import { readAs } from '../../core/fields/trouble.ts';
 import { readIngredient } from '../../core/ingredients/read.ts';
 import type { HouseState } from '../../core/record/house.ts';
-import { bookOf } from '../facts/book.ts';
+import { bookOf, pageOf } from '../facts/book.ts';
 import { dishesIn } from '../facts/dishes.ts';
 import { operation } from './operation.ts';
 import { noteOn, pageToWrite, takeIn, textLines, withdraw, written } from './pages.ts';
@@ -63,6 +63,8 @@ export const setDish = operation({
       lines: textLines(input.lines).map((line) => dishLineFrom(line, house)),
       steps: textLines(input.steps),
       goodFor: input.goodFor,
+      // Typed elsewhere and come in with a file: told on, whatever the lines now say.
+      allergens: input.id === '' ? [] : pageOf(house, 'dish', input.id).allergens,
       note: input.note
     });
     if (dishesIn(house, page.lines).has(id)) {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { EVENT_KINDS, checkBody, type RecordEvent } from '../../core/record/events.ts';
+import { EVENT_KINDS, checkBody, type RecordEvent, patchNow } from '../../core/record/events.ts';
 import { effectiveEvents, refusalOf, unwarranted } from '../../core/record/amend.ts';
 import { foldLineages, judge, type Lineage } from '../../core/rules/verdict.ts';
 import { combineAll, isWider, type RouteWindow } from '../../core/codes/window.ts';
@@ -134,10 +134,11 @@ export const amendEntry = operation({
     reason: neededText(300),
     ownWidening: ticked.describe('I own that this opens a window wider than the record did')
   }),
-  run(context, input) {
+  run(context, said) {
     const { store } = context;
-    const original = store.record.event(input.seq);
-    if (!original) throw new EmberError('record.not-found', { field: 'seq', seen: input.seq });
+    const original = store.record.event(said.seq);
+    if (!original) throw new EmberError('record.not-found', { field: 'seq', seen: said.seq });
+    const input = { ...said, patch: patchNow(original.kind, said.patch) };
     if (!EVENT_KINDS[original.kind].amendable) {
       throw new EmberError('record.not-amendable', { field: 'seq', seen: original.kind });
     }

@@ -32,10 +32,14 @@
   const list = $derived<readonly PreparationStep[]>(kind === 'whole' ? PREPARATION.whole : PREPARATION.fillet);
   const cabinet = $derived(draft.texts.place ?? '');
   const spots = $derived(free[cabinet] ?? []);
-  // Another cabinet, another hook: the first free one of its kind.
+  const firstFree = () => spots.find((spot) => spot.startsWith(kind === 'whole' ? 'H' : 'S')) ?? '';
+  draft.texts.spot = untrack(firstFree);
+  // Another cabinet, another hook; what was chosen stands while only the page's data come anew.
+  let chosenIn = untrack(() => cabinet);
   $effect(() => {
-    const wanted = spots.find((spot) => spot.startsWith(kind === 'whole' ? 'H' : 'S')) ?? '';
-    untrack(() => (draft.texts.spot = wanted));
+    if (cabinet === chosenIn) return;
+    chosenIn = cabinet;
+    draft.texts.spot = untrack(firstFree);
   });
 </script>
 

@@ -66,6 +66,12 @@ export const acidStartedFrom2 = (body: unknown) => {
     subject: { grams, dark, pace }
   };
 };
+/** Settings that were amended while version 2 was in use. */
+export const acidPatched = ({ settings, ...rest }: Record<string, unknown>): Record<string, unknown> => {
+  if (settings === undefined) return rest;
+  const { set, subject } = acidStartedFrom2({ settings });
+  return { set, subject, ...rest };
+};
 /** What version 2 kept. */
 interface OlderSettings {
   readonly cut: string;
@@ -121,7 +127,7 @@ export const ingredientSwapped = z.object({ id: z.string(), instead: z.string(),
 export const ingredientBack = z.object({ id: z.string() });
 
 export const kinds = {
-  'acid.started': third(acidStarted, acidFrom1, acidStartedFrom2),
+  'acid.started': { ...third(acidStarted, acidFrom1, acidStartedFrom2), patched: acidPatched },
   'acid.checked': second(acidChecked, acidFrom1),
   'acid.lifted': kind(acidLifted, false),
   'acid.ended': kind(acidEnded),

@@ -19,17 +19,23 @@ export const ageStarted = z.object({
   ready: readyDay,
   pins
 });
-/** The first version kept figures as they were understood, without what was typed. */
-export const ageStartedFrom1 = (body: unknown) => {
-  const old = body as { target: number; celsius: number; humidity: number | null };
-  const percent = (si: number) => ({ si, unit: '%', typed: `${si * 100} %` });
-  return {
-    ...old,
-    target: percent(old.target),
-    celsius: { si: old.celsius, unit: 'C', typed: `${old.celsius} °C` },
-    humidity: old.humidity === null ? null : percent(old.humidity)
+const percent = (si: number) => ({ si, unit: '%', typed: `${si * 100} %` });
+const degrees = (si: number) => ({ si, unit: 'C', typed: `${si} °C` });
+/** The first version kept figures as they were understood, without what was typed; what was amended then, likewise. */
+export const agePatched = (patch: Record<string, unknown>): Record<string, unknown> => {
+  const said: Record<string, ((si: number) => object) | undefined> = {
+    target: percent,
+    celsius: degrees,
+    humidity: percent
   };
+  return Object.fromEntries(
+    Object.entries(patch).map(([name, value]) => {
+      const say = said[name];
+      return [name, say && typeof value === 'number' ? say(value) : value];
+    })
+  );
 };
+export const ageStartedFrom1 = (body: unknown) => agePatched(body as Record<string, unknown>);
 export const ageWeighed = z.object({
   mass: typedValue,
   /** Somebody stood by a weight that does not go with the others. */
@@ -90,7 +96,7 @@ export const serviceSet = z.object({
 });
 
 export const kinds = {
-  'age.started': second(ageStarted, ageStartedFrom1),
+  'age.started': { ...second(ageStarted, ageStartedFrom1), patched: agePatched },
   'age.weighed': kind(ageWeighed),
   'age.moved': kind(ageMoved),
   'age.looked': kind(ageLooked),

@@ -22,7 +22,7 @@ export const dishBody = z.object({
   lines: z.array(dishLine).min(1).max(24),
   steps: z.array(z.string().trim().min(1).max(240)).max(12).default([]),
   goodFor: z.string().max(120).default(''),
-  /** No list was ever typed into a dish; its pages and ingredients say what it holds. */
+  /** Nothing is written here: its pages and ingredients say what it holds. A list that comes in with a file is told as well. */
   allergens: z.array(z.string().max(30)).max(14).default([]),
   note: z.string().max(500).default('')
 });

@@ -140,6 +140,12 @@ export const cureStartedFrom2 = (body: unknown) => {
     subject: { grams, fat, thawed, profile, parameters }
   };
 };
+/** Settings that were amended while version 2 was in use. */
+export const curePatched = ({ settings, ...rest }: Record<string, unknown>): Record<string, unknown> => {
+  if (settings === undefined) return rest;
+  const { set, subject } = cureStartedFrom2({ settings });
+  return { set, subject, ...rest };
+};
 /** What version 2 kept. */
 interface OlderSettings {
   readonly method: string;
@@ -214,7 +220,7 @@ export const cureEndedFrom1 = (body: unknown) => ({
 export const learningSet = z.object({ cure: z.boolean() });
 
 export const kinds = {
-  'cure.started': third(cureStarted, cureStartedFrom1, cureStartedFrom2),
+  'cure.started': { ...third(cureStarted, cureStartedFrom1, cureStartedFrom2), patched: curePatched },
   'cure.changed': kind(cureChanged),
   'cure.stepped': kind(cureStepped),
   'cure.ended': second(cureEnded, cureEndedFrom1),
