@@ -19,7 +19,7 @@ const CORE = [
  */
 const SERVER = [
   ['clock[.]', 'config[.]', 'store/', 'devices/'],
-  ['room[.]', 'input/'],
+  ['answering[.]', 'room[.]', 'input/'],
   ['facts/'],
   ['plans/'],
   ['operations/', 'views/'],

@@ -75,6 +75,7 @@ async function checks() {
   const types = ['--tsconfig', './tsconfig.json', '--output', 'human', '--fail-on-warnings'];
   await check(runKept, 'types', 'npx', 'svelte-check', ...types);
   const layers = ['--config', '.dependency-cruiser.cjs', '--output-type', 'err', 'src', 'devices'];
+  await check(runKept, 'answers', process.execPath, '--import=tsx', 'scripts/answers.ts', '--check');
   await check(runKept, 'layers', 'npx', 'depcruise', ...layers);
 }
 

@@ -20,7 +20,7 @@ export const DAY = 24 * HOUR;
 export const START = Date.UTC(2026, 2, 9, 12);
 /** Cold places that stood on the list before anything came in. */
 export const listed = (...names: string[]): Pick<HouseState, 'coldSpans'> => ({
-  coldSpans: names.map((name) => ({ id: name, name, from: -Infinity, to: Infinity }))
+  coldSpans: names.map((name) => ({ id: name, name, from: -Infinity, to: null }))
 });
 export const HOUSE: HouseState = {
   ...NEW_HOUSE,

@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { movableClock, type MovableClock } from '../../src/lib/server/clock.ts';
 import { createExecutor, type Answer, type Executor } from '../../src/lib/server/operations/execute.ts';
+import { answerTroubles } from './answers.ts';
 import { operationByName } from '../../src/lib/server/registry.ts';
 import type { OpenOptions } from '../../src/lib/server/store/open.ts';
 import { openStore, type Store } from '../../src/lib/server/store/store.ts';
@@ -35,15 +36,22 @@ export function openTestHouse(file = ':memory:', options: OpenOptions = {}): Tes
     store,
     clock,
     executor,
-    act: (name, input, { key, seen, actor = 'p1', tablet } = {}) =>
-      executor.execute({
+    act(name, input, { key, seen, actor = 'p1', tablet } = {}) {
+      const answer = executor.execute({
         operation: operationByName(name)!,
         input,
         actor,
         tablet,
         key: key ?? `key-${store.record.head().seq}-${++keys}`,
         seen
-      }),
+      });
+      // Whatever a test does, its result is held against what the document says of it.
+      if (answer.ok) {
+        const troubles = answerTroubles(name, answer);
+        if (troubles.length > 0) throw new Error(troubles.join('; '));
+      }
+      return answer;
+    },
     done(name, input) {
       const answer = house.act(name, input);
       if (!answer.ok) throw new Error(`${name}: ${answer.code} ${JSON.stringify(answer.details)}`);

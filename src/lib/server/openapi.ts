@@ -1,10 +1,19 @@
 import { z } from 'zod';
 import { ERROR_CODES } from '../core/errors.ts';
+import answers from './answers.json' with { type: 'json' };
+import { EXAMPLES } from './examples.ts';
 import type { Query } from './queries/query.ts';
 import { OPERATIONS, QUERIES } from './registry.ts';
 import { FILE_TYPES } from './store/files.ts';
 
 const JSON_TYPE = 'application/json';
+
+/** What each query and operation answers, as its types say: `npm run answers` makes the file. */
+const ANSWERS: {
+  readonly queries: Readonly<Record<string, object>>;
+  readonly operations: Readonly<Record<string, object>>;
+  readonly parts: Readonly<Record<string, object>>;
+} = answers;
 
 /** A schema as OpenAPI 3.1 has it: JSON Schema of 2020-12, as it is sent. */
 function inputSchema(schema: z.ZodType): Record<string, unknown> {
@@ -27,6 +36,17 @@ const WRITE_PROBLEMS = {
   422: PROBLEMS[422],
   503: refused('The record cannot be written to just now. Nothing was written.')
 };
+
+/** What is answered where an operation was done; its result is its own. */
+const written = (result: object) => ({
+  type: 'object',
+  required: ['result', 'seq', 'repeated'],
+  properties: {
+    result,
+    seq: { type: 'integer', description: 'number of the last entry it wrote' },
+    repeated: { type: 'boolean', description: 'true where the key was answered before: nothing was written again' }
+  }
+});
 
 const SCHEMAS = {
   Problem: {
@@ -58,15 +78,6 @@ const SCHEMAS = {
       }
     }
   },
-  Written: {
-    type: 'object',
-    required: ['result', 'seq', 'repeated'],
-    properties: {
-      result: { type: 'object', description: 'what came of it: ids, weights, times', additionalProperties: true },
-      seq: { type: 'integer', description: 'number of the last entry it wrote' },
-      repeated: { type: 'boolean', description: 'true where the key was answered before: nothing was written again' }
-    }
-  },
   KeptFile: {
     type: 'object',
     required: ['hash'],
@@ -96,6 +107,8 @@ const ABOUT = `Everything the screens do, and nothing they do not: forms and thi
 **Loggers** send their readings with a key of their own (\`Authorization: Bearer\`), made by \`key-device\` and taken back by \`revoke-device\`. The key is shown once; the record keeps its hash.
 It reads and writes nothing else.
 
+**Examples** of operations are one after another in a house whose first person did them, from noon (UTC) on 9 March 2026 on; ids are made of the day.
+
 **Quantities** are texts with their unit, as a person writes them ("2.4 kg", "-4 F"); without one they are refused. Times are ISO instants, or wall times of the house.
 
 **What is refused** is answered with problem details: a code of the list below, which never changes its meaning, and a sentence for a person.`;
@@ -124,7 +137,7 @@ const SHARED = {
 function queryPath(query: Query): Record<string, unknown> {
   const { name, path, summary, input, post } = query;
   const common = { operationId: name, summary, tags: ['Ask'] };
-  const responses = { 200: answered('What was asked', {}), ...PROBLEMS };
+  const responses = { 200: answered('What was asked', ANSWERS.queries[name]!), ...PROBLEMS };
   if (post) {
     const content = {
       [JSON_TYPE]: { schema: inputSchema(input), ...(query.example ? { example: query.example } : {}) }
@@ -208,14 +221,15 @@ export function openApi() {
   const paths: Record<string, unknown> = {};
   for (const query of QUERIES) paths[`/api/v1/${query.path}`] = queryPath(query);
   for (const { name, summary, input } of OPERATIONS) {
+    const example = EXAMPLES.find(({ operation }) => operation === name)!.input;
     paths[`/api/v1/operations/${name}`] = {
       post: {
         operationId: name,
         tags: ['Do'],
         summary,
         parameters: Object.keys(SHARED).map((each) => ({ $ref: `#/components/parameters/${each}` })),
-        requestBody: { required: true, content: { [JSON_TYPE]: { schema: inputSchema(input) } } },
-        responses: { 200: answered('Done, and in the ledger', ref('Written')), ...WRITE_PROBLEMS }
+        requestBody: { required: true, content: { [JSON_TYPE]: { schema: inputSchema(input), example } } },
+        responses: { 200: answered('Done, and in the ledger', written(ANSWERS.operations[name]!)), ...WRITE_PROBLEMS }
       }
     };
   }
@@ -231,7 +245,7 @@ export function openApi() {
     ],
     paths: { ...paths, ...DEVICES } as Record<string, unknown>,
     components: {
-      schemas: SCHEMAS,
+      schemas: { ...ANSWERS.parts, ...SCHEMAS },
       parameters: SHARED,
       securitySchemes: { logger: { type: 'http', scheme: 'bearer', description: 'A logger’s own key' } }
     }

@@ -1,4 +1,4 @@
-import { ACTIVITIES } from './activities.ts';
+import { ACTIVITIES, type Brought } from './activities.ts';
 import * as receive from './operations/receive.ts';
 import * as note from './operations/note.ts';
 import * as inspect from './operations/inspect.ts';
@@ -30,10 +30,11 @@ import type { Operation } from './operations/operation.ts';
 import { BOOKS } from './queries/books.ts';
 import { PREVIEWS } from './queries/previews.ts';
 import { OF_FISH } from './queries/fish.ts';
+import type { AnswersOf } from './answering.ts';
 import type { Query } from './queries/query.ts';
 import { EmberError } from '../core/errors.ts';
 
-const FILES: readonly object[] = [
+const FILES = [
   receive,
   note,
   inspect,
@@ -61,13 +62,13 @@ const FILES: readonly object[] = [
   ledger,
   house,
   book
-];
+] as const;
 const isOperation = (value: unknown): value is Operation =>
   typeof value === 'object' && value !== null && 'run' in value && 'page' in value && 'summary' in value;
 
 /** Everything a person can do. Forms, API routes, the OpenAPI document and their tests all read this one list. */
 export const OPERATIONS: readonly Operation[] = [
-  ...FILES.flatMap((file) => Object.values(file).filter(isOperation)),
+  ...FILES.flatMap((file) => (Object.values(file) as unknown[]).filter(isOperation)),
   ...ACTIVITIES.flatMap(({ operations }) => operations)
 ];
 
@@ -81,6 +82,14 @@ export const QUERIES: readonly Query[] = [
   ...BOOKS,
   ...ACTIVITIES.flatMap(({ queries = [] }) => queries)
 ];
+
+type ValuesOf<File> = File extends unknown ? File[keyof File] : never;
+/** What each operation says came of it: the document's schemas are made of this type. */
+export type OperationResults = AnswersOf<ValuesOf<(typeof FILES)[number]> | Brought['operations'][number]>;
+/** What each query answers: the document's schemas are made of this type. */
+export type QueryAnswers = AnswersOf<
+  (typeof OF_FISH)[number] | (typeof PREVIEWS)[number] | (typeof BOOKS)[number] | Brought['queries'][number]
+>;
 
 /** Finds the query a path belongs to, with the parts in braces filled in. */
 export function matchQuery(path: string, post = false): { query: Query; parts: Record<string, string> } {

@@ -21,14 +21,14 @@ export const UNKNOWN: Golden[] = [
     name: 'A3: listing it takes nothing back',
     of: of([moved(1, 'Drawer behind the stove')]),
     at: 8,
-    house: { coldSpans: [{ id: 'x', name: 'Drawer behind the stove', from: START + 6 * HOUR, to: Infinity }] },
+    house: { coldSpans: [{ id: 'x', name: 'Drawer behind the stove', from: START + 6 * HOUR, to: null }] },
     want: 'closed'
   },
   {
     name: 'A3: listed after three hours it has one left',
     of: of([moved(1, 'Drawer behind the stove')]),
     at: 8,
-    house: { coldSpans: [{ id: 'x', name: 'Drawer behind the stove', from: START + 4 * HOUR, to: Infinity }] },
+    house: { coldSpans: [{ id: 'x', name: 'Drawer behind the stove', from: START + 4 * HOUR, to: null }] },
     want: 'open'
   },
   {

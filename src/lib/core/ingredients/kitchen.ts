@@ -7,8 +7,8 @@ export interface Swap {
   /** Empty where it is left out. */
   readonly instead: string;
   readonly from: number;
-  /** Infinity while it stands. */
-  readonly to: number;
+  /** null while it stands. */
+  readonly to: number | null;
   readonly by: string;
   readonly reason: string;
 }
@@ -120,7 +120,7 @@ export const linkTo = (what: string): { ingredient: string; holds: null; mayHold
 });
 
 const swappedAt = (swaps: readonly Swap[], id: string, at: number): Swap | undefined =>
-  swaps.findLast((swap) => swap.id === id && swap.from <= at && at < swap.to);
+  swaps.findLast((swap) => swap.id === id && swap.from <= at && at < (swap.to ?? Infinity));
 
 /** What is really used for an ingredient at a moment; empty where it is left out. */
 function usedFor(swaps: readonly Swap[], id: string, at: number): string {
@@ -137,7 +137,9 @@ function usedFor(swaps: readonly Swap[], id: string, at: number): string {
 /** Ingredients used for one at a moment, and those used for it within the days a batch stands. */
 export function usesOf(house: HouseIngredients, id: string, at: number): { now: string; lately: string[] } {
   const since = at - BATCH_STANDS_DAYS * DAY_MS;
-  const turns = house.swaps.flatMap(({ from, to }) => [from, to]).filter((moment) => moment > since && moment <= at);
+  const turns = house.swaps
+    .flatMap(({ from, to }) => [from, to ?? Infinity])
+    .filter((moment) => moment > since && moment <= at);
   const now = usedFor(house.swaps, id, at);
   // What held just before each change was used up to it; what was left out then is told all the same.
   const lately = [since, ...turns.map((moment) => moment - 1)].map((moment) => usedFor(house.swaps, id, moment) || id);

@@ -29,7 +29,7 @@ const THIN_MM = 10;
  */
 export function coldFrom({ coldSpans }: Pick<HouseState, 'coldSpans'>, name: string, at: number): number {
   const spans = coldSpans.filter((span) => span.name === name);
-  if (spans.some(({ from, to }) => from <= at && at < to)) return at;
+  if (spans.some(({ from, to }) => from <= at && at < (to ?? Infinity))) return at;
   return Math.min(...spans.map(({ from }) => from).filter((from) => from > at), Infinity);
 }
 

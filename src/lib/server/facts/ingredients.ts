@@ -26,7 +26,7 @@ export function ingredientRows(house: Pick<HouseState, 'ingredients'>, at: numbe
   return ingredientsOf(book)
     .map((each): IngredientRow => {
       const { now, lately } = usesOf(book, each.id, at);
-      const swap = book.swaps.findLast(({ id, to }) => id === each.id && to === Infinity);
+      const swap = book.swaps.findLast(({ id, to }) => id === each.id && to === null);
       const own = book.own[each.id];
       return {
         ...each,

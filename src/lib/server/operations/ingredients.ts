@@ -127,7 +127,7 @@ export const ingredientIsBack = operation({
   subject: () => 'house',
   run({ house, now }, { id }) {
     const one = known(house, id, 'id');
-    if (!house.ingredients.swaps.some((swap) => swap.id === one.id && swap.to === Infinity)) {
+    if (!house.ingredients.swaps.some((swap) => swap.id === one.id && swap.to === null)) {
       throw new EmberError('record.not-allowed-now', { field: 'id', seen: `${one.name} is in use` });
     }
     return {

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import type { Draft } from '../store/record.ts';
+import type { Answering } from '../answering.ts';
 import type { Standing } from '../room.ts';
 
 /** What an operation may use. Everything it decides comes from here and from its input. */
@@ -34,6 +35,10 @@ export interface Operation<Schema extends z.ZodType = z.ZodType> {
   run(context: OperationContext, input: z.infer<Schema>): Outcome;
 }
 
-/** Ties an operation's run to the type of its schema, then hands it out without the type. */
-export const operation = <Schema extends z.ZodType>(definition: Operation<Schema>): Operation =>
-  definition as unknown as Operation;
+/** Ties an operation's run to the type of its schema, then hands it out with its name and its result as the only types. */
+export const operation = <const Name extends string, Schema extends z.ZodType, Made extends Outcome>(
+  definition: Omit<Operation<Schema>, 'run'> & {
+    readonly name: Name;
+    run(context: OperationContext, input: z.infer<Schema>): Made;
+  }
+): Operation & Answering<Name, Made['result']> => definition as unknown as Operation & Answering<Name, Made['result']>;

@@ -7,7 +7,7 @@ import type { HouseState } from '../../core/record/house.ts';
 import { alike, bookOf, nextVersion, pageOf, shippedNamed } from '../facts/book.ts';
 import { bookId } from '../input/book-id.ts';
 import { draft, type Draft } from '../store/record.ts';
-import { operation, type Operation, type Outcome } from './operation.ts';
+import { operation } from './operation.ts';
 
 /** Where the pages of a shape are done, and what a page is called in a sentence. */
 const PLACES = {
@@ -25,6 +25,9 @@ const setEvent = <Shape extends PageShape>(
   body: { id: string; version: number; page: PageBody<Shape>; reason: string; withdrawn: boolean }
 ): Draft => draft(`${shape}.set` as 'recipe.set', 'house', now, body as never);
 
+/** A page's id under the name of its shape, as results have it. */
+const called = <Shape extends PageShape>(shape: Shape, id: string) => ({ [shape]: id }) as Record<Shape, string>;
+
 /** The page that is written: the one of that id, or a new one by its name. */
 export function pageToWrite(house: HouseState, shape: PageShape, asked: { id: string; name: string }): string {
   if (asked.id !== '') return pageOf(house, shape, asked.id).id;
@@ -40,19 +43,19 @@ export function written<Shape extends PageShape>(
   { house, now }: { readonly house: HouseState; readonly now: number },
   shape: Shape,
   { id, page, reason }: { id: string; page: PageBody<Shape>; reason: string }
-): Outcome {
+) {
   const version = nextVersion(house, shape, id);
   return {
     events: [setEvent(shape, now, { id, version, page, reason, withdrawn: false })],
-    result: { [shape]: id, version }
+    result: { ...called(shape, id), version }
   };
 }
 
 /** A correction by taste kept as a note on a page as it is. */
-export const noteOn = (shape: PageShape): Operation => {
+export const noteOn = <const Shape extends PageShape>(shape: Shape) => {
   const { page, noun } = PLACES[shape];
   return operation({
-    name: `note-${shape}`,
+    name: `note-${shape}` as `note-${Shape}`,
     page,
     summary: `Keep a taste correction as a note on a ${noun} as it is.`,
     input: z.object({ id: neededText(60), note: neededText(300) }),
@@ -60,16 +63,16 @@ export const noteOn = (shape: PageShape): Operation => {
     run({ house, now }, { id, note }) {
       const { version } = pageOf(house, shape, id);
       const event = draft(`${shape}.noted` as 'recipe.noted', 'house', now, { id, version, note });
-      return { events: [event], result: { [shape]: id, version } };
+      return { events: [event], result: { ...called(shape, id), version } };
     }
   });
 };
 
 /** A page taken out of the book, or put back. Its versions are kept. */
-export const withdraw = (shape: PageShape): Operation => {
+export const withdraw = <const Shape extends PageShape>(shape: Shape) => {
   const { page, noun } = PLACES[shape];
   return operation({
-    name: `withdraw-${shape}`,
+    name: `withdraw-${shape}` as `withdraw-${Shape}`,
     page,
     summary: `Take a ${noun} out of the book, or put one back. Its versions are kept.`,
     input: z.object({ id: neededText(60), back: ticked, reason: shortText(200) }),
@@ -83,17 +86,17 @@ export const withdraw = (shape: PageShape): Operation => {
       const last = history.at(-1)!;
       return {
         events: [setEvent(shape, now, { id, version: last.version, page: last.page, reason, withdrawn: !back })],
-        result: { [shape]: id, withdrawn: !back }
+        result: { ...called(shape, id), withdrawn: !back }
       };
     }
   });
 };
 
 /** A file of pages taken in: all of it or nothing. */
-export const takeIn = (shape: PageShape): Operation => {
+export const takeIn = <const Shape extends PageShape>(shape: Shape) => {
   const { list, noun } = PLACES[shape];
   return operation({
-    name: `import-${FILE_LISTS[shape]}`,
+    name: `import-${FILE_LISTS[shape]}` as `import-${(typeof FILE_LISTS)[Shape]}`,
     page: list,
     summary: `Take in a file of ${FILE_LISTS[shape]}. A ${noun} of a known name becomes its next version; what is alike is left alone.`,
     input: z.object({ text: z.string().min(1).max(500_000).describe('JSON as it was exported') }),

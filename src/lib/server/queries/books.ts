@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { query, type Query } from './query.ts';
+import { query } from './query.ts';
 import { catalogueOf } from '../../core/fish/house-species.ts';
 import { LOOKALIKES } from '../../core/fish/lookalikes.ts';
 import { FAO_AREAS } from '../../core/fish/fao-areas.ts';
@@ -10,8 +10,8 @@ import { profilesOf } from '../../core/codes/profiles/index.ts';
 import { yieldFields, yieldHistory } from '../facts/yields.ts';
 import { meaningFields, meaningsOf } from '../views/inspection.ts';
 import { learningView } from '../facts/cure-learning.ts';
-import { PAGE_SHAPES, type PageShape } from '../../core/activity/book/bodies.ts';
-import { FILE_LISTS, pagesAsFile } from '../../core/bench/book/file.ts';
+import type { PageShape } from '../../core/activity/book/bodies.ts';
+import { FILE_LISTS, pagesAsFile, type PagesFile } from '../../core/bench/book/file.ts';
 import { bookOf, pageOf } from '../facts/book.ts';
 import { scaledFields, scaledRecipe } from '../views/cure.ts';
 import { ingredientRows } from '../facts/ingredients.ts';
@@ -19,23 +19,23 @@ import { scaledDish, scaledDishFields } from '../facts/dishes.ts';
 import { scaledSauce, scaledSauceFields } from '../facts/scaled-sauce.ts';
 
 /** Pages of a shape as a file to take elsewhere. */
-const pagesFile = (shape: PageShape): Query => {
+const pagesFile = <const Shape extends PageShape>(shape: Shape) => {
   const list = FILE_LISTS[shape];
   return query({
-    name: `${list}-file`,
+    name: `${list}-file` as `${(typeof FILE_LISTS)[Shape]}-file`,
     path: `${list}-file`,
     summary: `The ${list} of the book as a file to take elsewhere: all, or the one named.`,
     input: z.object({ id: z.string().max(60).optional() }),
     run(room, { id }) {
       const house = room.store.projections.currentHouse();
       const pages = id ? [pageOf(house, shape, id)] : bookOf(house, shape).filter(({ withdrawn }) => !withdrawn);
-      return JSON.parse(pagesAsFile(shape, pages)) as unknown;
+      return JSON.parse(pagesAsFile(shape, pages)) as PagesFile<Shape>;
     }
   });
 };
 
 /** What ships, and what the house keeps beside it. */
-export const BOOKS: readonly Query[] = [
+export const BOOKS = [
   query({
     name: 'species',
     path: 'species',
@@ -89,7 +89,9 @@ export const BOOKS: readonly Query[] = [
     input: z.object({}),
     run: (room) => ({ recipes: bookOf(room.store.projections.currentHouse(), 'recipe') })
   }),
-  ...PAGE_SHAPES.map(pagesFile),
+  pagesFile('recipe'),
+  pagesFile('sauce'),
+  pagesFile('dish'),
   query({
     name: 'recipe-scaled',
     path: 'recipe-scaled',

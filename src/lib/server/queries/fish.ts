@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { query, type Query } from './query.ts';
+import { query } from './query.ts';
 import { readInstant } from '../../core/measure/day.ts';
 import { rackView } from '../views/rack.ts';
 import { boardView } from '../views/board.ts';
@@ -15,7 +15,7 @@ import { deliveryView, ledgerFilter, ledgerView, nowView, presentOf } from '../v
 const id = z.object({ id: z.string() });
 
 /** Lots, pieces and what is going on with them. */
-export const OF_FISH: readonly Query[] = [
+export const OF_FISH = [
   query({
     name: 'delivery',
     path: 'deliveries/{id}',

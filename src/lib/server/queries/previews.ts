@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { query, type Query } from './query.ts';
+import { query } from './query.ts';
 import { ACID_NODES, acidPlan, lookAt } from '../../core/bench/acid/plan.ts';
 import { cure } from '../../core/bench/cure/plan.ts';
 import { depthPreview } from '../views/depth.ts';
@@ -22,7 +22,7 @@ import { thawPreview } from '../../core/activity/thaw/plan.ts';
 import { forecastThaw } from '../plans/thaw.ts';
 
 /** What would come of something, before it is done. */
-export const PREVIEWS: readonly Query[] = [
+export const PREVIEWS = [
   query({
     name: 'depth-preview',
     path: 'preview/depth',
@@ -44,6 +44,7 @@ export const PREVIEWS: readonly Query[] = [
     path: 'preview/delivery-note',
     summary: 'A delivery note read row by row. Nothing is written.',
     post: true,
+    example: { text: 'Fish;Weight kg;Caught;Temp;Origin\r\nturbot;1.5;8.3.2026;1.2;wild', dateOrder: 'dmy' },
     input: noteFields,
     run: (room, input) => readNote(standing(room), input)
   }),

@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import type { Answering } from '../answering.ts';
 import type { Room } from '../room.ts';
 
 /** One thing that can be asked. The same registry answers screens, the API and the OpenAPI document. */
@@ -13,5 +14,8 @@ export interface Query<Schema extends z.ZodType = z.ZodType> {
   readonly post?: boolean;
   run(room: Room, input: z.infer<Schema>): unknown;
 }
-/** Ties a query's run to the type of its schema, then hands it out without the type. */
-export const query = <Schema extends z.ZodType>(definition: Query<Schema>): Query => definition as unknown as Query;
+
+/** Ties a query's run to the type of its schema, then hands it out with its name and its answer as the only types. */
+export const query = <const Name extends string, Schema extends z.ZodType, Answer>(
+  definition: Omit<Query<Schema>, 'run'> & { readonly name: Name; run(room: Room, input: z.infer<Schema>): Answer }
+): Query & Answering<Name, Answer> => definition as unknown as Query & Answering<Name, Answer>;

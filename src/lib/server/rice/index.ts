@@ -3,7 +3,7 @@ import { binTub, makeTub, readTub } from './operations.ts';
 import { riceQuery, tubLabel } from './views.ts';
 
 /** Rice: tubs under one clock each. */
-export const rice: ServerActivity = {
+export const rice = {
   operations: [makeTub, readTub, binTub],
   queries: [riceQuery],
   label: { kind: 'tub', lines: tubLabel },
@@ -24,4 +24,4 @@ export const rice: ServerActivity = {
       step(ago, 'p2', 'read-tub', () => ({ tub: tub.id, reading: celsius(about) }));
     }
   }
-};
+} satisfies ServerActivity;

@@ -60,7 +60,7 @@ export function boardView(room: Room, pieceId: string, asked: BoardAsked = {}) {
   const map = cutMap(chosen.map);
   const templates = templatesOf(house.templates);
   const template = map.id === 'side' ? (templates.find(({ id }) => id === chosen.template) ?? templates[0]!) : null;
-  const ways = Object.fromEntries(
+  const ways: Record<string, string> = Object.fromEntries(
     map.choices.map(({ id, ways: all }) => [id, all.find((way) => chosen.ways.includes(way)) ?? all[0]!])
   );
   const school = map.schools.find(({ id }) => id === chosen.school) ?? map.schools[0]!;

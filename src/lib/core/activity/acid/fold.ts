@@ -53,7 +53,7 @@ export interface IngredientBooks {
 }
 type SwapEvent = EventOf<'ingredient.swapped'> | EventOf<'ingredient.back'>;
 const ended = ({ swaps }: HouseIngredients, event: SwapEvent) =>
-  swaps.map((swap) => (swap.id === event.body.id && swap.to === Infinity ? { ...swap, to: event.happened } : swap));
+  swaps.map((swap) => (swap.id === event.body.id && swap.to === null ? { ...swap, to: event.happened } : swap));
 
 export const ingredientBooks = houseSlice<IngredientBooks>({
   start: { ingredients: NO_HOUSE_INGREDIENTS },
@@ -65,7 +65,7 @@ export const ingredientBooks = houseSlice<IngredientBooks>({
     },
     'ingredient.swapped': ({ ingredients }, event) => {
       const { id, instead, reason } = event.body;
-      const swap = { id, instead, from: event.happened, to: Infinity, by: event.actor, reason };
+      const swap = { id, instead, from: event.happened, to: null, by: event.actor, reason };
       return { ingredients: { ...ingredients, swaps: [...ended(ingredients, event), swap] } };
     },
     'ingredient.back': ({ ingredients }, event) => ({

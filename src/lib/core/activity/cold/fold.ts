@@ -17,7 +17,8 @@ export interface ColdSpan {
   readonly id: string;
   readonly name: string;
   readonly from: number;
-  readonly to: number;
+  /** null while it stands there. */
+  readonly to: number | null;
 }
 /** Places, and what measures the cold: sensors, and the loggers that may send their readings. */
 export interface ColdBooks {
@@ -41,12 +42,12 @@ export const coldBooks = houseSlice<ColdBooks>({
       const staysCold = before?.cold === true && isCold;
       const spans = coldSpans.map((span) => {
         if (span.id !== own.id) return span;
-        return { ...span, name: own.name, to: !staysCold && span.to === Infinity ? at : span.to };
+        return { ...span, name: own.name, to: !staysCold && span.to === null ? at : span.to };
       });
       return {
         places: put(places, own, withdrawn),
         placeNames: { ...placeNames, [own.id]: own.name },
-        coldSpans: isCold && !staysCold ? [...spans, { id: own.id, name: own.name, from: at, to: Infinity }] : spans
+        coldSpans: isCold && !staysCold ? [...spans, { id: own.id, name: own.name, from: at, to: null }] : spans
       };
     },
     'sensor.set': ({ sensors, sensorNames }, event) => {

@@ -15,6 +15,12 @@ const fileOf = (shape: PageShape) =>
     [FILE_LISTS[shape]]: z.array(PAGE_BODIES[shape]).min(1).max(MOST_PAGES)
   });
 
+/** What such a file holds. */
+export type PagesFile<Shape extends PageShape> = {
+  format: `ember-tide-${(typeof FILE_LISTS)[Shape]}`;
+  version: 1;
+} & Record<(typeof FILE_LISTS)[Shape], PageBody<Shape>[]>;
+
 /** What stands in a file of pages. */
 export const pagesAsFile = <Shape extends PageShape>(shape: Shape, pages: readonly PageBody<Shape>[]): string => {
   const list = FILE_LISTS[shape];
