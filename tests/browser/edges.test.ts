@@ -314,11 +314,11 @@ describe('nothing in it yet, and names without end', () => {
     await page.waitForSelector('[data-code="parasites.fluke-not-cleared"]', { state: 'attached' });
     const { pieces } = (await (await fetch(`${house.url}/api/v1/now`)).json()) as { pieces: { id: string }[] };
     await visit(page, `${house.url}/piece/${pieces[0]!.id}`);
-    expect(await page.textContent('.two')).to.contain('parasites other than trematodes');
+    expect(await page.textContent('.halves')).to.contain('parasites other than trematodes');
     await page.selectOption('.ask select', 'us-fc');
     await page.click('.ask button');
     await page.waitForSelector('text=Leaned on us-fc');
-    expect(await page.textContent('.two')).to.not.contain('trematodes');
+    expect(await page.textContent('.halves')).to.not.contain('trematodes');
     await watched.close();
   });
   it('a ledger can be narrowed to a day, a lot and a person, and read back page by page', async () => {

@@ -87,9 +87,6 @@
   .change {
     font-weight: 600;
   }
-  .small {
-    font-size: 0.88rem;
-  }
   @media (max-width: 560px) {
     li {
       grid-template-columns: 1fr;

@@ -72,7 +72,7 @@
 {/if}
 {#if piece}
   {#key piece.id}
-    <div class="two gap">
+    <div class="halves main gap">
       <Aged
         {piece}
         {rack}
@@ -150,18 +150,11 @@
   .gap {
     margin-bottom: 1rem;
   }
-  .two {
-    display: grid;
-    grid-template-columns: minmax(0, 1.35fr) minmax(300px, 1fr);
-    gap: 1.1rem;
-    align-items: start;
-  }
   h3 {
     font-weight: 700;
     margin-bottom: 0.5rem;
   }
   @media (max-width: 1000px) {
-    .two,
     .cabinet {
       grid-template-columns: minmax(0, 1fr);
     }

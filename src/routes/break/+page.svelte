@@ -76,7 +76,7 @@
       given for it here.
     </p>
   {:else}
-    <div class="two">
+    <div class="halves main">
       <div class="left">
         <section class="sheet first">
           <CutMap
@@ -118,13 +118,7 @@
 
 <style>
   .title {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.3rem 2rem;
-    align-items: start;
-    justify-content: space-between;
     margin: 0.2rem 0 0.8rem;
-    overflow-wrap: anywhere;
   }
   .title h2 {
     display: flex;
@@ -135,12 +129,6 @@
   .out {
     color: var(--ember);
   }
-  .two {
-    display: grid;
-    grid-template-columns: minmax(0, 1.35fr) minmax(320px, 1fr);
-    gap: 1.1rem;
-    align-items: start;
-  }
   .left,
   .side {
     display: grid;
@@ -148,28 +136,24 @@
     grid-template-columns: minmax(0, 1fr);
   }
   @media (max-width: 1000px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-      gap: 0.8rem;
-    }
     /* On a tablet the scale lies under the map, before what came off so far. */
     .left,
     .side {
       display: contents;
     }
-    .two > * > :global(*) {
+    .halves > * > :global(*) {
       order: 5;
     }
-    .two .first {
+    .halves .first {
       order: 1;
     }
-    .two .second {
+    .halves .second {
       order: 2;
     }
-    .two .third {
+    .halves .third {
       order: 3;
     }
-    .two .fourth {
+    .halves .fourth {
       order: 4;
     }
   }

@@ -57,13 +57,13 @@
   <a href="/house/sheets">Inspection sheets</a>
   <a href="/house/knife">Knife work</a>
 </nav>
-<div class="two">
+<div class="halves">
   <section class="sheet">
     <h2>How the house is set</h2>
     {#key data.houseVersion}
       <OperationForm operation="set-house" seen={data.houseVersion} submit="Set the house">
         <Field name="name" label="Name of the house" value={house.name} />
-        <div class="row">
+        <div class="fields broad">
           <Field
             name="profile"
             label="Rule profile"
@@ -74,7 +74,7 @@
               name: own ? name : edition
             }))}
           />
-          <Field name="zone" label="Time zone" value={house.zone} list="zones" />
+          <Field name="zone" label="Time zone" value={house.zone} among={data.zones} />
           <Field
             name="dayEndsHour"
             label="Business day ends at (hour)"
@@ -163,11 +163,8 @@
         />
       </OperationForm>
     {/key}
-    <datalist id="zones"
-      >{#each data.zones as zone (zone)}<option value={zone}></option>{/each}</datalist
-    >
   </section>
-  <div class="side">
+  <div class="stack">
     <section class="sheet">
       <h2>People</h2>
       <ul>
@@ -235,22 +232,6 @@
     font-weight: 600;
     background: var(--surface);
   }
-  .two {
-    display: grid;
-    grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
-    gap: 1.2rem;
-    align-items: start;
-    margin-top: 0.8rem;
-  }
-  .side {
-    display: grid;
-    gap: 0.8rem;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
-    gap: 0.8rem;
-  }
   .person {
     border-top: 1px solid var(--line);
     padding: 0.5rem 0;
@@ -275,15 +256,7 @@
     background: var(--water-deep);
     color: var(--surface);
   }
-  .small {
-    font-size: 0.88rem;
-  }
   .nowrap {
     white-space: nowrap;
-  }
-  @media (max-width: 1000px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

@@ -18,7 +18,7 @@
 
 <svelte:head><title>Labels · Ember Tide</title></svelte:head>
 <h1>Labels</h1>
-<div class="two">
+<div class="halves">
   <form method="GET" class="sheet" bind:this={form} data-sveltekit-noscroll data-sveltekit-keepfocus>
     <h2>Of which pieces</h2>
     {#if data.pieces.length === 0}
@@ -79,13 +79,6 @@
 </div>
 
 <style>
-  .two {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-    gap: 1rem;
-    align-items: start;
-    margin-top: 0.6rem;
-  }
   .size {
     display: grid;
     font-weight: 600;
@@ -119,10 +112,5 @@
   }
   .label b:first-child {
     font-size: 1.15rem;
-  }
-  @media (max-width: 1000px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

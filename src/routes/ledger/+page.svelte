@@ -233,9 +233,6 @@
     display: block;
     font-size: 0.93rem;
   }
-  .small {
-    font-size: 0.88rem;
-  }
   .owned {
     color: var(--ember);
     margin-left: 0.5rem;

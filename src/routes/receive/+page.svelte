@@ -32,7 +32,7 @@
   </div>
 {/if}
 {#if data.delivery === null || open}
-  <div class="two">
+  <div class="halves main">
     {#key `${data.delivery?.delivery.code ?? ''}:${count}`}
       <LotForm
         catalogue={data.catalogue}
@@ -75,22 +75,11 @@
     background-color: var(--ground);
     border-bottom: 1px solid var(--line);
   }
-  .two {
-    display: grid;
-    grid-template-columns: minmax(0, 1.25fr) minmax(320px, 1fr);
-    gap: 1.4rem;
-    align-items: start;
-    margin-top: 0.8rem;
-  }
   .windows {
     display: grid;
     gap: 0.3rem;
     margin: 0.6rem 0;
     font-size: 1.1rem;
-  }
-  .small {
-    font-size: 0.9rem;
-    margin-bottom: 0.4rem;
   }
   aside {
     position: sticky;
@@ -100,9 +89,6 @@
     margin-top: 0.8rem;
   }
   @media (max-width: 1000px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
     aside {
       position: static;
     }

@@ -38,7 +38,7 @@
     {/each}
   </ul>
 {/if}
-<div class="two">
+<div class="cards">
   {#if tub}
     <section class="sheet">
       <div class="title">
@@ -71,7 +71,7 @@
           <summary>{SAY.bin}</summary>
           <OperationForm operation="bin-tub" subject={tub.id} seen={tub.lastSeq} submit={SAY.bin} tone="ember">
             <input type="hidden" name="tub" value={tub.id} />
-            <div class="row">
+            <div class="fields">
               <Field name="mass" label={SAY.left} kind="quantity" units={massUnits(units)} optional />
               <Field name="reason" label={SAY.reason} optional />
             </div>
@@ -80,11 +80,11 @@
       {/if}
     </section>
   {/if}
-  <div class="side">
+  <div class="stack">
     <section class="sheet">
       <h2>{SAY.make}</h2>
       <OperationForm operation="make-tub" submit={SAY.start}>
-        <div class="row">
+        <div class="fields">
           <Field name="name" label={SAY.name} value="Sushi rice" />
           <Field name="mass" label={SAY.mass} kind="quantity" units={massUnits(units)} optional />
           <Field name="place" label={SAY.place} optional />
@@ -156,31 +156,9 @@
   .soon .left {
     color: var(--ember);
   }
-  .two {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(min(100%, 380px), 1fr));
-    gap: 0.9rem;
-    align-items: start;
-    margin-bottom: 0.9rem;
-  }
-  .side {
-    display: grid;
-    gap: 0.9rem;
-  }
-  .title {
-    display: flex;
-    justify-content: space-between;
-    gap: 1rem;
-    overflow-wrap: anywhere;
-  }
   h3 {
     font-weight: 600;
     margin-top: 0.7rem;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
-    gap: 0.7rem;
   }
   .label {
     display: inline-grid;

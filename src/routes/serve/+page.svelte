@@ -59,7 +59,7 @@
 {/if}
 <PiecePick pieces={data.pieces} chosen={data.chosen} empty="Nothing to serve yet." />
 {#if view}
-  <div class="two">
+  <div class="halves">
     <section class="sheet">
       <div class="title">
         <h2>{view.piece.made.name}</h2>
@@ -77,14 +77,13 @@
           {clockTime(hold.plan.discardAt, zone)}. What comes off a tray does not go back to the cold.
         </p>
         {#if hold.plan.control === '6h'}
-          <OperationForm operation="read-hold" subject={view.piece.id} seen={view.piece.lastSeq} submit="Write it down">
-            <input type="hidden" name="piece" value={view.piece.id} />
+          <OperationForm operation="read-hold" piece={view.piece} submit="Write it down">
             <Field name="reading" label="Tray reads" kind="quantity" units={temperatureUnits(units)} />
           </OperationForm>
         {/if}
       {/if}
     </section>
-    <div class="side">
+    <div class="stack">
       <section class="sheet">
         <h2>Serve from it</h2>
         {#if view.lot.received.purpose !== 'sale'}
@@ -95,15 +94,8 @@
         {:else if open.length === 0}
           <p>No route is open for this piece now.</p>
         {:else}
-          <OperationForm
-            operation="serve-piece"
-            subject={view.piece.id}
-            seen={view.piece.lastSeq}
-            submit="Served"
-            tone="ember"
-          >
-            <input type="hidden" name="piece" value={view.piece.id} />
-            <div class="row">
+          <OperationForm operation="serve-piece" piece={view.piece} submit="Served" tone="ember">
+            <div class="fields">
               <Field
                 name="route"
                 label="As"
@@ -137,14 +129,8 @@
       {#if !hold && open.length > 0 && view.lot.received.purpose === 'sale'}
         <details class="sheet">
           <summary>Put it out under time control</summary>
-          <OperationForm
-            operation="start-hold"
-            subject={view.piece.id}
-            seen={view.piece.lastSeq}
-            submit="Start its clock"
-          >
-            <input type="hidden" name="piece" value={view.piece.id} />
-            <div class="row">
+          <OperationForm operation="start-hold" piece={view.piece} submit="Start its clock">
+            <div class="fields">
               <Field name="label" label="Tray" placeholder="Counter tray, left" />
               <Field
                 name="control"
@@ -163,9 +149,8 @@
       {/if}
       <details class="sheet" open={hold !== null}>
         <summary>Discard</summary>
-        <OperationForm operation="discard-piece" subject={view.piece.id} seen={view.piece.lastSeq} submit="Bin it">
-          <input type="hidden" name="piece" value={view.piece.id} />
-          <div class="row">
+        <OperationForm operation="discard-piece" piece={view.piece} submit="Bin it">
+          <div class="fields">
             <Field name="reason" label="Reason" placeholder="time is up, trim, dropped …" />
             <Field
               name="mass"
@@ -218,39 +203,13 @@
   .soon:not(.late) .left {
     color: var(--ember);
   }
-  .two {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-    gap: 1.2rem;
-    align-items: start;
-  }
-  .title {
-    display: flex;
-    justify-content: space-between;
-    gap: 1rem;
-    flex-wrap: wrap;
-  }
   .windows {
     display: grid;
     gap: 0.35rem;
     margin: 0.5rem 0;
     font-size: 1.15rem;
   }
-  .side {
-    display: grid;
-    gap: 0.8rem;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(165px, 1fr));
-    gap: 0.7rem;
-  }
   .caution {
     margin-top: 0.7rem;
-  }
-  @media (max-width: 1000px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

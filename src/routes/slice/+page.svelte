@@ -71,25 +71,18 @@
 <h1>Slice</h1>
 <PiecePick pieces={data.pieces} chosen={data.chosen} empty="Nothing to slice yet." />
 {#if view}
-  <div class="two">
+  <div class="halves bench">
     <section class="sheet">
       <h2>The block and the blade</h2>
-      <OperationForm
-        operation="record-slice"
-        subject={view.piece.id}
-        seen={view.piece.lastSeq}
-        submit="Record these slices"
-        tone="ember"
-      >
-        <input type="hidden" name="piece" value={view.piece.id} />
+      <OperationForm operation="record-slice" piece={view.piece} submit="Record these slices" tone="ember">
         <PlanField {draft} name="cut" />
-        <div class="row">
+        <div class="fields">
           {#each ['length', 'height', 'width', 'thickness'] as const as name (name)}<PlanField {draft} {name} />{/each}
           {#if isOblique}<PlanField {draft} name="angle" />{/if}
         </div>
         {#if isOblique}
           <input
-            class="range"
+            class="slid"
             type="range"
             min="15"
             max="85"
@@ -155,34 +148,6 @@
 {/if}
 
 <style>
-  .two {
-    display: grid;
-    grid-template-columns: minmax(280px, 0.85fr) minmax(0, 1.15fr);
-    gap: 1.2rem;
-    align-items: start;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(165px, 1fr));
-    gap: 0.7rem;
-  }
-  .range {
-    width: 100%;
-    min-height: 48px;
-    accent-color: var(--water-deep);
-  }
-  .title {
-    display: flex;
-    flex-wrap: wrap;
-    justify-content: space-between;
-    gap: 0.3rem 1rem;
-  }
-  .figures {
-    display: flex;
-    gap: 0.4rem 2.2rem;
-    flex-wrap: wrap;
-    margin: 0.5rem 0;
-  }
   .hit {
     display: flex;
     align-items: center;
@@ -211,10 +176,5 @@
   }
   .caution {
     margin-top: 0.8rem;
-  }
-  @media (max-width: 1000px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

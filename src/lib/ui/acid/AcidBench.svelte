@@ -6,14 +6,15 @@
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PieceView } from '$lib/server/views/piece.ts';
   import { openAcidWorker } from '$lib/workers/acid.ts';
-  import { onMount, untrack } from 'svelte';
+  import { untrack } from 'svelte';
   import { ALSO_HINT } from '$lib/words/notices.ts';
   import IngredientsField from '../controls/IngredientsField.svelte';
   import { page } from '$app/state';
+  import Beside from '../plan/Beside.svelte';
+  import { PlanPair } from '../plan/pair.svelte.ts';
   import PlanField from '../plan/PlanField.svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
-  import { Simulation } from '../simulation.svelte.ts';
   import AcidFields from './AcidFields.svelte';
   import AcidFigures from './AcidFigures.svelte';
   import AcidSection from './AcidSection.svelte';
@@ -32,73 +33,43 @@
     units: UnitPreferences;
   } = $props();
 
-  type Sim = Simulation<AcidSettings, AcidResult, AcidBand>;
-  const first = untrack(() => new AcidDraft(units, piece.grams));
-  const second = untrack(() => new AcidDraft(units, piece.grams));
-  let one = $state.raw<Sim | null>(null);
-  let two = $state.raw<Sim | null>(null);
-  let comparing = $state(false);
+  const pair = untrack(
+    () =>
+      new PlanPair<AcidDraft, AcidSettings, AcidResult, AcidBand>(
+        openAcidWorker,
+        () => new AcidDraft(units, piece.grams),
+        (draft) => draft.settings(piece)
+      )
+  );
+  const { first, second } = pair;
   /** s; null follows the moment it is ready. */
   let scrubbed = $state<number | null>(null);
-  onMount(() => {
-    const workers = [openAcidWorker(), openAcidWorker()];
-    one = new Simulation(workers[0]!, first.named);
-    two = new Simulation(workers[1]!, second.named);
-    return () => workers.forEach((worker) => worker.end());
-  });
-  const settings = $derived(first.settings(piece));
-  const other = $derived(comparing ? second.settings(piece) : null);
-  const key = (asked: AcidSettings | string | null) =>
-    asked === null || typeof asked === 'string' ? asked : JSON.stringify(asked);
-  const askedFirst = $derived(key(settings));
-  const askedSecond = $derived(key(other));
-  $effect(() => {
-    void askedFirst;
-    one?.ask(untrack(() => settings));
-  });
-  $effect(() => {
-    if (askedSecond === null) return;
-    const asked = untrack(() => other);
-    if (asked !== null) two?.ask(asked);
-  });
-  function compare() {
-    second.copyFrom(first);
-    comparing = true;
-  }
   let after = $state('');
   function askAfter(text: string) {
     after = text;
     const minutes = Number(text.replace(',', '.'));
     scrubbed = text.trim() === '' || !(minutes >= 0) ? null : minutes * 60;
   }
+  const one = $derived(pair.one);
+  const two = $derived(pair.two);
   const result = $derived(one?.result ?? null);
   const shown = $derived(one?.shown ?? null);
   const untilOf = (of: AcidResult) =>
     Math.max(600, (of.pastSeconds ?? of.setSeconds ?? of.readySeconds ?? 3600) * 1.4, scrubbed ?? 0);
 </script>
 
-<div class="two">
+<div class="halves bench">
   <section class="sheet">
     <h2>Into acid</h2>
-    <OperationForm
-      operation="start-acid"
-      subject={view.piece.id}
-      seen={view.piece.lastSeq}
-      submit="Cover it now"
-      tone="ember"
-    >
-      <input type="hidden" name="piece" value={view.piece.id} />
+    <OperationForm operation="start-acid" piece={view.piece} submit="Cover it now" tone="ember">
       <AcidFields draft={first} isForm />
-      <div class="row">
+      <div class="fields">
         <PlanField
           draft={first}
           name="later"
           only={['', ...SET_POINTS.slice(SET_POINTS.indexOf(first.texts.wanted as SetPoint) + 1)]}
         />
-        <PlanField draft={first} name="place" optional list="acid-places" />
-        <datalist id="acid-places"
-          >{#each places as place (place.id)}<option value={place.name}></option>{/each}</datalist
-        >
+        <PlanField draft={first} name="place" optional among={places} />
       </div>
       <IngredientsField
         name="also"
@@ -114,7 +85,9 @@
   <section class="sheet" data-simulated={result ? 'yes' : 'no'}>
     <div class="title">
       <h2>Cut open</h2>
-      {#if !comparing}<button type="button" onclick={compare}>Lay another beside it</button>{/if}
+      {#if !pair.comparing}
+        <button type="button" class="framed" onclick={() => pair.compare()}>Lay another beside it</button>
+      {/if}
     </div>
     {#if one?.trouble}<p class="trouble" role="alert">{one.trouble}</p>{/if}
     {#if result && shown}
@@ -148,31 +121,21 @@
     {:else if !one?.trouble}<p class="soft">Computing …</p>{/if}
   </section>
 </div>
-{#if comparing && two}
-  <div class="two" data-comparing>
-    <section class="sheet">
-      <div class="title">
-        <h2>The other</h2>
-        <button type="button" onclick={() => (comparing = false)}>Leave it</button>
-      </div>
-      <div class="fields"><AcidFields draft={second} /></div>
-    </section>
-    <section class="sheet">
-      <h2>The other, cut open</h2>
-      {#if two.trouble}<p class="trouble" role="alert">{two.trouble}</p>{/if}
-      {#if two.result && two.shown}
-        <AcidSection
-          name="The other, cut open"
-          result={two.result}
-          faces={two.shown.faces}
-          {units}
-          seconds={scrubbed ?? result?.readySeconds ?? 600}
-          until={untilOf(two.result)}
-        />
-        <AcidFigures result={two.result} band={two.band} settings={two.shown} {units} />
-      {/if}
-    </section>
-  </div>
+{#if pair.comparing && two}
+  <Beside name="The other" outcome="The other, cut open" trouble={two.trouble} onclose={() => (pair.comparing = false)}>
+    {#snippet fields()}<AcidFields draft={second} />{/snippet}
+    {#if two.result && two.shown}
+      <AcidSection
+        name="The other, cut open"
+        result={two.result}
+        faces={two.shown.faces}
+        {units}
+        seconds={scrubbed ?? result?.readySeconds ?? 600}
+        until={untilOf(two.result)}
+      />
+      <AcidFigures result={two.result} band={two.band} settings={two.shown} {units} />
+    {/if}
+  </Beside>
 {/if}
 <details class="sheet">
   <summary>Why these times</summary>
@@ -190,37 +153,11 @@
 </p>
 
 <style>
-  .two {
-    display: grid;
-    grid-template-columns: minmax(300px, 0.85fr) minmax(0, 1.15fr);
-    gap: 1.2rem;
-    align-items: start;
-    margin-bottom: 1rem;
-  }
-  .two > section {
+  .halves > section {
     contain: layout;
   }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-    gap: 0.7rem;
-  }
   .title {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
     margin-bottom: 0.4rem;
-  }
-  .title button {
-    min-height: 48px;
-    padding: 0 0.9rem;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-  }
-  .fields {
-    display: grid;
-    gap: 0.85rem;
   }
   .ask {
     max-width: 20rem;
@@ -232,10 +169,5 @@
   }
   .caution {
     margin-top: 0.9rem;
-  }
-  @media (max-width: 1000px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

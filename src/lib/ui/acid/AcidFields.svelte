@@ -22,7 +22,7 @@
   bind:value={() => draft.style, (id) => draft.take(id)}
   options={ACID_STYLES.map(({ id }) => ({ value: id, name: `${STYLE_WORDS[id].name}: ${STYLE_WORDS[id].what}` }))}
 />
-<div class="row">
+<div class="fields">
   <PlanField {draft} name="cut" />
   <PlanField {draft} name="size" />
   {#each ACID_EDGES[draft.cut].slice(1) as name (name)}
@@ -35,6 +35,7 @@
 <label class="slide">
   <span>Drag the size</span>
   <input
+    class="slid"
     type="range"
     min={isInches ? 0.08 : 2}
     max={isInches ? most[draft.cut]! / 25.4 : most[draft.cut]}
@@ -61,26 +62,16 @@
   <button type="button" class="add" onclick={() => draft.parts.push({ name: 'lime', ml: '' })}>Another part</button>
 </fieldset>
 {#if isForm}<input type="hidden" name="liquid" value={draft.liquid} />{/if}
-<div class="row">
+<div class="fields">
   <PlanField {draft} name="mass" optional />
   <PlanField {draft} name="measuredPH" optional />
 </div>
 
 <style>
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-    gap: 0.7rem;
-  }
   .slide {
     display: grid;
     gap: 0.1rem;
     font-weight: 600;
-  }
-  .slide input {
-    width: 100%;
-    min-height: 48px;
-    accent-color: var(--water-deep);
   }
   fieldset {
     display: grid;

@@ -70,7 +70,7 @@
   }
 </script>
 
-<div class="two">
+<div class="halves main">
   <section class="sheet" data-running data-simulated={result ? 'yes' : 'no'}>
     <h2>{view.piece.made.name} in acid</h2>
     <p>Since {dayAndTime(run.at, zone)}: {poured}; wanted {LOOK_WORDS[plan.set.wanted]}.</p>
@@ -113,7 +113,7 @@
         onscrub={(to) => (scrubbed = to)}
         ontouch={touched}
       />
-      {#if scrubbed !== null}<button type="button" class="back" onclick={() => (scrubbed = null)}>Back to now</button
+      {#if scrubbed !== null}<button type="button" class="framed" onclick={() => (scrubbed = null)}>Back to now</button
         >{/if}
     {:else}<p class="soft">Computing …</p>{/if}
     {#each run.checks as check (check.seq)}
@@ -129,17 +129,11 @@
       {safety('acid')}
     </p>
   </section>
-  <div class="side">
+  <div class="stack">
     <section class="sheet">
       <h2>Cut one</h2>
       <p class="soft">How wide is its raw middle? Type it, or touch the drawing where raw begins.</p>
-      <OperationForm
-        operation="check-acid"
-        subject={view.piece.id}
-        seen={view.piece.lastSeq}
-        submit="Put the forecast right"
-      >
-        <input type="hidden" name="piece" value={view.piece.id} />
+      <OperationForm operation="check-acid" piece={view.piece} submit="Put the forecast right">
         <Field
           name="raw"
           label="Raw middle"
@@ -158,9 +152,8 @@
           ? `The part that is wanted ${LOOK_WORDS[plan.set.wanted]}; the rest stays in.`
           : 'Lifted out as a piece of its own; the rest stays in for guests who want it less raw.'}
       </p>
-      <OperationForm operation="lift-acid" subject={view.piece.id} seen={view.piece.lastSeq} submit="Lift this much">
-        <input type="hidden" name="piece" value={view.piece.id} />
-        <div class="row">
+      <OperationForm operation="lift-acid" piece={view.piece} submit="Lift this much">
+        <div class="fields">
           <Field
             name="mass"
             label="How much"
@@ -168,7 +161,7 @@
             units={massUnits(units)}
             hint="of {formatMass(view.piece.grams, units)}"
           />
-          <Field name="place" label="Where to" optional list="after-acid" />
+          <Field name="place" label="Where to" optional among={places} />
         </div>
       </OperationForm>
     </section>
@@ -176,12 +169,10 @@
       <h2>Out of it</h2>
       <OperationForm
         operation="end-acid"
-        subject={view.piece.id}
-        seen={view.piece.lastSeq}
+        piece={view.piece}
         submit="Lift it out"
         tone={readyAt !== null && readyAt <= now ? 'ember' : 'plain'}
       >
-        <input type="hidden" name="piece" value={view.piece.id} />
         <Field
           name="how"
           label="Then"
@@ -191,9 +182,9 @@
             { value: 'served', name: 'served from it at once' }
           ]}
         />
-        <div class="row">
+        <div class="fields">
           <Field name="massAfter" label="Weight now" kind="quantity" units={massUnits(units)} optional />
-          <Field name="place" label="Where to" optional list="after-acid" placeholder="Drawer 1" />
+          <Field name="place" label="Where to" optional among={places} placeholder="Drawer 1" />
         </div>
         <Field
           name="liquid"
@@ -203,9 +194,6 @@
           optional
           hint="A piece of its own: it carries this fish’s verdict, and is used within a day."
         />
-        <datalist id="after-acid"
-          >{#each places as place (place.id)}<option value={place.name}></option>{/each}</datalist
-        >
         <Field name="note" label="How it looks and tastes" optional />
       </OperationForm>
     </section>
@@ -214,42 +202,8 @@
 <p class="caution">Guidance only: your local code and licensed practice decide.</p>
 
 <style>
-  .two {
-    display: grid;
-    grid-template-columns: minmax(0, 1.3fr) minmax(300px, 1fr);
-    gap: 1.2rem;
-    align-items: start;
-    margin-bottom: 1rem;
-  }
-  .side {
-    display: grid;
-    gap: 0.8rem;
-    min-width: 0;
-  }
-  .figures {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.4rem 2rem;
-    margin: 0.6rem 0;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-    gap: 0.7rem;
-  }
-  .back {
-    min-height: 48px;
-    padding: 0 0.9rem;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-  }
   .still {
     margin-top: 0.6rem;
     font-weight: 600;
-  }
-  @media (max-width: 1000px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

@@ -46,9 +46,8 @@
         .join('; ')}
     </p>
   {/each}
-  <OperationForm operation="dress-piece" subject={view.piece.id} seen={view.piece.lastSeq} submit="Dress it">
-    <input type="hidden" name="piece" value={view.piece.id} />
-    <div class="row">
+  <OperationForm operation="dress-piece" piece={view.piece} submit="Dress it">
+    <div class="fields">
       <Field
         name="sauce"
         label="Sauce"
@@ -108,10 +107,5 @@
 <style>
   details {
     margin-bottom: 1rem;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
-    gap: 0.7rem;
   }
 </style>

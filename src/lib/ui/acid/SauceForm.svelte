@@ -17,7 +17,7 @@
 
 <OperationForm operation="set-sauce" subject={id} submit={id ? 'Keep as the next version' : 'Write it into the book'}>
   <input type="hidden" name="id" value={id} />
-  <div class="row">
+  <div class="fields">
     <Field name="name" label="Name" value={start?.name ?? ''} />
     <Field
       name="kind"
@@ -50,11 +50,3 @@
   <Field name="steps" label="Steps" kind="long" optional value={start?.steps.join('\n') ?? ''} hint="One a line." />
   {#if id}<Field name="reason" label="What is different in this version" optional />{/if}
 </OperationForm>
-
-<style>
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(165px, 1fr));
-    gap: 0.7rem;
-  }
-</style>

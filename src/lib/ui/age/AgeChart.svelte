@@ -2,6 +2,7 @@
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { RackedPiece } from '$lib/server/views/rack.ts';
   import { formatMass } from '../format.ts';
+  import ChartFrame from '../charts/ChartFrame.svelte';
   import { CHART, weightChart } from './chart.ts';
   import { percent } from './say.ts';
   import { lossWanted } from '$lib/core/activity/age/plan.ts';
@@ -19,72 +20,48 @@
   ]);
   const wanted = $derived(piece.run.plan.mass.si * (1 - lossWanted(piece.run.plan)));
   const chart = $derived(weightChart(piece.forecast.curve, weights, wanted));
+  const table = $derived({
+    name: 'The weights as a table',
+    head: ['Day', 'Weight', 'Lost'],
+    rows: weights.map(({ day, grams, odd }) => [
+      day.toFixed(1),
+      formatMass(grams, units),
+      odd ? 'left out: it does not go with the others' : percent(1 - grams / weights[0]!.grams)
+    ])
+  });
   const today = $derived(chart.x(Math.max(0, (now - piece.run.at) / DAY)));
 </script>
 
-<figure>
-  <svg
-    viewBox="0 0 {CHART.width} {CHART.height}"
-    role="img"
-    aria-label="Weights of {piece.name} by day, with the forecast; the table beside it says the same."
-    data-weights={weights.length}
-  >
-    {#each chart.y.ticks(5) as tick (tick)}
-      <line class="grid" x1={CHART.left} x2={CHART.right} y1={chart.y(tick)} y2={chart.y(tick)} />
-      <text x={CHART.left - 8} y={chart.y(tick) + 4} text-anchor="end">{formatMass(tick, units)}</text>
-    {/each}
-    {#each chart.days as day (day)}
-      <text x={chart.x(day)} y={CHART.bottom + 18} text-anchor="middle">{day}</text>
-    {/each}
-    <text x={CHART.right} y={CHART.bottom + 34} text-anchor="end">days on the rack</text>
-    <path class="fan" d={chart.fan} />
-    <path class="middle" d={chart.middle} />
-    <line class="wanted" x1={CHART.left} x2={CHART.right} y1={chart.wanted} y2={chart.wanted} />
-    <text class="name" x={CHART.left + 6} y={chart.wanted - 6}>wanted: {percent(lossWanted(piece.run.plan))} lost</text>
-    {#if today <= CHART.right}
-      <line class="now" x1={today} x2={today} y1={CHART.top} y2={CHART.bottom} />
-    {/if}
-    {#each weights as weight, index (index)}
-      {#if weight.odd}
-        <path class="odd" d="M{chart.x(weight.day) - 6} {chart.y(weight.grams) - 6} l12 12 m0 -12 l-12 12" data-odd />
-      {:else}<circle cx={chart.x(weight.day)} cy={chart.y(weight.grams)} r="4.5" />{/if}
-    {/each}
-  </svg>
-  <details>
-    <summary>The weights as a table</summary>
-    <table class="plain">
-      <thead><tr><th>Day</th><th>Weight</th><th>Lost</th></tr></thead>
-      <tbody>
-        {#each weights as weight, index (index)}
-          <tr>
-            <td>{weight.day.toFixed(1)}</td>
-            <td>{formatMass(weight.grams, units)}</td>
-            <td>
-              {weight.odd ? 'left out: it does not go with the others' : percent(1 - weight.grams / weights[0]!.grams)}
-            </td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  </details>
-</figure>
+<ChartFrame
+  width={CHART.width}
+  height={CHART.height}
+  says="Weights of {piece.name} by day, with the forecast; the table beside it says the same."
+  data-weights={weights.length}
+  {table}
+>
+  {#each chart.y.ticks(5) as tick (tick)}
+    <line class="grid" x1={CHART.left} x2={CHART.right} y1={chart.y(tick)} y2={chart.y(tick)} />
+    <text x={CHART.left - 8} y={chart.y(tick) + 4} text-anchor="end">{formatMass(tick, units)}</text>
+  {/each}
+  {#each chart.days as day (day)}
+    <text x={chart.x(day)} y={CHART.bottom + 18} text-anchor="middle">{day}</text>
+  {/each}
+  <text x={CHART.right} y={CHART.bottom + 34} text-anchor="end">days on the rack</text>
+  <path class="fan" d={chart.fan} />
+  <path class="middle" d={chart.middle} />
+  <line class="wanted" x1={CHART.left} x2={CHART.right} y1={chart.wanted} y2={chart.wanted} />
+  <text class="name" x={CHART.left + 6} y={chart.wanted - 6}>wanted: {percent(lossWanted(piece.run.plan))} lost</text>
+  {#if today <= CHART.right}
+    <line class="now" x1={today} x2={today} y1={CHART.top} y2={CHART.bottom} />
+  {/if}
+  {#each weights as weight, index (index)}
+    {#if weight.odd}
+      <path class="odd" d="M{chart.x(weight.day) - 6} {chart.y(weight.grams) - 6} l12 12 m0 -12 l-12 12" data-odd />
+    {:else}<circle cx={chart.x(weight.day)} cy={chart.y(weight.grams)} r="4.5" />{/if}
+  {/each}
+</ChartFrame>
 
 <style>
-  svg {
-    width: 100%;
-    height: auto;
-  }
-  text {
-    font-size: 13px;
-    fill: var(--soft);
-  }
-  .name {
-    fill: var(--ink);
-    font-weight: 600;
-  }
-  .grid {
-    stroke: var(--line);
-  }
   .fan {
     fill: var(--water-pale);
   }

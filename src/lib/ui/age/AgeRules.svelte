@@ -21,7 +21,7 @@
     and stand with your name on every verdict they touch.
   </p>
   <OperationForm operation="set-ageing" submit="Keep these rules">
-    <div class="row">
+    <div class="fields">
       <Field name="wholeDays" label="Days for whole fish" kind="number" value={String(rules.wholeDays)} />
       <Field name="filletDays" label="Days for fillets" kind="number" value={String(rules.filletDays)} />
       <Field
@@ -49,7 +49,7 @@
     <summary>What {cabinet.place} holds</summary>
     <OperationForm operation="set-rack" subject={cabinet.place} submit="Draw it so">
       <input type="hidden" name="place" value={cabinet.place} />
-      <div class="row">
+      <div class="fields">
         <Field name="hooks" label="Hooks" kind="number" value={String(cabinet.rack.hooks)} />
         <Field name="shelves" label="Shelves" kind="number" value={String(cabinet.rack.shelves)} />
         <Field name="perShelf" label="Places on a shelf" kind="number" value={String(cabinet.rack.perShelf)} />
@@ -61,10 +61,5 @@
 <style>
   details {
     margin-bottom: 0.7rem;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(160px, 1fr));
-    gap: 0.7rem;
   }
 </style>

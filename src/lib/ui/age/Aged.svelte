@@ -62,7 +62,7 @@
   const lastLook = $derived(run.looks.at(-1) ?? null);
 </script>
 
-<div class="side">
+<div class="stack">
   <section class="sheet" data-aged={piece.id}>
     <h2>{piece.name}, day {Math.floor(piece.day) + 1}</h2>
     <p class="soft">
@@ -145,12 +145,10 @@
     <h2>Off the rack</h2>
     <OperationForm
       operation="end-age"
-      subject={piece.id}
-      seen={piece.seq}
+      {piece}
       submit="Take it off"
       tone={piece.advice.what === 'now' || piece.stops.length > 0 ? 'ember' : 'plain'}
     >
-      <input type="hidden" name="piece" value={piece.id} />
       <Field
         name="how"
         label="Because"
@@ -161,7 +159,7 @@
           { value: 'stopped', name: 'a sign stopped it' }
         ]}
       />
-      <div class="row">
+      <div class="fields">
         <Field
           name="service"
           label="For"
@@ -173,29 +171,24 @@
           ]}
         />
         <Field name="massAfter" label="Weight now" kind="quantity" units={massUnits(units)} optional />
-        <Field name="place" label="Where to" optional list="after-rack" placeholder="Drawer 1" />
+        <Field name="place" label="Where to" optional among={places} placeholder="Drawer 1" />
       </div>
-      <datalist id="after-rack"
-        >{#each places as place (place.id)}<option value={place.name}></option>{/each}</datalist
-      >
       {#if refused('end-age', 'massAfter')}<Field name="sure" label="It really weighs that" kind="tick" />{/if}
       <Field name="note" label="Note" optional />
     </OperationForm>
   </section>
 </div>
-<div class="side" bind:this={box}>
+<div class="stack" bind:this={box}>
   <section class="sheet">
     <h2>Weigh it</h2>
     <ScalePanel {units} {playable} onTake={take} />
     <OperationForm
       operation="weigh-aged"
-      subject={piece.id}
-      seen={piece.seq}
+      {piece}
       submit="Write the weight down"
       tone="ember"
       onDone={() => (mass = '')}
     >
-      <input type="hidden" name="piece" value={piece.id} />
       <Field name="mass" label="Weight now" kind="quantity" units={massUnits(units)} bind:value={mass} bind:unit />
       {#if refused('weigh-aged', 'mass')}<Field name="sure" label="It really weighs that" kind="tick" />{/if}
     </OperationForm>
@@ -221,17 +214,6 @@
 </div>
 
 <style>
-  .side {
-    display: grid;
-    gap: 0.8rem;
-    min-width: 0;
-  }
-  .figures {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.4rem 2rem;
-    margin: 0.6rem 0;
-  }
   .figures .figure {
     font-size: 1.5rem;
   }
@@ -242,11 +224,6 @@
   }
   .advice.hands {
     color: var(--ember);
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-    gap: 0.7rem;
   }
   .windows {
     margin: 0.5rem 0;

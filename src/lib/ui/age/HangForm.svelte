@@ -45,16 +45,14 @@
 
 <OperationForm
   operation="start-age"
-  subject={piece.id}
-  seen={piece.seq}
+  {piece}
   submit={list.every((step) => done.includes(step)) ? 'Hang it' : 'Hang it unprepared'}
   tone="ember"
 >
-  <input type="hidden" name="piece" value={piece.id} />
   <fieldset>
     <legend>Before it hangs</legend>
     {#each list as step (step)}
-      <label class="tick"
+      <label class="ticked"
         ><input type="checkbox" name="prepared" value={step} bind:group={done} /> {PREPARATION_WORDS[step]}</label
       >
     {/each}
@@ -62,7 +60,7 @@
       What is left out is kept: an unprepared fish stays under its days on ice, and may not hang longer than they last.
     </p>
   </fieldset>
-  <div class="row">
+  <div class="fields">
     <PlanField {draft} name="mass" hint="{formatMass(piece.grams, units)} on record" />
     <PlanField {draft} name="target" optional />
     <Field
@@ -87,22 +85,7 @@
 </OperationForm>
 
 <style>
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
-    gap: 0.7rem;
-  }
   legend {
     font-weight: 600;
-  }
-  .tick {
-    display: flex;
-    align-items: center;
-    gap: 0.6rem;
-    min-height: 48px;
-  }
-  .tick input {
-    width: 26px;
-    height: 26px;
   }
 </style>

@@ -20,14 +20,7 @@
   }
 </script>
 
-<OperationForm
-  operation="look-aged"
-  subject={piece.id}
-  seen={piece.seq}
-  submit="Write the look down"
-  onDone={() => (answers = {})}
->
-  <input type="hidden" name="piece" value={piece.id} />
+<OperationForm operation="look-aged" {piece} submit="Write the look down" onDone={() => (answers = {})}>
   <button type="button" class="fine" onclick={fine}>Looked, smelt and felt: all as it should be</button>
   {#each LOOK_FIELDS as field (field)}
     <fieldset role="radiogroup" aria-invalid={wrong[field] ? 'true' : undefined} tabindex="-1">

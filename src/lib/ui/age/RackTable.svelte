@@ -13,7 +13,7 @@
   const services = $derived(rack.services.filter(({ at }) => at >= rack.at).slice(0, MOST_SERVICES));
 </script>
 
-<div class="wide">
+<div class="sideways">
   <table class="plain" data-on-rack={rack.pieces.length}>
     <thead>
       <tr>
@@ -64,9 +64,6 @@
 </div>
 
 <style>
-  .wide {
-    overflow-x: auto;
-  }
   table {
     min-width: 800px;
   }

@@ -6,9 +6,9 @@
     $props();
 </script>
 
-<div class="two">
+<div class="halves main">
   <section class="sheet">{@render children()}</section>
-  <div class="side">{@render side()}</div>
+  <div class="stack">{@render side()}</div>
 </div>
 {@render next()}
 <p class="caution">{caution}</p>
@@ -17,29 +17,12 @@
   .caution {
     margin-top: 0.9rem;
   }
-  .two {
-    display: grid;
-    grid-template-columns: minmax(0, 1.45fr) minmax(285px, 1fr);
-    gap: 1.1rem;
-    align-items: start;
-    margin: 0.7rem 0;
-  }
-  .side {
-    display: grid;
-    gap: 0.8rem;
-    min-width: 0;
-  }
-  .two :global(.wide) {
+  .halves :global(.wide) {
     overflow-x: auto;
   }
-  .two :global(ol) {
+  .halves :global(ol) {
     list-style: decimal;
     padding-left: 1.4rem;
     margin: 0.5rem 0;
-  }
-  @media (max-width: 1000px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import AsTable from './AsTable.svelte';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { dayAndTime, formatTemperature } from '../format.ts';
   import type { Track } from './cold-log.ts';
@@ -23,26 +24,13 @@
 </script>
 
 {#if rows.length > 0}
-  <details>
-    <summary>As a table</summary>
-    <table class="plain">
-      <thead><tr><th>Sensor</th><th>From</th><th>Least</th><th>Most</th></tr></thead>
-      <tbody>
-        {#each rows as row, index (index)}
-          <tr>
-            <td>{row.track}</td>
-            <td>{dayAndTime(row.from, zone)}</td>
-            <td>{formatTemperature(row.min, units)}</td>
-            <td>{formatTemperature(row.max, units)}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  </details>
+  <AsTable
+    head={['Sensor', 'From', 'Least', 'Most']}
+    rows={rows.map(({ track, from, min, max }) => [
+      track,
+      dayAndTime(from, zone),
+      formatTemperature(min, units),
+      formatTemperature(max, units)
+    ])}
+  />
 {/if}
-
-<style>
-  summary {
-    color: var(--soft);
-  }
-</style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import ChartFrame from './ChartFrame.svelte';
   import { formatMass } from '$lib/ui/format.ts';
   import { money } from '$lib/ui/money.ts';
   import type { FlowLink, FlowNode } from '$lib/core/bench/breakdown/flow.ts';
@@ -33,10 +34,15 @@
   <p class="soft">{by === 'mass' ? 'Nothing has been cut yet.' : 'No price is on record, so no money can be drawn.'}</p>
 {:else}
   <div bind:clientWidth={box}>
-    <svg
-      viewBox="0 0 {width} {drawn.height}"
-      role="img"
-      aria-label="Flow of {by}; the same figures stand in the table below"
+    <ChartFrame
+      {width}
+      height={drawn.height}
+      says="Flow of {by}; the same figures stand in the table below"
+      table={{
+        head: ['What', 'Weight', 'Money'],
+        numbers: [1, 2],
+        rows: drawn.nodes.map((node) => [name(node), formatMass(node.grams, units), money(node.cents, currency)])
+      }}
     >
       {#each drawn.links as link (link.d)}
         <path d={link.d} class="link {link.fate ?? ''}" stroke-width={link.width} />
@@ -51,31 +57,11 @@
           {node.depth === 0 ? name(node).slice(0, 34) : short(name(node))} <tspan class="figure">{figure(node)}</tspan>
         </text>
       {/each}
-    </svg>
+    </ChartFrame>
   </div>
-  <details>
-    <summary>The same as a table</summary>
-    <table class="plain">
-      <thead><tr><th>What</th><th class="n">Weight</th><th class="n">Money</th></tr></thead>
-      <tbody>
-        {#each drawn.nodes as node (node.id)}
-          <tr>
-            <td>{name(node)}</td>
-            <td class="n">{formatMass(node.grams, units)}</td>
-            <td class="n">{money(node.cents, currency)}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  </details>
 {/if}
 
 <style>
-  svg {
-    width: 100%;
-    height: auto;
-    display: block;
-  }
   .link {
     fill: none;
     stroke: var(--water);
@@ -114,9 +100,5 @@
   tspan.figure {
     font-size: 14px;
     font-weight: 400;
-  }
-  .n {
-    text-align: right;
-    padding-left: 1rem;
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import ChartFrame from './ChartFrame.svelte';
   import { scaleLinear } from 'd3';
   import { partWord } from '$lib/words/cuts.ts';
 
@@ -30,44 +31,39 @@
     No board has been closed yet. What each one gives will stand here, by kind, supplier, hand and part.
   </p>
 {:else}
-  <svg
-    viewBox="0 0 700 {shown.length * 40 + 26}"
-    role="img"
-    aria-label="Yields; the same figures stand in the table below"
-  >
-    {#each x.ticks(5) as tick (tick)}
-      <path d="M{x(tick)} 18 V{shown.length * 40 + 20}" class="grid" />
-      <text x={x(tick)} y="12" class="tick">{percent(tick)}</text>
-    {/each}
-    {#each shown as group, index (group.key)}
-      {@const y = index * 40 + 40}
-      <text x="0" y={y + 2} class="name">{name(group).slice(0, 24)}</text>
-      <text x="0" y={y + 16} class="runs">{group.runs} board{group.runs === 1 ? '' : 's'}</text>
-      <rect x={x(group.low)} y={y - 9} width={Math.max(2, x(group.high) - x(group.low))} height="18" />
-      <path d="M{x(group.middle)} {y - 13} V{y + 13}" class="middle" />
-      {#each group.last as share, each (each)}<circle cx={x(share)} cy={y} r="3.5" />{/each}
-    {/each}
-  </svg>
-  <details>
-    <summary>The same as a table</summary>
-    <table class="plain">
-      <thead><tr><th>What</th><th>Boards</th><th>Middle</th><th>Eight in ten</th></tr></thead>
-      <tbody>
-        {#each groups as group (group.key)}
-          <tr>
-            <td>{name(group)}</td><td>{group.runs}</td><td>{percent(group.middle)}</td>
-            <td>{percent(group.low)} to {percent(group.high)}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  </details>
+  <div class="least">
+    <ChartFrame
+      width={700}
+      height={shown.length * 40 + 26}
+      says="Yields; the same figures stand in the table below"
+      table={{
+        head: ['What', 'Boards', 'Middle', 'Eight in ten'],
+        rows: groups.map((group) => [
+          name(group),
+          String(group.runs),
+          percent(group.middle),
+          `${percent(group.low)} to ${percent(group.high)}`
+        ])
+      }}
+    >
+      {#each x.ticks(5) as tick (tick)}
+        <path d="M{x(tick)} 18 V{shown.length * 40 + 20}" class="grid" />
+        <text x={x(tick)} y="12" class="tick">{percent(tick)}</text>
+      {/each}
+      {#each shown as group, index (group.key)}
+        {@const y = index * 40 + 40}
+        <text x="0" y={y + 2} class="name">{name(group).slice(0, 24)}</text>
+        <text x="0" y={y + 16} class="runs">{group.runs} board{group.runs === 1 ? '' : 's'}</text>
+        <rect x={x(group.low)} y={y - 9} width={Math.max(2, x(group.high) - x(group.low))} height="18" />
+        <path d="M{x(group.middle)} {y - 13} V{y + 13}" class="middle" />
+        {#each group.last as share, each (each)}<circle cx={x(share)} cy={y} r="3.5" />{/each}
+      {/each}
+    </ChartFrame>
+  </div>
 {/if}
 
 <style>
-  svg {
-    width: 100%;
-    height: auto;
+  .least {
     max-width: 860px;
   }
   rect {
@@ -82,16 +78,6 @@
     stroke: var(--water-deep);
     stroke-width: 1.5;
   }
-  .grid {
-    stroke: var(--line);
-  }
-  text {
-    fill: var(--ink);
-    font-size: 14px;
-  }
-  .name {
-    font-weight: 600;
-  }
   .runs,
   .tick {
     font-size: 12px;
@@ -99,10 +85,5 @@
   }
   .tick {
     text-anchor: middle;
-  }
-  td,
-  th {
-    text-align: left;
-    padding-right: 1.2rem;
   }
 </style>

@@ -76,7 +76,7 @@
   const replanAir = $derived(freeze.airNow === null ? ['', ''] : startWith('temperature', freeze.airNow, units));
 </script>
 
-<div class="two">
+<div class="halves main">
   <section class="sheet">
     <div class="title">
       <h2>{view.piece.made.name} in {run.plan.place}</h2>
@@ -142,7 +142,7 @@
       at={(end - run.at) / 1000}
     />
     <h3>What it proves, by either clock</h3>
-    <div class="wide">
+    <div class="sideways">
       <table class="plain" data-ways>
         <thead><tr><th>Evidence</th><th>Readings taken</th><th>Proven</th><th>Complete</th></tr></thead>
         <tbody>
@@ -192,7 +192,7 @@
       {#if freeze.readings}{freeze.readings.air} air and {freeze.readings.core} core readings were logged.{/if}
     </p>
   </section>
-  <div class="side">
+  <div class="stack">
     {#if !run.ended}
       {#if proven}
         <p class="ready" data-proven>
@@ -208,13 +208,7 @@
               units
             )} in the forecast.
           </p>
-          <OperationForm
-            operation="replan-freeze"
-            subject={view.piece.id}
-            seen={view.piece.lastSeq}
-            submit="Forecast anew"
-          >
-            <input type="hidden" name="piece" value={view.piece.id} />
+          <OperationForm operation="replan-freeze" piece={view.piece} submit="Forecast anew">
             <Field
               name="air"
               label="Air, as it is"
@@ -228,14 +222,7 @@
       {/if}
       <section class="sheet">
         <h2>Reading now</h2>
-        <OperationForm
-          operation="read-freeze"
-          subject={view.piece.id}
-          seen={view.piece.lastSeq}
-          submit="Write it down"
-          tone="ember"
-        >
-          <input type="hidden" name="piece" value={view.piece.id} />
+        <OperationForm operation="read-freeze" piece={view.piece} submit="Write it down" tone="ember">
           <Field name="reading" label="Reading" kind="quantity" units={temperatureUnits(units)} />
           <Field
             name="probe"
@@ -260,15 +247,10 @@
         </p>
         <OperationForm
           operation="end-freeze"
-          subject={view.piece.id}
-          seen={view.piece.lastSeq}
+          piece={view.piece}
           submit={proven ? 'Release it' : 'Take it out, not cleared'}
         >
-          <input type="hidden" name="piece" value={view.piece.id} />
-          <Field name="place" label="Where to" optional list="{view.piece.id}-to" placeholder="Drawer 1" />
-          <datalist id="{view.piece.id}-to"
-            >{#each places as each (each.id)}<option value={each.name}></option>{/each}</datalist
-          >
+          <Field name="place" label="Where to" optional among={places} placeholder="Drawer 1" />
           <Field name="note" label="Note" optional />
         </OperationForm>
       </details>
@@ -311,42 +293,12 @@
 </div>
 
 <style>
-  .two {
-    display: grid;
-    grid-template-columns: minmax(0, 1.6fr) minmax(300px, 1fr);
-    gap: 1.2rem;
-    align-items: start;
-  }
-  .title {
-    display: flex;
-    flex-wrap: wrap;
-    justify-content: space-between;
-    gap: 0.4rem 1rem;
-  }
-  .figures {
-    display: flex;
-    gap: 2.2rem;
-    flex-wrap: wrap;
-    margin: 0.6rem 0;
-  }
-  .side {
-    display: grid;
-    gap: 0.8rem;
-    min-width: 0;
-  }
   h3 {
     font-weight: 700;
     margin-top: 0.8rem;
   }
-  .wide {
-    overflow-x: auto;
-  }
   .counts td {
     font-weight: 650;
-  }
-  .small {
-    font-size: 0.92rem;
-    margin-top: 0.5rem;
   }
   .trouble {
     margin-top: 0.5rem;
@@ -355,10 +307,5 @@
     border-left: 4px solid var(--water);
     background: var(--sunk);
     padding: 0.5rem 0.9rem;
-  }
-  @media (max-width: 1000px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

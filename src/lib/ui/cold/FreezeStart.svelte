@@ -95,20 +95,18 @@
   );
 </script>
 
-<div class="two">
+<div class="halves">
   <section class="sheet">
     <h2>Put {view.piece.made.name} in a freezer</h2>
     <OperationForm
       operation="start-freeze"
-      subject={view.piece.id}
-      seen={view.piece.lastSeq}
+      piece={view.piece}
       submit={others.length > 0 ? `Into the freezer, ${others.length + 1} pieces` : 'Into the freezer'}
       tone="ember"
     >
-      <input type="hidden" name="piece" value={view.piece.id} />
       <input type="hidden" name="others" value={others.join(',')} />
-      <div class="row">
-        <PlanField {draft} name="place" list="freezers" />
+      <div class="fields broad">
+        <PlanField {draft} name="place" among={places} />
         <div class="whole">
           <Field
             name="cycle"
@@ -141,9 +139,6 @@
           />
         {/if}
       </div>
-      <datalist id="freezers"
-        >{#each places as each (each.id)}<option value={each.name}></option>{/each}</datalist
-      >
     </OperationForm>
     {#if pieces.length > 0}
       <details>
@@ -236,24 +231,9 @@
 </div>
 
 <style>
-  .two {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1.15fr);
-    gap: 1.2rem;
-    align-items: start;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
-    gap: 0.8rem;
-  }
   .whole {
     grid-column: 1 / -1;
     order: 1;
-  }
-  .small {
-    font-size: 0.92rem;
-    margin-top: 0.5rem;
   }
   .window {
     margin: 0.5rem 0;
@@ -271,10 +251,5 @@
   .trouble,
   .caution {
     margin-top: 0.7rem;
-  }
-  @media (max-width: 1000px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

@@ -22,7 +22,7 @@
   subject={place?.id ?? 'new-place'}
   submit={place ? 'Set it so' : 'Name this place'}
 >
-  <div class="row">
+  <div class="fields broad">
     {#if place}<input type="hidden" name="id" value={place.id} />{/if}
     <Field
       name="name"
@@ -91,11 +91,3 @@
     />
   </div>
 </OperationForm>
-
-<style>
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
-    gap: 0.8rem;
-  }
-</style>

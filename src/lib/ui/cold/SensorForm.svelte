@@ -12,7 +12,7 @@
   subject={sensor?.id ?? 'new-sensor'}
   submit={sensor ? 'Set it so' : 'Name this sensor'}
 >
-  <div class="row">
+  <div class="fields broad">
     {#if sensor}<input type="hidden" name="id" value={sensor.id} />{/if}
     <Field
       name="name"
@@ -42,11 +42,3 @@
     <Field name="calibratedOn" label="Calibrated on" kind="date" optional value={sensor?.calibratedOn ?? ''} />
   </div>
 </OperationForm>
-
-<style>
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
-    gap: 0.8rem;
-  }
-</style>

@@ -15,7 +15,7 @@
     unit = $bindable(),
     optional = false,
     placeholder = '',
-    list
+    among = []
   }: {
     name: string;
     label: string;
@@ -27,7 +27,8 @@
     unit?: string;
     optional?: boolean;
     placeholder?: string;
-    list?: string;
+    /** What is offered while typing: names, or what bears one. Anything else may be typed still. */
+    among?: readonly (string | { readonly name: string })[];
   } = $props();
 
   const form = getContext<FormContext | undefined>(FORM_CONTEXT);
@@ -95,11 +96,17 @@
         type={kind === 'date' ? 'date' : kind === 'time' ? 'datetime-local' : 'text'}
         inputmode={kind === 'number' ? 'decimal' : undefined}
         autocomplete="off"
-        {list}
+        list={among.length > 0 ? `${id}-among` : undefined}
         {placeholder}
         bind:value
         class={look}
       />
+      {#if among.length > 0}
+        <datalist id="{id}-among">
+          {#each among as each, index (index)}<option value={typeof each === 'string' ? each : each.name}
+            ></option>{/each}
+        </datalist>
+      {/if}
     {/if}
   {/if}
   {#if hint}<p class="hint soft" id="{id}-hint">{hint}</p>{/if}

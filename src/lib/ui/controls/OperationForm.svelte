@@ -21,8 +21,9 @@
    */
   let {
     operation,
-    subject = '',
-    seen,
+    piece,
+    subject = piece?.id ?? '',
+    seen = piece?.lastSeq ?? piece?.seq,
     submit,
     tone = 'plain',
     onDone,
@@ -30,6 +31,8 @@
     children
   }: {
     operation: string;
+    /** The piece it is done to, as the page last saw it: it goes with the form. */
+    piece?: { readonly id: string; readonly lastSeq?: number; readonly seq?: number };
     subject?: string;
     seen?: number;
     submit: string;
@@ -37,7 +40,7 @@
     onDone?: (result: Record<string, unknown>) => void;
     /** It has a file among its fields. */
     files?: boolean;
-    children: Snippet;
+    children?: Snippet;
   } = $props();
 
   const mine = (form: unknown): FormAnswer | null => {
@@ -162,7 +165,8 @@
       name="_seen"
       value={answer?.conflict ? answer.values._seen : seen}
     />{/if}
-  {@render children()}
+  {#if piece}<input type="hidden" name="piece" value={piece.id} />{/if}
+  {@render children?.()}
   {#if answer && !answer.ok}
     <div class="trouble" role="alert">
       <p>{answer.message}</p>

@@ -9,7 +9,7 @@
   import type { PieceView } from '$lib/server/views/piece.ts';
   import { cureStepWords } from '$lib/words/cure.ts';
   import { openCureWorker } from '$lib/workers/cure.ts';
-  import { onMount, untrack } from 'svelte';
+  import { untrack } from 'svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import { dayAndTime, formatDuration, until } from '../format.ts';
@@ -22,7 +22,8 @@
   import CureZones from './CureZones.svelte';
   import type { CureSubject } from '$lib/core/bench/cure/settings.ts';
   import { CureDraft } from './draft.svelte.ts';
-  import { CureSimulation } from './simulation.svelte.ts';
+  import { PlanPair } from '../plan/pair.svelte.ts';
+  import type { CureBand, CureResult, CureSettings } from '$lib/core/bench/cure/plan.ts';
 
   /** A cure on its way to being begun: set, seen, compared with another, and committed with its steps. */
   let {
@@ -54,8 +55,15 @@
 
   const lies = untrack(() => view.piece.place?.place ?? '');
   const deepest = $derived(thickest(view.piece.depth ?? null) ?? view.piece.made.thicknessMm ?? 0);
-  const first = untrack(() => new CureDraft(units, deepest || 25, means[lies] ?? 3));
-  const second = untrack(() => new CureDraft(units, deepest || 25, means[lies] ?? 3));
+  const pair = untrack(
+    () =>
+      new PlanPair<CureDraft, CureSettings, CureResult, CureBand>(
+        openCureWorker,
+        () => new CureDraft(units, deepest || 25, means[lies] ?? 3),
+        (draft) => draft.settings(piece)
+      )
+  );
+  const { first, second } = pair;
   first.texts.place = lies;
   untrack(() => {
     const found = recipes.find(({ id }) => id === chosenRecipe);
@@ -72,41 +80,18 @@
     });
   });
 
-  let one = $state.raw<CureSimulation | null>(null);
-  let two = $state.raw<CureSimulation | null>(null);
-  let comparing = $state(false);
   let shownAt = $state(47);
   let zonesOpen = $state(false);
   let stepsOpen = $state(false);
   let readyBy = $state('');
-  onMount(() => {
-    const workers = [openCureWorker(), openCureWorker()];
-    one = new CureSimulation(workers[0]!, first.named);
-    two = new CureSimulation(workers[1]!, second.named);
-    return () => workers.forEach((worker) => worker.end());
-  });
-  const settings = $derived(first.settings(piece));
-  const other = $derived(comparing ? second.settings(piece) : null);
-  // Only what is asked counts, not that the page's data came anew.
-  const key = (asked: typeof settings | null) =>
-    asked === null || typeof asked === 'string' ? asked : JSON.stringify(asked);
-  const askedFirst = $derived(key(settings));
-  const askedSecond = $derived(key(other));
-  $effect(() => {
-    void askedFirst;
-    one?.ask(untrack(() => settings));
-  });
-  $effect(() => {
-    if (askedSecond === null) return;
-    const asked = untrack(() => other);
-    if (asked !== null) two?.ask(asked);
-  });
   function compare() {
-    second.copyFrom(first);
+    pair.compare();
     // The other habit is what it is compared with, as a rule.
     second.school(first.method === 'weighed' ? 'cover' : 'weighed');
-    comparing = true;
   }
+  const settings = $derived(pair.settings);
+  const one = $derived(pair.one);
+  const two = $derived(pair.two);
   const target = $derived(typeof settings === 'string' ? 1 : settings.target * 100);
   const result = $derived(one?.result ?? null);
   const shown = $derived(one?.shown ?? null);
@@ -131,17 +116,10 @@
   const ends = $derived(result ? now + programmeSeconds(result.stages) * 1000 : null);
 </script>
 
-<div class="two">
+<div class="halves bench">
   <section class="sheet">
     <h2>The cure</h2>
-    <OperationForm
-      operation="start-cure"
-      subject={view.piece.id}
-      seen={view.piece.lastSeq}
-      submit="Begin the cure"
-      tone="ember"
-    >
-      <input type="hidden" name="piece" value={view.piece.id} />
+    <OperationForm operation="start-cure" piece={view.piece} submit="Begin the cure" tone="ember">
       <CureFields draft={first} {piece} {recipes} {units} {places} {means} isForm />
       <Field
         name="readyBy"
@@ -162,8 +140,9 @@
   <section class="sheet" aria-live="off" data-simulated={result ? 'yes' : 'no'}>
     <div class="title">
       <h2>Salt moving in</h2>
-      {#if !comparing}<button type="button" class="plain-button" onclick={compare}>Compare with another plan</button
-        >{/if}
+      {#if !pair.comparing}
+        <button type="button" class="framed" onclick={compare}>Compare with another plan</button>
+      {/if}
     </div>
     {#if one?.trouble}<p class="trouble" role="alert">{one.trouble}</p>{/if}
     {#if one && result && shown}
@@ -172,8 +151,8 @@
       <h3>By depth, at the end</h3>
       <CureDepths
         plans={[
-          { name: comparing ? 'first plan' : 'salt', result },
-          ...(comparing && two?.result ? [{ name: 'second plan', result: two.result }] : [])
+          { name: pair.comparing ? 'first plan' : 'salt', result },
+          ...(pair.comparing && two?.result ? [{ name: 'second plan', result: two.result }] : [])
         ]}
         {target}
         {units}
@@ -200,7 +179,7 @@
     {:else if !one?.trouble}<p class="soft">Computing …</p>{/if}
   </section>
 </div>
-{#if comparing && two}
+{#if pair.comparing && two}
   <CureCompare
     {second}
     {piece}
@@ -213,7 +192,7 @@
     closedPack={first.texts.pack === 'closed'}
     one={one!}
     {two}
-    onclose={() => (comparing = false)}
+    onclose={() => (pair.comparing = false)}
   />
 {/if}
 <CureGuide
@@ -231,36 +210,11 @@
 />
 
 <style>
-  .two {
-    display: grid;
-    grid-template-columns: minmax(300px, 0.85fr) minmax(0, 1.15fr);
-    gap: 1.2rem;
-    align-items: start;
-    margin-bottom: 1rem;
-  }
-  .two > section {
+  .halves > section {
     contain: layout;
-  }
-  .title {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
-    gap: 0.4rem;
-  }
-  .plain-button {
-    min-height: 48px;
-    padding: 0 0.9rem;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
   }
   h3 {
     font-weight: 700;
     margin-top: 0.9rem;
-  }
-  @media (max-width: 1000px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

@@ -9,6 +9,7 @@
   import { SCHOOL_WORDS } from '$lib/words/cure.ts';
   import { sentence } from '$lib/words/findings.ts';
   import { dayAndTime, formatDuration, formatMass } from '../format.ts';
+  import Beside from '../plan/Beside.svelte';
   import CureFields from './CureFields.svelte';
   import CurePicture from './CurePicture.svelte';
   import type { CureSubject } from '$lib/core/bench/cure/settings.ts';
@@ -99,76 +100,37 @@
     band ? `${percent(value)} (${percent(band.low)} to ${percent(band.high)})` : percent(value);
 </script>
 
-<div class="two" data-comparing>
-  <section class="sheet">
-    <div class="title">
-      <h2>The second plan</h2>
-      <button type="button" onclick={onclose}>Leave it</button>
-    </div>
-    <div class="fields"><CureFields draft={second} {piece} {recipes} {units} places={[]} means={{}} /></div>
-  </section>
-  <section class="sheet">
-    <h2>Side by side</h2>
-    {#if two.trouble}<p class="trouble" role="alert">{two.trouble}</p>{/if}
-    {#if plans[1]}
-      <CurePicture
-        name="The second plan, cut along the length"
-        result={plans[1].result}
-        faces={plans[1].shown.faces}
-        target={plans[1].shown.target * 100}
-        {units}
-        bind:index={shownAt}
-      />
-    {/if}
-    <div class="wide">
-      <table class="plain">
-        <thead><tr><th></th><th>First plan</th><th>Second plan</th></tr></thead>
-        <tbody>
-          {#each rows as row (row.name)}
-            <tr>
-              <th scope="row">{row.name}</th>
-              {#each plans as plan, index (index)}<td>{plan ? row.of(plan) : '…'}</td>{/each}
-            </tr>
-          {/each}
-        </tbody>
-      </table>
-    </div>
-  </section>
-</div>
+<Beside name="The second plan" outcome="Side by side" trouble={two.trouble} {onclose}>
+  {#snippet fields()}
+    <CureFields draft={second} {piece} {recipes} {units} places={[]} means={{}} />
+  {/snippet}
+  {#if plans[1]}
+    <CurePicture
+      name="The second plan, cut along the length"
+      result={plans[1].result}
+      faces={plans[1].shown.faces}
+      target={plans[1].shown.target * 100}
+      {units}
+      bind:index={shownAt}
+    />
+  {/if}
+  <div class="sideways">
+    <table class="plain">
+      <thead><tr><th></th><th>First plan</th><th>Second plan</th></tr></thead>
+      <tbody>
+        {#each rows as row (row.name)}
+          <tr>
+            <th scope="row">{row.name}</th>
+            {#each plans as plan, index (index)}<td>{plan ? row.of(plan) : '…'}</td>{/each}
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+</Beside>
 
 <style>
-  .two {
-    display: grid;
-    grid-template-columns: minmax(300px, 0.85fr) minmax(0, 1.15fr);
-    gap: 1.2rem;
-    align-items: start;
-    margin-bottom: 1rem;
-  }
-  .title {
-    display: flex;
-    justify-content: space-between;
-    align-items: center;
-    margin-bottom: 0.5rem;
-  }
-  .title button {
-    min-height: 48px;
-    padding: 0 0.9rem;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-  }
-  .fields {
-    display: grid;
-    gap: 0.85rem;
-  }
-  .wide {
-    overflow-x: auto;
-  }
   th[scope='row'] {
     min-width: 8.5rem;
-  }
-  @media (max-width: 1000px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import ChartFrame from '../charts/ChartFrame.svelte';
   import { line, scaleLinear } from 'd3';
   import type { CureResult } from '$lib/core/bench/cure/plan.ts';
   import { thickestZone, thinnestZone } from '$lib/core/bench/cure/zones.ts';
@@ -42,49 +43,38 @@
   const percent = (value: number) => `${value.toFixed(value < 1 ? 2 : 1)} %`;
 </script>
 
-<figure>
-  <svg
-    viewBox="0 0 {W} {H}"
-    role="img"
-    aria-label="Salt by depth at the end. {curves
-      .map(({ name, salt }) => `${name}: ${percent(salt[0]!)} at the face, ${percent(salt.at(-1)!)} at the inside`)
-      .join('; ')}."
-  >
-    {#each y.ticks(4) as tick (tick)}
-      <line class="grid" x1={left} x2={right} y1={y(tick)} y2={y(tick)} />
-      <text x={left - 6} y={y(tick) + 4} text-anchor="end">{tick}</text>
-    {/each}
-    <line class="target" x1={left} x2={right} y1={y(target)} y2={y(target)} />
-    <text x={right} y={y(target) - 5} text-anchor="end">wanted inside</text>
-    {#each curves as curve (curve.name)}
-      <path class="curve plan{curve.plan}" class:thin={curve.end.includes('thin')} d={path(curve.salt)} />
-    {/each}
-    <text x={left} y={bottom + 18}>face</text>
-    <text x={right} y={bottom + 18} text-anchor="end">middle, or skin</text>
-    <text x="4" y="10">%</text>
-  </svg>
-  <figcaption>
-    {#each curves as curve (curve.name)}
-      <span
-        ><span class="mark plan{curve.plan}" class:thin={curve.end.includes('thin')}></span>
-        {curve.name} <span class="soft">({formatLength(curve.mm, units)})</span></span
-      >
-    {/each}
-  </figcaption>
-</figure>
+<ChartFrame
+  width={W}
+  height={H}
+  says="Salt by depth at the end. {curves
+    .map(({ name, salt }) => `${name}: ${percent(salt[0]!)} at the face, ${percent(salt.at(-1)!)} at the inside`)
+    .join('; ')}."
+>
+  {#each y.ticks(4) as tick (tick)}
+    <line class="grid" x1={left} x2={right} y1={y(tick)} y2={y(tick)} />
+    <text x={left - 6} y={y(tick) + 4} text-anchor="end">{tick}</text>
+  {/each}
+  <line class="target" x1={left} x2={right} y1={y(target)} y2={y(target)} />
+  <text x={right} y={y(target) - 5} text-anchor="end">wanted inside</text>
+  {#each curves as curve (curve.name)}
+    <path class="curve plan{curve.plan}" class:thin={curve.end.includes('thin')} d={path(curve.salt)} />
+  {/each}
+  <text x={left} y={bottom + 18}>face</text>
+  <text x={right} y={bottom + 18} text-anchor="end">middle, or skin</text>
+  <text x="4" y="10">%</text>
+  {#snippet caption()}
+    <span class="key">
+      {#each curves as curve (curve.name)}
+        <span
+          ><span class="mark plan{curve.plan}" class:thin={curve.end.includes('thin')}></span>
+          {curve.name} <span class="soft">({formatLength(curve.mm, units)})</span></span
+        >
+      {/each}
+    </span>
+  {/snippet}
+</ChartFrame>
 
 <style>
-  svg {
-    width: 100%;
-    height: auto;
-  }
-  text {
-    font-size: 13px;
-    fill: var(--soft);
-  }
-  .grid {
-    stroke: var(--line);
-  }
   .target {
     stroke: var(--ink);
     stroke-width: 1.5;
@@ -105,7 +95,7 @@
   .curve.thin {
     stroke-dasharray: 9 5;
   }
-  figcaption {
+  .key {
     display: flex;
     flex-wrap: wrap;
     gap: 0.2rem 1.2rem;

@@ -106,18 +106,15 @@
     >
   {/if}
 </label>
-<div class="row">
+<div class="fields">
   <PlanField {draft} name="salt" />
   {#if isAsked('parts')}
     <PlanField
       {draft}
       name="parts"
       hint={set.parts === '' ? 'or the sugar by itself, below' : ''}
-      list="{isForm ? 'first' : 'second'}-parts"
+      among={['1:1', '2:1', '1:2']}
     />
-    <datalist id="{isForm ? 'first' : 'second'}-parts">
-      <option value="1:1"></option><option value="2:1"></option><option value="1:2"></option>
-    </datalist>
     {#if isAsked('rateMeans')}<PlanField {draft} name="rateMeans" />{/if}
   {/if}
   {#each dose as name (name)}
@@ -140,6 +137,7 @@
 <label class="slide">
   <span>Drag the time</span>
   <input
+    class="slid"
     type="range"
     min={method === 'film' ? 0.1 : 1}
     max={most[method]}
@@ -149,7 +147,7 @@
     aria-label="Time in hours"
   />
 </label>
-<div class="row">
+<div class="fields">
   <PlanField
     {draft}
     name="thickness"
@@ -163,10 +161,7 @@
     hint={mean === undefined ? '' : `${set.place}: ${formatTemperature(mean, units)} in the last day`}
   />
   {#if isForm}
-    <PlanField {draft} name="place" optional list="cure-places" />
-    <datalist id="cure-places"
-      >{#each places as place (place.id)}<option value={place.name}></option>{/each}</datalist
-    >
+    <PlanField {draft} name="place" optional among={places} />
   {/if}
 </div>
 {#if isForm}
@@ -183,7 +178,7 @@
 {/if}
 <details>
   <summary>Where cooks disagree</summary>
-  <div class="row">
+  <div class="fields">
     {#if isAsked('dosing')}<PlanField {draft} name="dosing" />{/if}
     {#if isAsked('liquid')}<PlanField {draft} name="liquid" />{/if}
     {#if isForm}<PlanField {draft} name="pack" />{/if}
@@ -238,11 +233,6 @@
     color: var(--ink);
     font-weight: 400;
   }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-    gap: 0.7rem;
-  }
   .effect {
     font-size: 0.92rem;
     max-width: 70ch;
@@ -251,11 +241,6 @@
     display: grid;
     gap: 0.1rem;
     font-weight: 600;
-  }
-  .slide input {
-    width: 100%;
-    min-height: 48px;
-    accent-color: var(--water-deep);
   }
   .book .plain {
     font-weight: 400;

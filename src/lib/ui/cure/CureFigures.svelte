@@ -71,7 +71,7 @@
 {#if simulation.banding}
   <p class="soft drawing">
     <progress aria-label="Two hundred draws"></progress> two hundred draws …
-    <button type="button" onclick={() => simulation.stop()}>Stop</button>
+    <button type="button" class="framed" onclick={() => simulation.stop()}>Stop</button>
   </p>
 {/if}
 <p class="soft small">
@@ -100,19 +100,9 @@
     gap: 0.4rem 2rem;
     margin: 0.4rem 0 0.6rem;
   }
-  .small {
-    font-size: 0.92rem;
-    margin-top: 0.4rem;
-  }
   .drawing {
     display: flex;
     align-items: center;
     gap: 0.6rem;
-  }
-  .drawing button {
-    min-height: 48px;
-    padding: 0 0.9rem;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import ChartFrame from '../charts/ChartFrame.svelte';
   import { scaleLinear } from 'd3';
 
   interface Dot {
@@ -26,11 +27,11 @@
   );
 </script>
 
-<figure>
-  <svg
-    viewBox="0 0 {W} {H}"
-    role="img"
-    aria-label="{what}: forecast against measurement of {points.length} {points.length === 1
+<div class="least">
+  <ChartFrame
+    width={W}
+    height={H}
+    says="{what}: forecast against measurement of {points.length} {points.length === 1
       ? 'cure'
       : 'cures'}; {held} came out within the band."
     data-points={points.length}
@@ -60,24 +61,17 @@
     {/each}
     <text x={right} y={H - 8} text-anchor="end">forecast, %</text>
     <text x="4" y="10">measured, %</text>
-  </svg>
-  <figcaption class="soft">
-    {held} of {points.length} within the band that was said (nine in ten is the aim).
-  </figcaption>
-</figure>
+    {#snippet caption()}
+      <span class="soft">
+        {held} of {points.length} within the band that was said (nine in ten is the aim).
+      </span>
+    {/snippet}
+  </ChartFrame>
+</div>
 
 <style>
-  svg {
-    width: 100%;
-    height: auto;
+  .least {
     max-width: 480px;
-  }
-  text {
-    font-size: 13px;
-    fill: var(--soft);
-  }
-  .grid {
-    stroke: var(--line);
   }
   .same {
     stroke: var(--ink);

@@ -74,7 +74,7 @@
     Object.entries(words).map(([value, name]) => ({ value, name }));
 </script>
 
-<div class="two">
+<div class="halves main">
   <section class="sheet" data-running data-simulated={result ? 'yes' : 'no'}>
     <h2>{view.piece.made.name}: {SCHOOL_WORDS[plan.method].noun}</h2>
     <p>
@@ -134,7 +134,7 @@
       </p>
     {/each}
   </section>
-  <div class="side">
+  <div class="stack">
     <section class="sheet">
       <h2>Steps</h2>
       <table class="plain" data-steps>
@@ -158,12 +158,10 @@
         {#key next.id}
           <OperationForm
             operation="step-cure"
-            subject={view.piece.id}
-            seen={view.piece.lastSeq}
+            piece={view.piece}
             submit="{cureStepWords(next.code)}: done"
             tone={run.at + next.seconds * 1000 <= now ? 'ember' : 'quiet'}
           >
-            <input type="hidden" name="piece" value={view.piece.id} />
             <input type="hidden" name="step" value={next.id} />
           </OperationForm>
         {/key}
@@ -173,13 +171,11 @@
       <h2>Take it out</h2>
       <OperationForm
         operation="end-cure"
-        subject={view.piece.id}
-        seen={view.piece.lastSeq}
+        piece={view.piece}
         submit="Take it out"
         tone={dueAt <= now ? 'ember' : 'plain'}
       >
-        <input type="hidden" name="piece" value={view.piece.id} />
-        <div class="row">
+        <div class="fields">
           <Field
             name="massAfter"
             label="Weight now"
@@ -195,11 +191,8 @@
           <Field name="taste" label="How good, 1 to 5" kind="number" optional />
           <Field name="saltReading" label="Salt meter" kind="quantity" units={['%']} optional />
           <Field name="saltWhere" label="Its probe stood in" kind="choice" options={options(METER_WORDS)} />
-          <Field name="place" label="Where to" optional list="after-cure" placeholder="Drawer 1" />
+          <Field name="place" label="Where to" optional among={places} placeholder="Drawer 1" />
         </div>
-        <datalist id="after-cure"
-          >{#each places as place (place.id)}<option value={place.name}></option>{/each}</datalist
-        >
         <Field name="note" label="How it feels and tastes" optional />
       </OperationForm>
     </section>
@@ -208,12 +201,10 @@
         <summary>{paused ? 'Paused: take it up again' : 'Pause it, shorten it, give it more'}</summary>
         <OperationForm
           operation="change-cure"
-          subject={view.piece.id}
-          seen={view.piece.lastSeq}
+          piece={view.piece}
           submit={paused ? 'Back into it' : 'Change it'}
           tone={paused ? 'ember' : 'plain'}
         >
-          <input type="hidden" name="piece" value={view.piece.id} />
           {#if paused}
             <input type="hidden" name="change" value="resume" />
           {:else}
@@ -251,34 +242,8 @@
 />
 
 <style>
-  .two {
-    display: grid;
-    grid-template-columns: minmax(0, 1.3fr) minmax(310px, 1fr);
-    gap: 1.2rem;
-    align-items: start;
-    margin-bottom: 1rem;
-  }
-  .side {
-    display: grid;
-    gap: 0.8rem;
-    min-width: 0;
-  }
-  .figures {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.5rem 2.2rem;
-    margin: 0.6rem 0;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-    gap: 0.7rem;
-  }
   .next td {
     font-weight: 650;
-  }
-  .small {
-    font-size: 0.92rem;
   }
   .small button {
     min-height: 48px;
@@ -286,10 +251,5 @@
     border: 1px solid var(--strong-line);
     border-radius: 3px;
     color: var(--ink);
-  }
-  @media (max-width: 1000px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

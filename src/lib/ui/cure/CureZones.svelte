@@ -10,7 +10,7 @@
   const time = (hours: number | null) => (hours === null ? 'later' : formatDuration(hours * 3600));
 </script>
 
-<div class="wide">
+<div class="sideways">
   <table class="plain" data-zones>
     <thead>
       <tr>
@@ -41,9 +41,6 @@
 </div>
 
 <style>
-  .wide {
-    overflow-x: auto;
-  }
   td,
   th {
     white-space: nowrap;

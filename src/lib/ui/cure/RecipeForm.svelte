@@ -21,7 +21,7 @@
 
 <OperationForm operation="set-recipe" subject={id} submit={id ? 'Keep as the next version' : 'Write it into the book'}>
   <input type="hidden" name="id" value={id} />
-  <div class="row">
+  <div class="fields">
     <Field name="name" label="Name" value={start?.name ?? ''} />
     <Field
       name="school"
@@ -61,7 +61,7 @@
     placeholder={EXAMPLE}
     hint="One a line: an ingredient; salt, sugar, water, paste, sour, spirit or aromatic; how much; then the kind of salt (fine, coarse, flake), or what a paste holds: salt 12, sugar 10, water 46 (%)."
   />
-  <div class="row">
+  <div class="fields">
     <Field name="hours" label="Time in it" kind="quantity" units={['h', 'min']} value={plain(start?.hours)} />
     <Field name="rest" label="Rest after" kind="quantity" units={['h']} optional value={plain(start?.restHours)} />
     <Field
@@ -102,11 +102,3 @@
   <Field name="steps" label="Steps" kind="long" optional value={start?.steps.join('\n') ?? ''} hint="One a line." />
   {#if id}<Field name="reason" label="What is different in this version" optional />{/if}
 </OperationForm>
-
-<style>
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(165px, 1fr));
-    gap: 0.7rem;
-  }
-</style>

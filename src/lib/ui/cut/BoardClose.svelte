@@ -12,17 +12,13 @@
 
 <section class="sheet">
   <h2>Close the board</h2>
-  <OperationForm operation="close-board" subject={view.piece.id} seen={view.piece.lastSeq} submit="Close the board">
-    <input type="hidden" name="piece" value={view.piece.id} />
-    <div class="row">
+  <OperationForm operation="close-board" piece={view.piece} submit="Close the board">
+    <div class="fields">
       <Field name="remains" label="Stays uncut" kind="quantity" units={massUnits(units)} optional />
-      <Field name="place" label="Parts go to" list="{id}-places" placeholder="the coldest drawer" optional />
+      <Field name="place" label="Parts go to" among={view.places} placeholder="the coldest drawer" optional />
       <Field name="core" label="Warmest core now" kind="quantity" units={temperatureUnits(units)} optional />
     </div>
     <p class="soft">Name a place on your list of cold places. Without one the parts count as out of the cold.</p>
-    <datalist id="{id}-places">
-      {#each view.places as place (place)}<option value={place}></option>{/each}
-    </datalist>
     <Field
       name="gapReason"
       label="Where the rest went"
@@ -31,11 +27,3 @@
     />
   </OperationForm>
 </section>
-
-<style>
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
-    gap: 0.7rem;
-  }
-</style>

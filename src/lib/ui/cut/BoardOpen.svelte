@@ -38,15 +38,8 @@
         .forecast.runs} board{view.forecast.runs === 1 ? '' : 's'} of this kind here, {view.forecast.ofSupplier} of them from
       this supplier, and typical shares.{/if}
   </p>
-  <OperationForm
-    operation="open-board"
-    subject={view.piece.id}
-    seen={view.piece.lastSeq}
-    submit="Put it on the board"
-    tone="ember"
-  >
-    <input type="hidden" name="piece" value={view.piece.id} />
-    <div class="row">
+  <OperationForm operation="open-board" piece={view.piece} submit="Put it on the board" tone="ember">
+    <div class="fields">
       <label>
         Cut map
         <select name="map" value={view.map} onchange={(event) => choose('map', event.currentTarget.value)}>
@@ -104,11 +97,6 @@
   section {
     display: grid;
     gap: 0.5rem;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
-    gap: 0.7rem;
   }
   label {
     display: grid;

@@ -30,7 +30,7 @@
   <PieceTicks pieces={free} {units} bind:picked />
   <OperationForm operation="combine-pieces" submit="Put them together" onDone={() => (picked = [])}>
     <input type="hidden" name="pieces" value={picked.join(',')} />
-    <div class="row">
+    <div class="fields broad">
       <Field name="name" label="What the batch is" placeholder="mince, for chopped dishes" />
       <Field
         name="use"
@@ -49,10 +49,5 @@
 <style>
   details {
     margin-top: 1rem;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(210px, 1fr));
-    gap: 0.7rem;
   }
 </style>

@@ -29,7 +29,7 @@
   {#if view.taken.length + view.wastes.length === 0}
     <p class="soft">Nothing yet. The first part that is weighed stands here, with its use and its share of the cost.</p>
   {:else}
-    <div class="wide">
+    <div class="sideways">
       <table class="plain">
         <thead>
           <tr
@@ -102,9 +102,6 @@
     display: flex;
     justify-content: space-between;
     gap: 1rem;
-  }
-  .wide {
-    overflow-x: auto;
   }
   table {
     width: 100%;

@@ -52,14 +52,8 @@
   {#if !part}
     <p class="soft ask">Touch a part of the fish, or its name, then weigh it.</p>
     {#key view.wastes.length}
-      <OperationForm
-        operation="weigh-waste"
-        subject={view.piece.id}
-        seen={view.piece.lastSeq}
-        submit="Weigh it as waste"
-      >
-        <input type="hidden" name="piece" value={view.piece.id} />
-        <div class="row">
+      <OperationForm operation="weigh-waste" piece={view.piece} submit="Weigh it as waste">
+        <div class="fields">
           <Field
             name="what"
             label="Drip, or other waste"
@@ -89,15 +83,8 @@
     </p>
     {#key `${part.id} ${asWaste}`}
       {#if asWaste}
-        <OperationForm
-          operation="weigh-waste"
-          subject={view.piece.id}
-          seen={view.piece.lastSeq}
-          submit="Weigh it as waste"
-          onDone={done}
-        >
-          <input type="hidden" name="piece" value={view.piece.id} />
-          <div class="row">
+        <OperationForm operation="weigh-waste" piece={view.piece} submit="Weigh it as waste" onDone={done}>
+          <div class="fields">
             <Field name="mass" label="Weight" kind="quantity" units={massUnits(units)} bind:value={mass} bind:unit />
             <Field
               name="what"
@@ -110,17 +97,9 @@
           {#if refused}<Field name="sure" label="It really weighs that" kind="tick" />{/if}
         </OperationForm>
       {:else}
-        <OperationForm
-          operation="take-part"
-          subject={view.piece.id}
-          seen={view.piece.lastSeq}
-          submit="It becomes a piece"
-          tone="ember"
-          onDone={done}
-        >
-          <input type="hidden" name="piece" value={view.piece.id} />
+        <OperationForm operation="take-part" piece={view.piece} submit="It becomes a piece" tone="ember" onDone={done}>
           <input type="hidden" name="part" value={part.id} />
-          <div class="row">
+          <div class="fields">
             <Field name="mass" label="Weight" kind="quantity" units={massUnits(units)} bind:value={mass} bind:unit />
             <Field
               name="use"
@@ -134,7 +113,7 @@
           </div>
           <details>
             <summary>More about it</summary>
-            <div class="row">
+            <div class="fields">
               <Field name="name" label="Its own name" optional />
               <Field
                 name="grade"
@@ -160,11 +139,6 @@
     display: grid;
     gap: 0.7rem;
     grid-template-columns: minmax(0, 1fr);
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
-    gap: 0.7rem;
   }
   .part b {
     font-size: 1.35rem;

@@ -12,7 +12,7 @@
 
 <OperationForm operation="file-document" subject={document?.id ?? ''} submit={SAY.keep} files>
   <input type="hidden" name="id" value={document?.id ?? ''} />
-  <div class="row">
+  <div class="fields broad">
     <Field
       name="kind"
       label={SAY.kind}
@@ -31,7 +31,7 @@
     options={[...AUTHORITY_SCOPES, ...LICENSED_SCOPES].map((value) => ({ value, name: documentScopeWord(value) }))}
     chosen={document?.covers}
   />
-  <div class="row">
+  <div class="fields broad">
     <Field
       name="species"
       label={SAY.species}
@@ -44,11 +44,3 @@
     <Field name="reason" label={SAY.reason} optional />
   </div>
 </OperationForm>
-
-<style>
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
-    gap: 0.7rem;
-  }
-</style>

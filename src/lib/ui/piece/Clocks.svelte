@@ -170,7 +170,4 @@
   .mark {
     fill: var(--ember);
   }
-  .small {
-    font-size: 0.92rem;
-  }
 </style>

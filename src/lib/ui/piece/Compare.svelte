@@ -37,7 +37,7 @@
       ? `: ${differing.map((route) => ROUTE_WORDS[route].toLowerCase()).join(', ')} differ`
       : ': no difference now'}
   </summary>
-  <div class="scroll" tabindex="-1">
+  <div class="sideways" tabindex="-1">
     <table class="plain">
       <thead>
         <tr>
@@ -75,9 +75,6 @@
 <style>
   .compare {
     margin-top: 1rem;
-  }
-  .scroll {
-    overflow-x: auto;
   }
   table {
     min-width: 40rem;

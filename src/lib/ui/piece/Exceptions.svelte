@@ -30,8 +30,7 @@
       The rule book does not clear it. If you go on, it is you who answers: your name and reason stay on the piece, its
       pieces and in the ledger for ever.
     </p>
-    <OperationForm operation="own-exception" subject={view.piece.id} seen={view.piece.lastSeq} submit="I answer for it">
-      <input type="hidden" name="piece" value={view.piece.id} />
+    <OperationForm operation="own-exception" piece={view.piece} submit="I answer for it">
       <input
         type="hidden"
         name="routes"

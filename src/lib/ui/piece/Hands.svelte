@@ -19,22 +19,17 @@
 
 <details class="sheet no-print">
   <summary>Move it</summary>
-  <OperationForm operation="move-piece" subject={piece.id} seen={piece.lastSeq} submit="It lies there now">
-    <input type="hidden" name="piece" value={piece.id} />
-    <div class="row">
-      <Field name="place" label="To" list="{id}-places" placeholder="Drawer 2" />
+  <OperationForm operation="move-piece" {piece} submit="It lies there now">
+    <div class="fields">
+      <Field name="place" label="To" among={places} placeholder="Drawer 2" />
       <Field name="core" label="Core" kind="quantity" units={temperatureUnits(units)} optional />
     </div>
-    <datalist id="{id}-places"
-      >{#each places as place (place)}<option value={place}></option>{/each}</datalist
-    >
   </OperationForm>
 </details>
 <details class="sheet no-print">
   <summary>Take a piece from it</summary>
-  <OperationForm operation="divide-piece" subject={piece.id} seen={piece.lastSeq} submit="Take it">
-    <input type="hidden" name="piece" value={piece.id} />
-    <div class="row">
+  <OperationForm operation="divide-piece" {piece} submit="Take it">
+    <div class="fields">
       <Field name="name" label="What it is" placeholder="fillet, loin block …" />
       <Field name="form" label="Form" kind="choice" value="fillet" options={forms} />
       <Field name="mass" label="Weight" kind="quantity" units={massUnits(units)} />
@@ -44,17 +39,15 @@
 </details>
 <details class="sheet no-print">
   <summary>Split, trim or skin it</summary>
-  <OperationForm operation="split-piece" subject={piece.id} seen={piece.lastSeq} submit="Split it evenly">
-    <input type="hidden" name="piece" value={piece.id} />
-    <div class="row">
+  <OperationForm operation="split-piece" {piece} submit="Split it evenly">
+    <div class="fields">
       <Field name="count" label="Into how many" kind="number" value="2" />
       <Field name="name" label="Named" placeholder={piece.made.name} optional />
       <Field name="form" label="Form" kind="choice" value="portion" options={forms} />
     </div>
   </OperationForm>
-  <OperationForm operation="trim-piece" subject={piece.id} seen={piece.lastSeq} submit="It is off">
-    <input type="hidden" name="piece" value={piece.id} />
-    <div class="row">
+  <OperationForm operation="trim-piece" {piece} submit="It is off">
+    <div class="fields">
       <Field name="what" label="What comes off" kind="choice" value="skin" options={choices(WASTE_WORDS)} />
       <Field name="mass" label="Its weight" kind="quantity" units={massUnits(units)} />
       <Field name="keep" label="Keep it, for" kind="tick" />
@@ -64,9 +57,8 @@
 </details>
 <details class="sheet no-print">
   <summary>Weigh it again</summary>
-  <OperationForm operation="reweigh-piece" subject={piece.id} seen={piece.lastSeq} submit="It weighs that now">
-    <input type="hidden" name="piece" value={piece.id} />
-    <div class="row">
+  <OperationForm operation="reweigh-piece" {piece} submit="It weighs that now">
+    <div class="fields">
       <Field name="mass" label="Weight" kind="quantity" units={massUnits(units)} />
       <Field name="cause" label="The difference is" kind="choice" value="drip" options={choices(CAUSE_WORDS)} />
       <Field name="sure" label="It really weighs that" kind="tick" />
@@ -75,9 +67,8 @@
 </details>
 <details class="sheet no-print">
   <summary>Write down a cold reading</summary>
-  <OperationForm operation="read-cold" subject={piece.id} seen={piece.lastSeq} submit="Write it down">
-    <input type="hidden" name="piece" value={piece.id} />
-    <div class="row">
+  <OperationForm operation="read-cold" {piece} submit="Write it down">
+    <div class="fields">
       <Field name="reading" label="Reading" kind="quantity" units={temperatureUnits(units)} />
       <Field name="place" label="Where it lies" optional />
     </div>
@@ -92,10 +83,5 @@
     border-top: 1px solid var(--line);
     margin-top: 0.8rem;
     padding-top: 0.8rem;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
-    gap: 0.7rem;
   }
 </style>

@@ -52,7 +52,7 @@
       <input type="hidden" name="lot" value={lot.id} />
     {/if}
     <Field name="type" label="What paper" kind="choice" options={KINDS} bind:value={paper} />
-    <div class="row">
+    <div class="fields">
       <Field name="issuer" label="Issuer" />
       <Field name="reference" label="Number on it" optional />
       <Field name="issuedOn" label="Issued" kind="date" optional />
@@ -69,7 +69,7 @@
         kind="tick"
       />
     {:else if paper === 'freezing-statement'}
-      <div class="row">
+      <div class="fields">
         <Field name="frozenAt" label="Frozen at or below" kind="quantity" units={temperatureUnits(house.units)} />
         <Field name="frozenFor" label="For" kind="quantity" units={['h', 'd']} />
         <Field name="frozenFrom" label="From" kind="date" optional />
@@ -78,7 +78,7 @@
       <Field name="solidAt35" label="Frozen solid at −35 °C (−31 °F) or below first" kind="tick" />
     {:else if paper === 'shellfish-tag'}
       <p class="soft">What the tag itself says. Without all four it is no tag.</p>
-      <div class="row">
+      <div class="fields">
         <Field name="dealer" label="Dealer’s number" />
         <Field name="harvestedOn" label="Harvested" kind="date" />
         <Field name="harvestArea" label="Waters" />
@@ -104,7 +104,7 @@
       <details>
         <summary class="small">Whom it names: supplier, cut, weight</summary>
         <p class="soft">What is filled in must fit this lot; then a paper for other fish is noticed.</p>
-        <div class="row">
+        <div class="fields">
           <Field name="supplier" label="Supplier on it" optional />
           <Field
             name="form"
@@ -163,11 +163,6 @@
 </section>
 
 <style>
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
-    gap: 0.7rem;
-  }
   summary.small {
     font-weight: 400;
     color: var(--water-deep);

@@ -10,7 +10,7 @@
     name,
     hint,
     label,
-    list,
+    among,
     placeholder,
     optional = false,
     only,
@@ -21,7 +21,7 @@
     /** Instead of its own line, where the bench knows more. */
     hint?: string;
     label?: string;
-    list?: string;
+    among?: readonly (string | { readonly name: string })[];
     placeholder?: string;
     /** Say beside it that it may stay empty. */
     optional?: boolean;
@@ -56,7 +56,7 @@
   units={units ?? unitsOffered(meta, draft.house)}
   {options}
   {optional}
-  {list}
+  {among}
   placeholder={placeholder ?? words.placeholder ?? ''}
   bind:value={draft.texts[name]}
   bind:unit={draft.units[name]}

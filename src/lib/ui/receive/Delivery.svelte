@@ -70,7 +70,7 @@
     <details>
       <summary>Several lots in one delivery</summary>
       <OperationForm operation="open-delivery" submit="Open the delivery">
-        <div class="row">
+        <div class="fields broad">
           <Field name="supplier" label="Supplier" />
           <Field name="reference" label="Delivery note" optional />
           <Field
@@ -123,11 +123,6 @@
     border-radius: 3px;
     background: var(--surface);
     font-weight: 600;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
-    gap: 0.7rem;
   }
   summary {
     color: var(--water-deep);

@@ -111,7 +111,7 @@
   <fieldset>
     <legend>What is it</legend>
     <SpeciesPick {catalogue} {profile} bind:species bind:candidates given={start.species ?? ''} onpick={settle} />
-    <div class="row">
+    <div class="fields">
       <Field name="form" label="Form" kind="choice" options={options.FORM_OPTIONS} bind:value={form} />
       <Field name="mass" label="Weight" kind="quantity" units={massUnits(house.units)} />
       <Field name="count" label="Pieces" kind="number" optional />
@@ -120,7 +120,7 @@
   </fieldset>
   <fieldset>
     <legend>Where from</legend>
-    <div class="row">
+    <div class="fields">
       <Field name="source" label="Wild or farmed" kind="choice" options={options.SOURCE_OPTIONS} bind:value={source} />
       {#if source === 'farmed'}
         <Field
@@ -156,7 +156,7 @@
   </fieldset>
   <fieldset>
     <legend>At the door</legend>
-    <div class="row">
+    <div class="fields">
       <Field
         name="core"
         label="Core temperature"
@@ -203,7 +203,7 @@
   </fieldset>
   <details>
     <summary>More from the paper: area, gear, killing, price, lot</summary>
-    <div class="row">
+    <div class="fields">
       <Field
         name="faoArea"
         label="FAO area"
@@ -229,7 +229,7 @@
       optional
     />
   </details>
-  <div class="row">
+  <div class="fields">
     <Field
       name="decision"
       label="Your decision"
@@ -254,10 +254,5 @@
   }
   summary {
     color: var(--water-deep);
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(176px, 1fr));
-    gap: 0.7rem 0.9rem;
   }
 </style>

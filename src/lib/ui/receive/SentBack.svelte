@@ -50,7 +50,7 @@
         <p>{lot.sentBack ? SAY.waiting : SAY.lead}</p>
         <OperationForm operation="return-lot" subject={lot.id} submit={SAY.submit}>
           <input type="hidden" name="lot" value={lot.id} />
-          <div class="row">
+          <div class="fields broad">
             <Field
               name="mass"
               label={SAY.mass}
@@ -93,10 +93,5 @@
 <style>
   section {
     margin-bottom: 0.9rem;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
-    gap: 0.7rem;
   }
 </style>

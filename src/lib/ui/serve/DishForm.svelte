@@ -15,7 +15,7 @@
 
 <OperationForm operation="set-dish" subject={id} submit={id ? 'Keep as the next version' : 'Write it into the book'}>
   <input type="hidden" name="id" value={id} />
-  <div class="row">
+  <div class="fields broad">
     <Field name="name" label="Name" value={start?.name ?? ''} />
     <Field name="goodFor" label="Good for" optional value={start?.goodFor ?? ''} />
   </div>
@@ -30,11 +30,3 @@
   <Field name="steps" label="Steps" kind="long" optional value={start?.steps.join('\n') ?? ''} hint="One a line." />
   {#if id}<Field name="reason" label="What is different in it" optional />{/if}
 </OperationForm>
-
-<style>
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
-    gap: 0.7rem;
-  }
-</style>

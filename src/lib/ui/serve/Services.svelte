@@ -36,7 +36,7 @@
   </ul>
   {#key shown.length}
     <OperationForm operation="set-service" submit="Plan it">
-      <div class="row">
+      <div class="fields">
         <Field name="name" label="Service" placeholder="Saturday" />
         <Field name="at" label="Begins" kind="time" />
         <Field name="covers" label="Covers" kind="number" optional />
@@ -58,10 +58,5 @@
     border-top: 1px solid var(--line);
     min-height: 56px;
     overflow-wrap: anywhere;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
-    gap: 0.7rem;
   }
 </style>

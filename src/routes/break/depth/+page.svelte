@@ -75,12 +75,11 @@
 <PiecePick pieces={data.pieces} chosen={data.chosen} empty="Nothing lies here to be measured." />
 {#if data.piece}
   {#key data.piece.id}
-    <div class="two">
+    <div class="halves main">
       <section class="sheet">
         <h2>{data.piece.name} <span class="soft">{formatMass(data.piece.grams, units)}</span></h2>
         <DepthDrawing {preview} stations={depths} {units} ondrag={drag} />
-        <OperationForm operation="set-depth" subject={data.piece.id} seen={data.piece.seq} submit="Keep this depth">
-          <input type="hidden" name="piece" value={data.piece.id} />
+        <OperationForm operation="set-depth" piece={data.piece} submit="Keep this depth">
           <Field
             name="length"
             label="Length"
@@ -171,12 +170,6 @@
 {/if}
 
 <style>
-  .two {
-    display: grid;
-    grid-template-columns: minmax(0, 1.4fr) minmax(300px, 1fr);
-    gap: 1.1rem;
-    align-items: start;
-  }
   .stations {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(105px, 1fr));
@@ -196,10 +189,5 @@
   th {
     padding-top: 0.3rem;
     padding-bottom: 0.3rem;
-  }
-  @media (max-width: 1000px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

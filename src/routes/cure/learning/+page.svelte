@@ -30,7 +30,7 @@
     <p><a class="link" href="/cure">To the bench</a></p>
   </section>
 {:else}
-  <div class="two">
+  <div class="cards">
     <section class="sheet">
       <h2>Weight lost</h2>
       {#if losses.length > 0}<CureLearned points={losses} what="Weight lost" />
@@ -46,7 +46,7 @@
 <section class="sheet">
   <h2>What it taught</h2>
   {#if learning.fits.length > 0}
-    <div class="wide">
+    <div class="sideways">
       <table class="plain" data-fits>
         <thead>
           <tr>
@@ -116,7 +116,7 @@
 {#if learning.points.length > 0}
   <details class="sheet">
     <summary>Every finished cure</summary>
-    <div class="wide">
+    <div class="sideways">
       <table class="plain">
         <thead
           ><tr
@@ -154,17 +154,8 @@
 </p>
 
 <style>
-  .two {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
-    gap: 0.9rem;
-    margin-bottom: 0.9rem;
-  }
   section,
   details {
     margin-bottom: 0.9rem;
-  }
-  .wide {
-    overflow-x: auto;
   }
 </style>

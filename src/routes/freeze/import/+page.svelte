@@ -71,7 +71,7 @@
 <h1>Logger files</h1>
 <ColdTabs />
 {#if !run.file}
-  <div class="two">
+  <div class="cards">
     <section class="sheet">
       <h2>A file of readings</h2>
       <p>
@@ -147,7 +147,7 @@
           : '; columns guessed'}
       </p>
     </div>
-    <div class="row">
+    <div class="fields broad">
       <label
         >Columns parted by
         <select
@@ -204,7 +204,7 @@
         <span class="hint">Ahead: a minus. Empty: it was right.</span></label
       >
     </div>
-    <div class="wide">
+    <div class="sideways">
       <table class="plain">
         <thead>
           <tr>
@@ -270,23 +270,10 @@
 {/if}
 
 <style>
-  .two {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(min(100%, 360px), 1fr));
-    gap: 1rem;
-    align-items: start;
-  }
   section {
     display: grid;
     gap: 0.7rem;
     min-width: 0;
-  }
-  .title {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0 1rem;
-    align-items: baseline;
-    overflow-wrap: anywhere;
   }
   label {
     display: grid;
@@ -311,15 +298,6 @@
     font-weight: 400;
     font-size: 0.9rem;
     color: var(--soft);
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
-    gap: 0.8rem;
-    align-items: start;
-  }
-  .wide {
-    overflow-x: auto;
   }
   .heading {
     min-width: 9rem;

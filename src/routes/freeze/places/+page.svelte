@@ -155,7 +155,7 @@
     </section>
   {/each}
 </div>
-<div class="two">
+<div class="cards">
   <section class="sheet">
     <details open={data.view.places.length === 0}>
       <summary>A new place</summary>
@@ -258,16 +258,6 @@
   }
   .lies {
     line-height: 1.6;
-  }
-  .two {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(330px, 1fr));
-    gap: 1rem;
-    margin-top: 1.2rem;
-    align-items: start;
-  }
-  .small {
-    font-size: 0.92rem;
   }
   .device {
     border-top: 1px solid var(--line);

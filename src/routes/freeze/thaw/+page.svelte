@@ -64,7 +64,7 @@
 <ColdTabs />
 <PiecePick pieces={data.pieces} chosen={data.chosen} empty="Nothing frozen lies here to be thawed." />
 {#if view && run}
-  <div class="two">
+  <div class="cards">
     <section class="sheet">
       <h2>{view.piece.made.name} thaws in {run.plan.place}</h2>
       <p class="figure">
@@ -110,14 +110,7 @@
     </section>
     <section class="sheet">
       <h2>It is through</h2>
-      <OperationForm
-        operation="end-thaw"
-        subject={view.piece.id}
-        seen={view.piece.lastSeq}
-        submit="Thawed"
-        tone="ember"
-      >
-        <input type="hidden" name="piece" value={view.piece.id} />
+      <OperationForm operation="end-thaw" piece={view.piece} submit="Thawed" tone="ember">
         <Field name="core" label="Core" kind="quantity" optional units={temperatureUnits(units)} />
         <Field
           name="massAfter"
@@ -140,20 +133,13 @@
   </div>
 {:else if view}
   {#key view.piece.id}
-    <div class="two">
+    <div class="cards">
       <section class="sheet">
         <h2>Thaw {view.piece.made.name}</h2>
-        <OperationForm
-          operation="start-thaw"
-          subject={view.piece.id}
-          seen={view.piece.lastSeq}
-          submit="Begin the thaw"
-          tone="ember"
-        >
-          <input type="hidden" name="piece" value={view.piece.id} />
-          <div class="row">
+        <OperationForm operation="start-thaw" piece={view.piece} submit="Begin the thaw" tone="ember">
+          <div class="fields broad">
             <PlanField {draft} name="method" />
-            <PlanField {draft} name="place" list="thaw-places" placeholder={isWater ? 'Fish sink' : 'Drawer 1'} />
+            <PlanField {draft} name="place" among={data.places} placeholder={isWater ? 'Fish sink' : 'Drawer 1'} />
             <PlanField {draft} name="medium" />
             <PlanField {draft} name="packing" />
             <PlanField {draft} name="pack" />
@@ -177,9 +163,6 @@
                 kind="tick"
               />{/if}
           {/if}
-          <datalist id="thaw-places"
-            >{#each data.places as place (place.id)}<option value={place.name}></option>{/each}</datalist
-          >
         </OperationForm>
       </section>
       <section class="sheet" aria-live="polite">
@@ -217,20 +200,9 @@
 {/if}
 
 <style>
-  .two {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(min(100%, 420px), 1fr));
-    gap: 1.2rem;
-    align-items: start;
-  }
-  .two section {
+  .cards section {
     display: grid;
     gap: 0.5rem;
     min-width: 0;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
-    gap: 0.8rem;
   }
 </style>

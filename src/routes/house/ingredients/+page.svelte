@@ -27,7 +27,7 @@
 <p><a class="link" href="/house">House</a></p>
 <h1>{SAY.title(data.rows.length)}</h1>
 <p class="soft">{SAY.lead}</p>
-<div class="two">
+<div class="halves">
   <section class="sheet">
     <div class="title">
       <input aria-label={SAY.narrow} placeholder={SAY.narrow} bind:value={filter} />
@@ -45,7 +45,7 @@
       {:else}<li class="soft">{SAY.none}</li>{/each}
     </ul>
   </section>
-  <div class="side">
+  <div class="stack">
     {#if chosen}
       <section class="sheet" data-ingredient={chosen.id}>
         <h2>{chosen.name}</h2>
@@ -122,23 +122,7 @@
 <p class="caution">{SAY.caution}</p>
 
 <style>
-  .two {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1.1fr);
-    gap: 1.1rem;
-    align-items: start;
-    margin: 0.7rem 0;
-  }
-  .side {
-    display: grid;
-    gap: 0.8rem;
-    min-width: 0;
-  }
   .title {
-    display: flex;
-    gap: 0.8rem;
-    align-items: center;
-    flex-wrap: wrap;
     margin-bottom: 0.5rem;
   }
   .title input {
@@ -174,11 +158,8 @@
     font-weight: 600;
   }
   @media (max-width: 1000px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
     /* What was chosen stands above the long list, not a screen below it. */
-    .side {
+    .stack {
       order: -1;
     }
   }

@@ -49,13 +49,13 @@
   {/if}
   <Yields groups={data.history.groups} by={data.history.by} />
 </section>
-<div class="two">
+<div class="cards">
   <section class="sheet">
     <h2>By-products, portions, scale</h2>
     {#key data.houseVersion}
       <OperationForm operation="set-kitchen" seen={data.houseVersion} submit="Set these">
         <h3>What a by-product is worth, {data.house.currency} / kg</h3>
-        <div class="row">
+        <div class="fields">
           {#each ['mince', 'cook', 'roe', 'crisp', 'stock', 'sear'] as use (use)}
             <Field
               name="credit-{use}"
@@ -66,7 +66,7 @@
           {/each}
         </div>
         <h3>What a portion weighs, g</h3>
-        <div class="row">
+        <div class="fields">
           {#each data.portions as portion (portion.id)}
             <Field name="portion-{portion.id}" label={portion.name} kind="number" value={String(portion.grams)} />
           {/each}
@@ -87,7 +87,7 @@
   <p class="soft">
     A cut a line: its name; from and to in % of the length from the head end; all, back or belly; its use.
   </p>
-  <div class="row wide">
+  <div class="fields wide">
     {#each data.templates as template (template.id)}
       <OperationForm operation="set-template" subject={template.id} submit="Set this division">
         <Division parts={template.parts} />
@@ -106,12 +106,6 @@
   section {
     margin-bottom: 0.9rem;
   }
-  .title {
-    display: flex;
-    flex-wrap: wrap;
-    justify-content: space-between;
-    gap: 0.5rem;
-  }
   .as {
     display: flex;
     flex-wrap: wrap;
@@ -129,18 +123,7 @@
     background: var(--ink);
     color: var(--surface);
   }
-  .two {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(min(100%, 340px), 1fr));
-    gap: 0.9rem;
-    align-items: start;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-    gap: 0.7rem;
-  }
-  .row.wide {
+  .fields.wide {
     grid-template-columns: repeat(auto-fit, minmax(min(100%, 290px), 1fr));
     gap: 1.2rem;
   }

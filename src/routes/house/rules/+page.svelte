@@ -23,7 +23,7 @@
 <h1>Rule books and notice</h1>
 <section class="sheet">
   <h2>Number by number</h2>
-  <div class="scroll">
+  <div class="sideways">
     <table class="plain">
       <thead>
         <tr>
@@ -61,7 +61,7 @@
     Every number’s citation stands on the verdicts that use it. Choose the book in force on the House page.
   </p>
 </section>
-<div class="two">
+<div class="halves">
   <details class="sheet" id="copy" open={data.copy !== null}>
     <summary>{data.copy ? `Change ${data.copy.name}` : 'Make a copy of the house’s own'}</summary>
     {#key data.copy?.id}
@@ -80,7 +80,7 @@
         {/if}
         <Field name="name" label="Name" value={data.copy?.name ?? ''} />
         <p class="soft">Leave a field empty to keep what the book says.</p>
-        <div class="row">
+        <div class="fields broad">
           {#each data.limits as limit (limit.id)}
             {#if limit.isSwitch}
               <Field
@@ -132,9 +132,6 @@
 </div>
 
 <style>
-  .scroll {
-    overflow-x: auto;
-  }
   table {
     min-width: 44rem;
   }
@@ -146,30 +143,12 @@
     font-weight: 700;
     color: var(--ember);
   }
-  .two {
-    display: grid;
-    grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
-    gap: 1.2rem;
-    align-items: start;
-    margin-top: 1rem;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(210px, 1fr));
-    gap: 0.7rem;
+  .fields {
     align-items: end;
   }
   blockquote {
     border-left: 4px solid var(--water);
     padding: 0.3rem 0.8rem;
     margin: 0.5rem 0;
-  }
-  .small {
-    font-size: 0.9rem;
-  }
-  @media (max-width: 900px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

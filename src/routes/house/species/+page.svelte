@@ -70,7 +70,7 @@
 <p class="soft">
   Typical values; check with your authority. The parasite column informs, it exempts nothing: only the rule book does.
 </p>
-<div class="two">
+<div class="halves">
   <section class="sheet">
     <div class="title">
       <input aria-label="Narrow the list" placeholder="by any name" bind:value={filter} />
@@ -87,7 +87,7 @@
       {:else}<li class="soft">Nothing answers to that name.</li>{/each}
     </ul>
   </section>
-  <div class="side">
+  <div class="stack">
     {#if chosen}
       <section class="sheet">
         <h2>{chosen.name}</h2>
@@ -151,7 +151,7 @@
           {:else}
             <Field name="id" label="Short id" hint="small letters and hyphens, such as pale-wrasse" />
           {/if}
-          <div class="row">
+          <div class="fields broad">
             <Field name="name" label="Name" optional={chosen !== null} />
             <Field name="alsoCalled" label="Market names, with commas" optional />
             <Field name="scientific" label="Scientific names, with commas" optional={chosen !== null} />
@@ -184,18 +184,7 @@
 </div>
 
 <style>
-  .two {
-    display: grid;
-    grid-template-columns: minmax(0, 0.9fr) minmax(0, 1.1fr);
-    gap: 1.2rem;
-    align-items: start;
-    margin-top: 0.8rem;
-  }
   .title {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.6rem 1rem;
-    align-items: center;
     margin-bottom: 0.5rem;
   }
   .title input {
@@ -231,11 +220,6 @@
     color: var(--ember);
     font-style: normal;
   }
-  .side {
-    display: grid;
-    gap: 0.8rem;
-    min-width: 0;
-  }
   th[scope='row'] {
     vertical-align: top;
     white-space: nowrap;
@@ -249,15 +233,7 @@
   figcaption {
     font-size: 0.9rem;
   }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
-    gap: 0.7rem;
-  }
   @media (max-width: 900px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
     ul {
       max-height: 24rem;
     }

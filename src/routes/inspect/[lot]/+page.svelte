@@ -72,7 +72,7 @@
   >
     <input type="hidden" name="lot" value={view.lot.id} />
     <input type="hidden" name="sheet" value={view.sheet.id} />
-    <div class="two">
+    <div class="halves main">
       <div class="attributes">
         {#each view.sheet.attributes as attribute (attribute.id)}
           <fieldset>
@@ -211,12 +211,6 @@
     font-weight: 700;
     border-bottom: 3px solid var(--water);
   }
-  .two {
-    display: grid;
-    grid-template-columns: minmax(0, 1.9fr) minmax(290px, 1fr);
-    gap: 1.3rem;
-    align-items: start;
-  }
   .attributes {
     display: grid;
     gap: 0.8rem;
@@ -299,9 +293,6 @@
   .end {
     fill: var(--ember);
   }
-  .small {
-    font-size: 0.9rem;
-  }
   .recommend {
     font-size: 1.15rem;
   }
@@ -319,9 +310,6 @@
     margin-top: 1rem;
   }
   @media (max-width: 1000px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
     aside {
       position: static;
     }

@@ -142,7 +142,7 @@
       >
     </p>
   </div>
-  <div class="wide">
+  <div class="sideways">
     <table class="plain">
       <thead>
         <tr
@@ -198,11 +198,6 @@
     margin-bottom: 0.8rem;
     overflow-wrap: anywhere;
   }
-  .figures {
-    display: flex;
-    gap: 2rem;
-    flex-wrap: wrap;
-  }
   .figure small {
     display: block;
   }
@@ -240,9 +235,6 @@
   }
   dd {
     font-weight: 600;
-  }
-  .wide {
-    overflow-x: auto;
   }
   table {
     width: 100%;

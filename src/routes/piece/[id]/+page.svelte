@@ -105,8 +105,7 @@
     {#if owned.exception && !piece.gone}
       <details class="no-print">
         <summary>Take it back</summary>
-        <OperationForm operation="withdraw-exception" subject={piece.id} seen={piece.lastSeq} submit="Take it back">
-          <input type="hidden" name="piece" value={piece.id} />
+        <OperationForm operation="withdraw-exception" {piece} submit="Take it back">
           <input type="hidden" name="exception" value={owned.seq} />
           <Field name="reason" label="Why it is taken back" />
         </OperationForm>
@@ -115,7 +114,7 @@
   </div>
 {/each}
 
-<div class="two">
+<div class="halves">
   <section class="sheet">
     <h2>Its windows{data.asked.at ? ` at ${dayAndTime(view.verdict.at, zone)}` : ''}</h2>
     <div class="windows">
@@ -155,7 +154,7 @@
     </p>
   </section>
 
-  <div class="side">
+  <div class="stack">
     {#if !piece.gone}
       <nav class="benches no-print" aria-label="Benches for this piece">
         <a href="/break?piece={piece.id}">Break down</a>
@@ -217,12 +216,6 @@
   .head :global(a.link) {
     white-space: nowrap;
   }
-  .two {
-    display: grid;
-    grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
-    gap: 1.2rem;
-    align-items: start;
-  }
   .owned,
   .notice {
     margin-bottom: 0.8rem;
@@ -247,13 +240,6 @@
   }
   .why {
     margin: 0.9rem 0 0.3rem;
-  }
-  .side {
-    display: grid;
-    gap: 0.8rem;
-  }
-  .small {
-    font-size: 0.9rem;
   }
   .benches {
     display: grid;
@@ -300,10 +286,5 @@
   }
   .nowrap {
     white-space: nowrap;
-  }
-  @media (max-width: 1000px) {
-    .two {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

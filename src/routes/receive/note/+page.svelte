@@ -47,7 +47,7 @@
     };
   }}
 >
-  <div class="row">
+  <div class="fields broad">
     <label class="file"
       ><b>The file</b> <input type="file" bind:this={file} name="note" accept=".csv,.tsv,.txt,text/csv" /></label
     >
@@ -99,7 +99,7 @@
       <legend>
         What each column is{note.remembered ? ' (as it was read the last time)' : ''}
       </legend>
-      <div class="row">
+      <div class="fields broad">
         {#each note.headings as heading (heading)}
           <Field
             name="column {heading}"
@@ -168,10 +168,7 @@
     gap: 0.8rem;
     margin: 0.8rem 0;
   }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
-    gap: 0.7rem;
+  .fields {
     align-items: end;
   }
   .file input {

@@ -100,7 +100,7 @@
         <p class="soft">Fold it in portion by portion and taste between; write down what you added.</p>
       {/if}
       {#if isCurrent}
-        <div class="row">
+        <div class="fields">
           <Field
             name="extra"
             label="New in it"
@@ -145,11 +145,6 @@
 <style>
   .long {
     overflow-wrap: anywhere;
-  }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
-    gap: 0.7rem;
   }
   .added {
     width: 5.5rem;

@@ -81,7 +81,7 @@
     {#if body.school === 'weighed'}The salt is what brings the finished piece to its share: a little more than of the
       raw weight.{/if}
   </p>
-  <label class="tick"><input type="checkbox" bind:checked={spoons} /> No scale: salt by volume</label>
+  <label class="ticked"><input type="checkbox" bind:checked={spoons} /> No scale: salt by volume</label>
   {#if spoons}
     <p class="trouble">
       A makeshift, good to a fifth at best: fine and flake salt differ almost two-fold. Weigh a level spoon of yours and
@@ -155,20 +155,6 @@
 <style>
   .long {
     overflow-wrap: anywhere;
-  }
-  .small {
-    font-size: 0.92rem;
-    margin-top: 0.4rem;
-  }
-  .tick {
-    display: flex;
-    align-items: center;
-    gap: 0.6rem;
-    min-height: 48px;
-  }
-  .tick input {
-    width: 26px;
-    height: 26px;
   }
   .row {
     display: flex;

@@ -66,7 +66,7 @@
     </p>
   {/if}
 </section>
-<div class="two">
+<div class="cards">
   <section class="sheet">
     <h2>What was wrong</h2>
     {#each view.excursions as excursion (excursion.kind + excursion.from + excursion.cause)}
@@ -93,14 +93,7 @@
 </div>
 
 <style>
-  .two {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(330px, 1fr));
-    gap: 1rem;
-    margin-top: 1rem;
-    align-items: start;
-  }
-  .two section {
+  .cards section {
     display: grid;
     gap: 0.6rem;
     min-width: 0;

@@ -1,0 +1,41 @@
+<script lang="ts">
+  /** What a drawing shows, for those who read rather than look. Numbers stand at the right of their column. */
+  let {
+    head,
+    rows,
+    name = 'The same as a table',
+    numbers = []
+  }: {
+    head: readonly string[];
+    rows: readonly (readonly string[])[];
+    name?: string;
+    /** Columns, from 0 on, of numbers. */
+    numbers?: readonly number[];
+  } = $props();
+</script>
+
+<details>
+  <summary>{name}</summary>
+  <div class="sideways">
+    <table class="plain">
+      <thead>
+        <tr
+          >{#each head as title, column (column)}<th class:number={numbers.includes(column)}>{title}</th>{/each}</tr
+        >
+      </thead>
+      <tbody>
+        {#each rows as row, index (index)}
+          <tr>
+            {#each row as text, column (column)}<td class:number={numbers.includes(column)}>{text}</td>{/each}
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+</details>
+
+<style>
+  .number {
+    text-align: right;
+  }
+</style>
