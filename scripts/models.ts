@@ -29,7 +29,8 @@ export interface ModelCase {
 
 const scaled = (band: Band | null, by: number) => band && { low: band.low * by, high: band.high * by };
 
-const SIDE: CureSettings = {
+/** A side as cooks speak of it: a kilogram, 28 mm, skin on, equal parts, two days. */
+export const SIDE: CureSettings = {
   method: 'cover',
   grams: 1000,
   thicknessMm: 28,

@@ -2,7 +2,7 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { runScale } from '../devices/scale.ts';
-import { openHouse, openBrowser, signIn } from '../tests/browser/harness.ts';
+import { closeBrowser, openHouse, signIn, theBrowser } from '../tests/browser/harness.ts';
 
 const FROZEN_AT = '2026-03-13T20:10:00Z';
 const folder = process.env.EMBER_TIDE_SHOTS ?? join(import.meta.dirname, '..', 'docs', 'screenshots');
@@ -25,10 +25,9 @@ await fetch(`${house.url}/api/v1/devices/scale`, {
   headers: { 'content-type': 'application/json' },
   body: JSON.stringify({ put: 284 })
 });
-const browser = await openBrowser();
 mkdirSync(folder, { recursive: true });
 try {
-  const context = await browser.newContext({ viewport: { width, height }, reducedMotion: 'reduce' });
+  const context = await (await theBrowser()).newContext({ viewport: { width, height }, reducedMotion: 'reduce' });
   const page = await context.newPage();
   await signIn(page, house.url, 'p1');
   if (theme === 'dim') await context.addCookies([{ name: 'ember-theme', value: 'dim', url: house.url }]);
@@ -69,7 +68,7 @@ try {
     await page.screenshot({ path: join(folder, 'now-dim.png') });
   }
 } finally {
-  await browser.close();
+  await closeBrowser();
   await house.close();
   stopScale();
 }

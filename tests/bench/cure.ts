@@ -7,6 +7,7 @@ import { cure, cureBand, type CureSettings } from '../../src/lib/core/bench/cure
 import { programmeOf, zonesOf } from '../../src/lib/core/bench/cure/programme.ts';
 import { simulate } from '../../src/lib/core/bench/cure/simulate.ts';
 import { soluteIn } from '../../src/lib/core/bench/cure/solute.ts';
+import { SIDE } from '../core/cure/side.ts';
 
 type Add = (what: string, value: number, budget: number, unit: string) => void;
 type Times = (count: number, warm: number, work: (index: number) => void) => number[];
@@ -33,20 +34,7 @@ function slab(nodes: number, stepShare: number): number {
 
 /** Cures: one plan, its band, what it learns from, and what accuracy costs against the closed series. */
 export function cureRows(add: Add, times: Times, at: At): void {
-  const side: CureSettings = {
-    method: 'cover',
-    grams: 900,
-    thicknessMm: 28,
-    thinMm: 9,
-    faces: 1,
-    celsius: 3,
-    fat: 'mid',
-    thawed: false,
-    salt: 0.06,
-    sugar: 0.03,
-    hours: 72,
-    target: 0.01
-  };
+  const side: CureSettings = { ...SIDE, hours: 72 };
   const stages = programmeOf(side);
   const zones = zonesOf(side);
   const draw = { diffusivity: SHIPPED.diffusivity.likely, mostLoss: SHIPPED.mostLoss.likely };

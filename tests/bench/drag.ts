@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Browser } from 'playwright-core';
-import { openBrowser, openHouse, signIn, visit } from '../browser/harness.ts';
+import { closeBrowser, theBrowser, openHouse, signIn, visit } from '../browser/harness.ts';
 
 type Add = (what: string, value: number, budget: number, unit: string) => void;
 
@@ -35,7 +35,7 @@ export async function dragRows(add: Add): Promise<void> {
     return;
   }
   const house = await openHouse({ EMBER_TIDE_MODE: 'demo', EMBER_TIDE_FROZEN_AT: '2026-03-13T20:10:00Z' });
-  const browser = await openBrowser();
+  const browser = await theBrowser();
   try {
     for (const { what, path, label } of DRAGGED) {
       const tasks = await dragging(browser, house.url, path, label);
@@ -43,7 +43,7 @@ export async function dragRows(add: Add): Promise<void> {
       add('99 of 100 of them', tasks[Math.floor(tasks.length * 0.99)]!, 16, 'ms');
     }
   } finally {
-    await browser.close();
+    await closeBrowser();
     await house.close();
   }
 }

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { HALIBUT } from '../server/cold-house.ts';
 import { openBenchHouse, type BenchHouse } from './bench-house.ts';
 import { visit } from './harness.ts';
 import { form, send } from './watch.ts';
@@ -9,18 +10,7 @@ describe('the acid bench', () => {
   const later = (minutes: number) => bench.later(minutes / 60);
   before(async () => {
     bench = await openBenchHouse();
-    const got = await bench.call('receive-lot', {
-      species: 'halibut',
-      form: 'block',
-      source: 'wild',
-      water: 'sea',
-      commercial: 'yes',
-      supplier: 'Kelda Bay Boats',
-      caughtOn: '2026-03-09',
-      mass: '600 g',
-      core: '1 C',
-      previouslyFrozen: 'yes'
-    });
+    const got = await bench.call('receive-lot', { ...HALIBUT, mass: '600 g', thickness: '', previouslyFrozen: 'yes' });
     piece = got.piece!;
     // What is not cleared raw is not cleared in acid, and neither is the liquid it lay in.
     await bench.call('attach-evidence', {

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
-import type { Browser, BrowserContextOptions } from 'playwright-core';
-import { openBrowser, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
+import type { BrowserContextOptions } from 'playwright-core';
+import { closePages, openDemo, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
 import { watch } from './watch.ts';
 
 export const NOON = '2026-03-09T12:00:00Z';
@@ -8,7 +8,6 @@ export const NOON = '2026-03-09T12:00:00Z';
 /** A running house whose clock stands still and is moved by hand, and one person in it. */
 export interface BenchHouse {
   readonly house: RunningHouse;
-  readonly browser: Browser;
   /** Performs an operation; fails the test where it is refused. */
   call(name: string, input: unknown, actor?: string): Promise<Record<string, string>>;
   /** Moves the clock on. */
@@ -18,13 +17,11 @@ export interface BenchHouse {
   close(): Promise<void>;
 }
 
-export async function openBenchHouse(env: Record<string, string> = {}): Promise<BenchHouse> {
-  const house = await openHouse({ EMBER_TIDE_FROZEN_AT: NOON, ...env });
-  const browser = await openBrowser();
+/** Hands in a house that runs. */
+function handsIn(house: RunningHouse): BenchHouse {
   let keys = 0;
-  const bench: BenchHouse = {
+  return {
     house,
-    browser,
     async call(name, input, actor = 'p1') {
       const answer = await fetch(`${house.url}/api/v1/operations/${name}`, {
         method: 'POST',
@@ -42,16 +39,37 @@ export async function openBenchHouse(env: Record<string, string> = {}): Promise<
         body: JSON.stringify({ byHours, frozen: true })
       }),
     async open(path, options) {
-      const watched = await watch(browser, options);
+      const watched = await watch(options);
       await signIn(watched.page, house.url, 'p1');
       await visit(watched.page, house.url + path);
       return watched;
     },
     async close() {
-      await browser.close();
+      await closePages();
       await house.close();
     }
   };
+}
+
+/** An empty house at noon, and Ada in it. */
+export async function openBenchHouse(env: Record<string, string> = {}): Promise<BenchHouse> {
+  const bench = handsIn(await openHouse({ EMBER_TIDE_FROZEN_AT: NOON, ...env }));
   await bench.call('join-person', { name: 'Ada Skerry' }, '');
   return bench;
 }
+
+/** The demo house of its evening; pages are opened as its first person. */
+export const openDemoHouse = async (env: Record<string, string> = {}): Promise<BenchHouse> =>
+  handsIn(await openDemo(env));
+
+/** A house under the European profile, as a form sends it. */
+export const OSLO = {
+  name: 'The Test Counter',
+  profile: 'eu',
+  zone: 'Europe/Oslo',
+  dayEndsHour: 4,
+  currency: 'NOK',
+  warnMinutes: 60,
+  rawShareOfIceDays: 0.5,
+  dateMarkDays: 5
+};

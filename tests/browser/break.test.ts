@@ -8,7 +8,7 @@ import { runPrinter } from '../../devices/printer.ts';
 import { runScale } from '../../devices/scale.ts';
 import { scratch } from '../server/house.ts';
 import { openBenchHouse, type BenchHouse } from './bench-house.ts';
-import { visit, type RunningHouse } from './harness.ts';
+import { theBrowser, visit, type RunningHouse } from './harness.ts';
 import { drawPdf } from './pdf.ts';
 import { form, send } from './watch.ts';
 
@@ -341,7 +341,7 @@ describe('breaking down at the bench', () => {
     const content = Buffer.from(
       await (await fetch(`${house.url}/labels/sheet.pdf?piece=${piece}&size=roll-100x50`)).arrayBuffer()
     );
-    const { grey, width, height } = await drawPdf(bench.browser, content);
+    const { grey, width, height } = await drawPdf(await theBrowser(), content);
     const pixels = Uint8ClampedArray.from(grey.flatMap((level) => [level, level, level, 255]));
     expect(jsQR(pixels, width, height)?.data).to.equal(`${house.url}/piece/${piece}`);
     await form(page, 'print-labels').locator('button[type="submit"]').click();

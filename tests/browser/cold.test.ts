@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { runLogger, type LoggerSetting } from '../../devices/logger.ts';
-import { NOON, openBenchHouse, type BenchHouse } from './bench-house.ts';
+import { HALIBUT } from '../server/cold-house.ts';
+import { NOON, OSLO, openBenchHouse, type BenchHouse } from './bench-house.ts';
 import { visit, type RunningHouse } from './harness.ts';
 import { send, shown } from './watch.ts';
 
@@ -15,29 +16,8 @@ describe('cold places, freezers and their logs', () => {
   before(async () => {
     bench = await openBenchHouse();
     ({ house, call, open } = bench);
-    await call('set-house', {
-      name: 'The Test Counter',
-      profile: 'eu',
-      zone: 'Europe/Oslo',
-      dayEndsHour: 4,
-      currency: 'NOK',
-      warnMinutes: 60,
-      rawShareOfIceDays: 0.5,
-      dateMarkDays: 5
-    });
-    const lot = {
-      species: 'halibut',
-      form: 'block',
-      source: 'wild',
-      water: 'sea',
-      commercial: 'yes',
-      supplier: 'Kelda Bay Boats',
-      caughtOn: '2026-03-09',
-      mass: '900 g',
-      thickness: '30 mm',
-      core: '1 C'
-    };
-    piece = (await call('receive-lot', lot)).piece!;
+    await call('set-house', OSLO);
+    piece = (await call('receive-lot', HALIBUT)).piece!;
   });
   // Loggers of a test that failed must not keep the run alive.
   const loggers: (() => void)[] = [];

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { openBenchHouse, type BenchHouse } from './bench-house.ts';
+import { CHAR, FEED } from '../server/house.ts';
+import { OSLO, openBenchHouse, type BenchHouse } from './bench-house.ts';
 import { visit } from './harness.ts';
 import { form, send } from './watch.ts';
 
@@ -11,38 +12,9 @@ describe('the cure bench', () => {
   const later = (byHours: number) => bench.later(byHours);
   before(async () => {
     bench = await openBenchHouse();
-    await call('set-house', {
-      name: 'The Test Counter',
-      profile: 'eu',
-      zone: 'Europe/Oslo',
-      dayEndsHour: 4,
-      currency: 'NOK',
-      warnMinutes: 60,
-      rawShareOfIceDays: 0.5,
-      dateMarkDays: 7
-    });
-    const lot = await call('receive-lot', {
-      species: 'arctic-char',
-      form: 'fillet',
-      source: 'farmed',
-      farmSystem: 'land-based',
-      water: 'fresh',
-      commercial: 'yes',
-      supplier: 'Skarnes Tank Farm',
-      caughtOn: '2026-03-08',
-      mass: '1800 g',
-      thickness: '26 mm',
-      core: '1 C'
-    });
-    await call('attach-evidence', {
-      lot: lot.lot,
-      type: 'feed-statement',
-      issuer: 'Skarnes Tank Farm',
-      formulatedFeed: true,
-      raised: true,
-      fromEmbryos: true,
-      noHazardVerified: true
-    });
+    await call('set-house', { ...OSLO, dateMarkDays: 7 });
+    const lot = await call('receive-lot', { ...CHAR, mass: '1800 g', thickness: '26 mm', core: '1 C' });
+    await call('attach-evidence', { lot: lot.lot, ...FEED });
     piece = (
       await call('divide-piece', { piece: lot.piece, name: 'Side', form: 'fillet', mass: '800 g', thickness: '26 mm' })
     ).piece!;

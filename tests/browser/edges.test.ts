@@ -1,7 +1,6 @@
 import { expect } from 'chai';
-import type { Browser } from 'playwright-core';
 import { PLACES } from '../../src/lib/ui/places.ts';
-import { openBrowser, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
+import { closePages, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
 import { send, watch } from './watch.ts';
 
 const LONG =
@@ -9,7 +8,6 @@ const LONG =
 
 describe('nothing in it yet, and names without end', () => {
   let house: RunningHouse;
-  let browser: Browser;
   let actor = '';
   const call = async (name: string, body: unknown) => {
     const answer = await fetch(`${house.url}/api/v1/operations/${name}`, {
@@ -22,15 +20,14 @@ describe('nothing in it yet, and names without end', () => {
   };
   before(async () => {
     house = await openHouse({ EMBER_TIDE_FROZEN_AT: '2026-03-09T12:00:00Z' });
-    browser = await openBrowser();
   });
   after(async () => {
-    await browser.close();
+    await closePages();
     await house.close();
   });
 
   it('every place of an empty house says what to do, and none is broken', async () => {
-    const watched = await watch(browser, { viewport: { width: 820, height: 1180 } });
+    const watched = await watch({ viewport: { width: 820, height: 1180 } });
     for (const { path } of PLACES) {
       await visit(watched.page, house.url + path);
       const text = (await watched.page.textContent('main')) ?? '';
@@ -67,7 +64,7 @@ describe('nothing in it yet, and names without end', () => {
     await watched.close();
   });
   it('nobody is asked for their name only once they have written something', async () => {
-    const watched = await watch(browser);
+    const watched = await watch();
     await visit(watched.page, `${house.url}/receive?species=turbot`);
     await call('join-person', { name: LONG.slice(0, 58) });
     actor = 'p1';
@@ -270,7 +267,7 @@ describe('nothing in it yet, and names without end', () => {
       '/house/species?id=turbot',
       '/house/sheets'
     ];
-    const watched = await watch(browser, { viewport: { width: 820, height: 1180 } });
+    const watched = await watch({ viewport: { width: 820, height: 1180 } });
     const { page } = watched;
     await signIn(page, house.url, 'p1');
     for (const path of [
@@ -296,7 +293,7 @@ describe('nothing in it yet, and names without end', () => {
     await watched.close();
   });
   it('the house’s units are on every screen: pounds, inches and Fahrenheit', async () => {
-    const watched = await watch(browser);
+    const watched = await watch();
     const { page } = watched;
     await signIn(page, house.url, 'p1');
     await visit(page, `${house.url}/slice`);
@@ -308,7 +305,7 @@ describe('nothing in it yet, and names without end', () => {
     await watched.close();
   });
   it('a profile that says no says so under its own rule, and another can be asked', async () => {
-    const watched = await watch(browser);
+    const watched = await watch();
     const { page } = watched;
     await visit(page, `${house.url}/receive?species=lake-or-brackish-bass&source=wild&water=brackish&core=34+F`);
     await page.waitForSelector('[data-code="parasites.fluke-not-cleared"]', { state: 'attached' });
@@ -322,7 +319,7 @@ describe('nothing in it yet, and names without end', () => {
     await watched.close();
   });
   it('a ledger can be narrowed to a day, a lot and a person, and read back page by page', async () => {
-    const watched = await watch(browser);
+    const watched = await watch();
     const { page } = watched;
     await visit(page, `${house.url}/ledger?day=2026-03-09`);
     expect(await page.locator('tbody tr').count()).to.be.greaterThan(20);

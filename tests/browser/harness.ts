@@ -87,9 +87,11 @@ export async function openDemo(env: Record<string, string> = {}): Promise<Runnin
   };
 }
 
-/** Headless Chromium, closed off from any network but the loopback. */
-export const openBrowser = (): Promise<Browser> =>
-  chromium.launch({
+let launched: Promise<Browser> | undefined;
+
+/** Headless Chromium, closed off from any network but the loopback: one for all tests, each page of which has a context of its own. */
+export const theBrowser = (): Promise<Browser> =>
+  (launched ??= chromium.launch({
     executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
     args: [
       '--headless',
@@ -101,7 +103,21 @@ export const openBrowser = (): Promise<Browser> =>
       '--disable-component-update',
       '--disable-sync'
     ]
-  });
+  }));
+
+/** Closes every page that is open, so that none of them lives on in the next file. */
+export async function closePages(): Promise<void> {
+  for (const context of (await launched)?.contexts() ?? []) await context.close();
+}
+
+/** Ends it; the next page begins another. */
+export async function closeBrowser(): Promise<void> {
+  const open = await launched;
+  launched = undefined;
+  await open?.close();
+}
+// Within a run of tests it ends with the last of them; a tool ends it by itself.
+if (typeof after === 'function') after(closeBrowser);
 
 /** Puts a person at the device. */
 export async function signIn(page: Page, url: string, person: string): Promise<void> {

@@ -3,26 +3,23 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
-import type { Browser } from 'playwright-core';
 import { DATABASE_FILE } from '../../src/lib/server/store/open.ts';
 import { PLACES } from '../../src/lib/ui/places.ts';
-import { openBrowser, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
+import { closePages, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
 import { watch } from './watch.ts';
 
 const FIXTURE = join(import.meta.dirname, '../fixtures/house-2026-11.db.gz');
 
 describe('a ledger made by an earlier version, in a browser', () => {
   let house: RunningHouse;
-  let browser: Browser;
   const data = mkdtempSync(join(tmpdir(), 'ember-tide-before-'));
   before(async () => {
     writeFileSync(join(data, DATABASE_FILE), gunzipSync(readFileSync(FIXTURE)));
     // The hour of its last entry: an evening with runs of every kind going on.
     house = await openHouse({ EMBER_TIDE_DATA: data, EMBER_TIDE_FROZEN_AT: '2026-11-27T21:10:00Z' });
-    browser = await openBrowser();
   });
   after(async () => {
-    await browser.close();
+    await closePages();
     await house.close();
     rmSync(data, { recursive: true, force: true });
   });
@@ -38,7 +35,7 @@ describe('a ledger made by an earlier version, in a browser', () => {
       expect(answer.status, path).to.equal(200);
       expect(await answer.text(), path).to.not.match(/undefined|NaN|\[object/);
     }
-    const watched = await watch(browser);
+    const watched = await watch();
     await signIn(watched.page, house.url, 'p1');
     for (const { path } of PLACES) {
       await visit(watched.page, house.url + path);

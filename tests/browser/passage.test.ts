@@ -1,6 +1,5 @@
 import { expect } from 'chai';
-import type { Browser } from 'playwright-core';
-import { openBrowser, openHouse, visit, type RunningHouse } from './harness.ts';
+import { closePages, openHouse, visit, type RunningHouse } from './harness.ts';
 import { form, send, shown, watch, type WatchedPage } from './watch.ts';
 
 const NOON = '2026-03-09T12:00:00Z';
@@ -13,15 +12,13 @@ const moveClock = (url: string, byHours: number) =>
 
 describe('one fish from the door to the plate', () => {
   let house: RunningHouse;
-  let browser: Browser;
   let watched: WatchedPage;
   before(async () => {
     house = await openHouse({ EMBER_TIDE_FROZEN_AT: NOON });
-    browser = await openBrowser();
-    watched = await watch(browser);
+    watched = await watch();
   });
   after(async () => {
-    await browser.close();
+    await closePages();
     await house.close();
   });
   const at = (path: string) => visit(watched.page, house.url + path);

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { demoPaper } from '../../src/lib/server/demo/morning.ts';
 import { BROKEN, NOTE } from '../server/note-rows.ts';
+import { FROZEN, WILD as HALIBUT } from '../server/door-house.ts';
 import { openBenchHouse, type BenchHouse } from './bench-house.ts';
 import { visit, type RunningHouse } from './harness.ts';
 import { form, send, shown } from './watch.ts';
@@ -15,17 +16,7 @@ describe('receiving and judging', () => {
   let open: BenchHouse['open'];
   const lots = async () =>
     ((await (await fetch(`${house.url}/api/v1/lots`)).json()) as { lots: unknown[] }).lots.length;
-  const WILD = {
-    form: 'fillet',
-    source: 'wild',
-    water: 'sea',
-    commercial: 'yes',
-    supplier: 'Kelda Bay Boats',
-    caughtOn: '2026-03-08',
-    mass: '2 kg',
-    core: '1 C'
-  };
-  const FROZEN = { type: 'freezing-statement', issuer: 'Cold store', frozenAt: '-20 C', frozenFor: '7 d' };
+  const { species: _, ...WILD } = HALIBUT;
   const state = (page: Page, route: string) => shown(page, route).getAttribute('data-state');
   const until = (page: Page, route: string, wanted: string) =>
     page.waitForSelector(`[data-route="${route}"][data-state="${wanted}"]`);

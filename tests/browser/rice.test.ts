@@ -1,21 +1,21 @@
 import { expect } from 'chai';
 import type { BrowserContext, Page } from 'playwright-core';
-import { openBrowser, openDemo, signIn, visit, type RunningHouse } from './harness.ts';
+import { closePages, openDemo, signIn, theBrowser, visit, type RunningHouse } from './harness.ts';
 
 describe('rice in a browser', () => {
   let house: RunningHouse;
-  let browser: Awaited<ReturnType<typeof openBrowser>>;
   let context: BrowserContext;
   let page: Page;
   before(async () => {
     house = await openDemo();
-    browser = await openBrowser();
-    context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
+    context = await (
+      await theBrowser()
+    ).newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
     page = await context.newPage();
     await signIn(page, house.url, 'p1');
   });
   after(async () => {
-    await browser.close();
+    await closePages();
     await house.close();
   });
 

@@ -1,8 +1,8 @@
 import axe from 'axe-core';
 import { expect } from 'chai';
-import type { Browser, Page } from 'playwright-core';
+import type { Page } from 'playwright-core';
 import { PLACES } from '../../src/lib/ui/places.ts';
-import { openBrowser, openDemo, signIn, visit, type RunningHouse } from './harness.ts';
+import { closePages, openDemo, signIn, visit, type RunningHouse } from './harness.ts';
 import { watch, type WatchedPage } from './watch.ts';
 
 /** Serious faults, gathered in the page: what passed is not sent, for it is a hundred times as much. */
@@ -21,13 +21,11 @@ async function faults(page: Page): Promise<string[]> {
 
 describe('every place of the demo house', () => {
   let house: RunningHouse;
-  let browser: Browser;
   before(async () => {
     house = await openDemo();
-    browser = await openBrowser();
   });
   after(async () => {
-    await browser.close();
+    await closePages();
     await house.close();
   });
   const paths = [
@@ -78,7 +76,7 @@ describe('every place of the demo house', () => {
   describe('no serious accessibility fault in both lights, nothing off the edge at both widths, a quiet console', () => {
     let watched: WatchedPage;
     before(async () => {
-      watched = await watch(browser, { viewport: { width: 1280, height: 800 } });
+      watched = await watch({ viewport: { width: 1280, height: 800 } });
       await signIn(watched.page, house.url, 'p1');
     });
     after(() => watched.close());
@@ -102,7 +100,7 @@ describe('every place of the demo house', () => {
   });
 
   it('the dim light is kept from page to page', async () => {
-    const watched = await watch(browser);
+    const watched = await watch();
     await watched.page.context().addCookies([{ name: 'ember-theme', value: 'dim', url: house.url }]);
     await visit(watched.page, house.url);
     expect(await watched.page.getAttribute('html', 'data-theme')).to.equal('dim');
@@ -110,7 +108,7 @@ describe('every place of the demo house', () => {
   });
 
   it('works by keyboard: a key a place, n, / and ?, and Escape out of a panel', async () => {
-    const watched: WatchedPage = await watch(browser);
+    const watched: WatchedPage = await watch();
     const { page } = watched;
     await visit(page, house.url);
     for (const { key, path } of PLACES) {
@@ -135,7 +133,7 @@ describe('every place of the demo house', () => {
   });
 
   it('how a piece may be opened: from its first line to the ways, and the letter to the seller', async () => {
-    const watched = await watch(browser);
+    const watched = await watch();
     const { page } = watched;
     await visit(page, `${house.url}/piece/EUR-0313-1-A`);
     expect(await page.getAttribute('[data-headline]', 'data-headline')).to.equal('not-cleared');
@@ -152,7 +150,7 @@ describe('every place of the demo house', () => {
   });
 
   it('the tide chart moves and zooms by keyboard, and stands as a table too', async () => {
-    const watched = await watch(browser);
+    const watched = await watch();
     const { page } = watched;
     await visit(page, house.url);
     // Of all rows: one that is open for weeks looks the same wherever one looks.
@@ -179,7 +177,7 @@ describe('every place of the demo house', () => {
   });
 
   it('a lot can be received by keyboard alone', async () => {
-    const watched = await watch(browser);
+    const watched = await watch();
     const { page } = watched;
     await signIn(page, house.url, 'p1');
     await visit(page, house.url);

@@ -1,24 +1,21 @@
 import { expect } from 'chai';
 import { request } from 'node:http';
-import type { Browser } from 'playwright-core';
-import { openBrowser, openDemo, signIn, visit, type RunningHouse } from './harness.ts';
+import { closePages, openDemo, signIn, visit, type RunningHouse } from './harness.ts';
 import { form, send, shown, watch } from './watch.ts';
 
 const NEW_CHAR = 'ARC-0313-1-A';
 
 describe('bad input, two tabs, and trouble', () => {
   let house: RunningHouse;
-  let browser: Browser;
   before(async () => {
     house = await openDemo();
-    browser = await openBrowser();
   });
   after(async () => {
-    await browser.close();
+    await closePages();
     await house.close();
   });
   const open = async (path: string, options = {}) => {
-    const watched = await watch(browser, options);
+    const watched = await watch(options);
     await signIn(watched.page, house.url, 'p1');
     if ((options as { javaScriptEnabled?: boolean }).javaScriptEnabled === false)
       await watched.page.goto(house.url + path);
@@ -219,9 +216,8 @@ describe('bad input, two tabs, and trouble', () => {
 describe('a record that may not be written to, and a clock set back', () => {
   it('read-only: every page says so, and nothing is taken', async () => {
     const house = await openDemo({ EMBER_TIDE_FROZEN_AT: '2026-03-13T19:00:00Z', EMBER_TIDE_READONLY: '1' });
-    const browser = await openBrowser();
     try {
-      const watched = await watch(browser);
+      const watched = await watch();
       await signIn(watched.page, house.url, 'p1');
       await visit(watched.page, `${house.url}/piece/${NEW_CHAR}`);
       const text = await watched.page.textContent('body');
@@ -230,7 +226,7 @@ describe('a record that may not be written to, and a clock set back', () => {
       await send(watched.page, 'read-cold', { reading: '2' });
       await watched.page.waitForSelector('[role="alert"]:has-text("Nothing was saved")');
     } finally {
-      await browser.close();
+      await closePages();
       await house.close();
     }
   });

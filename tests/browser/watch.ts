@@ -1,5 +1,6 @@
-import type { Browser, BrowserContextOptions, Page } from 'playwright-core';
+import type { BrowserContextOptions, Page } from 'playwright-core';
 import { expect } from 'chai';
+import { theBrowser } from './harness.ts';
 
 /** A page whose console is watched: a script error or a blocked resource fails the test that caused it. */
 export interface WatchedPage {
@@ -9,8 +10,10 @@ export interface WatchedPage {
   close(): Promise<void>;
 }
 
-export async function watch(browser: Browser, options: BrowserContextOptions = {}): Promise<WatchedPage> {
-  const context = await browser.newContext({
+export async function watch(options: BrowserContextOptions = {}): Promise<WatchedPage> {
+  const context = await (
+    await theBrowser()
+  ).newContext({
     viewport: { width: 1280, height: 800 },
     reducedMotion: 'reduce',
     ...options

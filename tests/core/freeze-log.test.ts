@@ -7,6 +7,7 @@ import { NO_READINGS, seriesOf, warmest, type LogReading, type Series } from '..
 import type { FreezeReading } from '../../src/lib/core/activity/freeze/fold.ts';
 import { EU } from '../../src/lib/core/codes/profiles/eu.ts';
 import { US_FC } from '../../src/lib/core/codes/profiles/us-fc.ts';
+import { options } from './freeze-options.ts';
 
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
@@ -28,14 +29,6 @@ const air = (readings: readonly LogReading[] | Series) => ({
   air: 'length' in readings && 'fahrenheit' in readings ? readings : seriesOf(readings as LogReading[]),
   core: NO_READINGS,
   seq: 7
-});
-const options = (more: Partial<ComplianceOptions> = {}): ComplianceOptions => ({
-  clock: 'core',
-  accuracy: 'plain',
-  handGapShare: 0.25,
-  startedAt: 0,
-  slowArrivalSeconds: 6 * 3600,
-  ...more
 });
 const byHand = (hours: number, celsius: number, probe: 'core' | 'air' = 'core'): FreezeReading => ({
   seq: 1,

@@ -9,6 +9,7 @@ import type { FreezeCycle } from '../../src/lib/core/codes/profile.ts';
 import { EU } from '../../src/lib/core/codes/profiles/eu.ts';
 import { US_FC } from '../../src/lib/core/codes/profiles/us-fc.ts';
 import { troubleOf } from './measure.test.ts';
+import { options } from './freeze-options.ts';
 
 const HOUR = 3600_000;
 const cycle = (id: string): FreezeCycle =>
@@ -30,14 +31,6 @@ const steady = (from: number, to: number, step: number, celsius: number, probe: 
   for (let at = from; at < to; at += step) out.push(reading(at, celsius, probe));
   return [...out, reading(to, celsius, probe)];
 };
-const options = (more: Partial<ComplianceOptions> = {}): ComplianceOptions => ({
-  clock: 'core',
-  accuracy: 'plain',
-  handGapShare: 0.25,
-  startedAt: 0,
-  slowArrivalSeconds: 6 * 3600,
-  ...more
-});
 
 describe('freezing records, 168 h at -20 °C (FDA Food Code 3-402.11(A)(1))', () => {
   const week = cycle('us-168h');

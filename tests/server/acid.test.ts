@@ -1,7 +1,6 @@
 import { expect } from 'chai';
 import { acidSettings, liquidParts } from '../../src/lib/core/bench/acid/settings.ts';
 import { acidPace, solved } from '../../src/lib/server/plans/acid.ts';
-import { verify } from '../../src/lib/server/store/verify.ts';
 import { NO_HOUSE_INGREDIENTS, toldOfLines } from '../../src/lib/core/ingredients/kitchen.ts';
 import { pieceView } from '../../src/lib/server/views/piece.ts';
 import type { App } from '../../src/lib/server/app.ts';
@@ -10,7 +9,7 @@ import { entryWords } from '../../src/lib/ui/entry.ts';
 import { nowView } from '../../src/lib/server/views/now.ts';
 import { paintSection, pictureAt, rawFromTouch, sectionSize } from '../../src/lib/ui/acid/section.ts';
 import { acidPlan, lookAt } from '../../src/lib/core/bench/acid/plan.ts';
-import { CHAR, FEED, openTestHouse, type TestHouse } from './house.ts';
+import { CHAR, charHouse, type TestHouse } from './house.ts';
 import { bookOf } from '../../src/lib/server/facts/book.ts';
 
 const DICE = { cut: 'dice', size: '12 mm', celsius: '5 C', liquid: 'lime 1200, orange 200, oil 50', wanted: 'half' };
@@ -18,16 +17,8 @@ const DICE = { cut: 'dice', size: '12 mm', celsius: '5 C', liquid: 'lime 1200, o
 describe('fish in acid', () => {
   let house: TestHouse;
   let piece: string;
-  beforeEach(() => {
-    house = openTestHouse();
-    const got = house.done('receive-lot', CHAR);
-    house.done('attach-evidence', { lot: got.lot, ...FEED });
-    piece = String(got.piece);
-  });
-  afterEach(() => {
-    expect(verify(house.store, house.clock.now()).trouble).to.equal(null);
-    house.close();
-  });
+  const char = charHouse();
+  beforeEach(() => ({ house, piece } = char));
   const later = (minutes: number) => house.clock.moveTo(Math.round(house.clock.now() + minutes * 60_000), true);
   const run = () => house.store.projections.piece(piece).state.acids.at(-1)!;
   const refusal = (name: string, input: object) => {

@@ -18,6 +18,18 @@ export const HALIBUT = {
   core: '1 C'
 };
 
+/** How that halibut goes into the chest. */
+export const INTO_CHEST = {
+  piece: 'HAL-0309-1-A',
+  place: 'Chest',
+  air: '-25 C',
+  airClass: 'fan',
+  packing: 'bare',
+  thickness: '30 mm',
+  startCore: '1 C',
+  cycle: 'us-168h'
+};
+
 /** A house with a drawer and two freezers, their sensors, and a logger with a key. */
 export function coldHouse() {
   const house = openTestHouse();

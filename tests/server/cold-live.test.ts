@@ -9,7 +9,7 @@ import { verify } from '../../src/lib/server/store/verify.ts';
 import { seriesOf } from '../../src/lib/core/log/series.ts';
 import { troubleOf } from '../core/measure.test.ts';
 import { CHAR, FEED, HOUR, NOON } from './house.ts';
-import { MINUTE, KEY, HALIBUT, open } from './cold-house.ts';
+import { INTO_CHEST, MINUTE, KEY, HALIBUT, open } from './cold-house.ts';
 
 describe('a logger that sends', () => {
   it('is turned away without a key, and named in the ledger with one that was taken back', () => {
@@ -111,16 +111,7 @@ describe('packed readings that came one by one', () => {
   it('a verdict asked again for what was known then is the same after they are sealed', () => {
     const { house, send, route, app } = open();
     house.done('receive-lot', HALIBUT);
-    house.done('start-freeze', {
-      piece: 'HAL-0309-1-A',
-      place: 'Chest',
-      air: '-25 C',
-      airClass: 'fan',
-      packing: 'bare',
-      thickness: '30 mm',
-      startCore: '1 C',
-      cycle: 'us-168h'
-    });
+    house.done('start-freeze', INTO_CHEST);
     const asked: { when: number; told: string }[] = [];
     for (let hours = 2; hours <= 60; hours += 2) {
       send('Chest air', hours - 2, hours, (at) => (at > 20 && at < 23 ? -12 : -25));

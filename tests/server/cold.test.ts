@@ -8,7 +8,7 @@ import { verify } from '../../src/lib/server/store/verify.ts';
 import { seriesOf, type LogReading } from '../../src/lib/core/log/series.ts';
 import { troubleOf } from '../core/measure.test.ts';
 import { CHAR, HOUR, NOON, type TestHouse } from './house.ts';
-import { MINUTE, HALIBUT, open } from './cold-house.ts';
+import { INTO_CHEST, MINUTE, HALIBUT, open } from './cold-house.ts';
 
 describe('excursions', () => {
   const warmDrawer = () => {
@@ -72,17 +72,7 @@ describe('excursions', () => {
 });
 
 describe('a freezer run by its log', () => {
-  const START_FREEZE = {
-    piece: 'HAL-0309-1-A',
-    place: 'Chest',
-    air: '-25 C',
-    airClass: 'fan',
-    packing: 'bare',
-    thickness: '30 mm',
-    startCore: '1 C',
-    cycle: 'us-168h',
-    coreSensor: 'core-probe'
-  };
+  const START_FREEZE = { ...INTO_CHEST, coreSensor: 'core-probe' };
   it('runs through an excursion to its release, and its record is kept 90 days beyond the last service', () => {
     const { house, app, send, route } = open();
     house.done('receive-lot', HALIBUT);

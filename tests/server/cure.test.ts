@@ -12,10 +12,9 @@ import { labelData } from '../../src/lib/server/views/label.ts';
 import { NO_HOUSE_INGREDIENTS } from '../../src/lib/core/ingredients/kitchen.ts';
 import { pieceView } from '../../src/lib/server/views/piece.ts';
 import { recipeLineFrom } from '../../src/lib/server/operations/recipes.ts';
-import { verify } from '../../src/lib/server/store/verify.ts';
 import { nowView } from '../../src/lib/server/views/now.ts';
 import { recipeLinesText } from '../../src/lib/ui/cure/recipe-text.ts';
-import { CHAR, FEED, HOUR, NOON, openTestHouse, type TestHouse } from './house.ts';
+import { HOUR, NOON, charHouse, type TestHouse } from './house.ts';
 import { pagesAsFile } from '../../src/lib/core/bench/book/file.ts';
 import { bookOf, pageOf } from '../../src/lib/server/facts/book.ts';
 
@@ -36,16 +35,8 @@ const PLAN = {
 describe('curing', () => {
   let house: TestHouse;
   let piece: string;
-  beforeEach(() => {
-    house = openTestHouse();
-    const got = house.done('receive-lot', CHAR);
-    house.done('attach-evidence', { lot: got.lot, ...FEED });
-    piece = String(got.piece);
-  });
-  afterEach(() => {
-    expect(verify(house.store, house.clock.now()).trouble).to.equal(null);
-    house.close();
-  });
+  const char = charHouse();
+  beforeEach(() => ({ house, piece } = char));
   const later = (hours: number) => house.clock.moveTo(house.clock.now() + hours * HOUR, true);
   const run = (id = piece) => house.store.projections.piece(id).state.cures.at(-1)!;
   const refusal = (name: string, input: object) => {

@@ -7,6 +7,8 @@ import { answerTroubles } from './answers.ts';
 import { operationByName } from '../../src/lib/server/registry.ts';
 import type { OpenOptions } from '../../src/lib/server/store/open.ts';
 import { openStore, type Store } from '../../src/lib/server/store/store.ts';
+import { verify } from '../../src/lib/server/store/verify.ts';
+import { CHAR, FEED } from '../../src/lib/server/examples.ts';
 
 export const NOON = Date.UTC(2026, 2, 9, 12);
 export const HOUR = 3600_000;
@@ -63,30 +65,27 @@ export function openTestHouse(file = ':memory:', options: OpenOptions = {}): Tes
   return house;
 }
 
+/** Char with its paper in a house of its own for each test of the suite that asks; its record is verified after each. */
+export function charHouse(): { readonly house: TestHouse; readonly piece: string } {
+  const at = { house: null as unknown as TestHouse, piece: '' };
+  beforeEach(() => {
+    at.house = openTestHouse();
+    const got = at.house.done('receive-lot', CHAR);
+    at.house.done('attach-evidence', { lot: got.lot, ...FEED });
+    at.piece = String(got.piece);
+  });
+  afterEach(() => {
+    const { trouble } = verify(at.house.store, at.house.clock.now());
+    at.house.close();
+    if (trouble !== null) throw new Error(`the record does not verify: ${JSON.stringify(trouble)}`);
+  });
+  return at;
+}
+
 /** A folder that goes away after the test. */
 export function scratch(): { path: string; clear: () => void } {
   const path = mkdtempSync(join(tmpdir(), 'ember-tide-test-'));
   return { path, clear: () => rmSync(path, { recursive: true, force: true }) };
 }
 
-export const CHAR = {
-  species: 'arctic-char',
-  form: 'fillet',
-  source: 'farmed',
-  farmSystem: 'land-based',
-  water: 'fresh',
-  commercial: 'yes',
-  supplier: 'Skarnes Tank Farm',
-  caughtOn: '2026-03-08',
-  mass: '2 kg',
-  thickness: '28 mm',
-  core: '1.5 C'
-};
-export const FEED = {
-  type: 'feed-statement',
-  issuer: 'Skarnes Tank Farm',
-  formulatedFeed: true,
-  raised: true,
-  fromEmbryos: true,
-  noHazardVerified: true
-};
+export { CHAR, FEED };

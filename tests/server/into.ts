@@ -1,7 +1,7 @@
 import { type Occupant, type Step } from '../../src/lib/core/record/occupation.ts';
 import { CHAR, FEED, openTestHouse, type TestHouse } from './house.ts';
 
-const CURE = {
+export const CURE = {
   method: 'weighed',
   thickness: '28 mm',
   faces: 2,
@@ -12,7 +12,7 @@ const CURE = {
 };
 const FREEZE = { place: 'Chest', air: '-25 C', thickness: '28 mm', startCore: '1 C', cycle: 'us-168h', lie: 'apart' };
 const ACID = { cut: 'dice', size: '12 mm', celsius: '4 C', wanted: 'half', liquid: 'lime 1000' };
-const THAW = {
+export const THAW = {
   place: 'Drawer 1',
   method: 'cold',
   medium: '3 C',

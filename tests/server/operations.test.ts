@@ -3,6 +3,16 @@ import { verify } from '../../src/lib/server/store/verify.ts';
 import { CHAR, FEED, HOUR, openTestHouse, type TestHouse } from './house.ts';
 import { state, P, L } from './one-fish.ts';
 
+const CHEST = {
+  place: 'Chest',
+  air: '-28 C',
+  airClass: 'fan',
+  packing: 'film',
+  thickness: '28 mm',
+  startCore: '2 C',
+  cycle: 'us-168h'
+};
+
 describe('one fish through the house', () => {
   let house: TestHouse;
   beforeEach(() => (house = openTestHouse()));
@@ -75,16 +85,7 @@ describe('one fish through the house', () => {
   it('frozen by hand-written readings, taken out, opened', () => {
     house.done('receive-lot', { ...CHAR, species: 'halibut', source: 'wild', farmSystem: '', water: 'sea' });
     const piece = 'HAL-0309-1-A';
-    house.done('start-freeze', {
-      piece,
-      place: 'Chest',
-      air: '-28 C',
-      airClass: 'fan',
-      packing: 'film',
-      thickness: '28 mm',
-      startCore: '2 C',
-      cycle: 'us-168h'
-    });
+    house.done('start-freeze', { piece, ...CHEST });
     house.clock.moveBy(6 * HOUR);
     house.done('read-freeze', { piece, reading: '-4.5F', probe: 'core' });
     for (let day = 0; day < 7; day++) {
@@ -104,16 +105,7 @@ describe('one fish through the house', () => {
     house.done('receive-lot', { ...CHAR, species: 'halibut', source: 'wild', farmSystem: '', water: 'sea' });
     const parent = 'HAL-0309-1-A';
     const { piece } = house.done('divide-piece', { piece: parent, name: 'Loin', mass: '500 g' }) as { piece: string };
-    house.done('start-freeze', {
-      piece: parent,
-      place: 'Chest',
-      air: '-28 C',
-      airClass: 'fan',
-      packing: 'film',
-      thickness: '28 mm',
-      startCore: '2 C',
-      cycle: 'us-168h'
-    });
+    house.done('start-freeze', { piece: parent, ...CHEST });
     expect(state(house, parent, 'raw')).to.equal('locked');
     expect(state(house, piece, 'raw')).to.equal('not-cleared');
     // Taken from it while it lies in the freezer, a piece is out, and is promised nothing.

@@ -7,6 +7,7 @@ import type { Route } from '../../src/lib/core/codes/window.ts';
 import { businessDay } from '../../src/lib/core/measure/day.ts';
 import { DEFAULT_PREFERENCES } from '../../src/lib/core/measure/units.ts';
 import { roadLine, stepWords } from '../../src/lib/words/roads.ts';
+import { CURE, THAW } from './into.ts';
 import { CHAR, openTestHouse, type TestHouse } from './house.ts';
 
 const HOUR = 3_600_000;
@@ -55,7 +56,7 @@ const CASES: Record<
     papers: [{ type: 'feed-statement', issuer: 'Skarnes Tank Farm', formulatedFeed: 'on', raised: 'on' }],
     route: 'cured',
     ways: ['take-out'],
-    before: (house, piece) => void house.done('start-cure', { ...WEIGHED, piece, place: 'Drawer 1' })
+    before: (house, piece) => void house.done('start-cure', { ...CURE, piece, place: 'Drawer 1' })
   },
   'a mackerel that thaws': {
     lot: { ...SIDE, species: 'atlantic-mackerel', source: 'wild', caughtOn: '2026-03-07', frozen: 'on', core: '-20 C' },
@@ -75,24 +76,6 @@ const CASES: Record<
       for (const probe of ['air', 'core']) house.done('read-freeze', { piece, reading: '-24 C', probe });
     }
   }
-};
-const WEIGHED = {
-  method: 'weighed',
-  thickness: '28 mm',
-  faces: '2',
-  celsius: '3 C',
-  salt: '2 %',
-  hours: '24 h',
-  target: '1.2 %'
-};
-const THAW = {
-  place: 'Drawer 1',
-  method: 'cold',
-  medium: '3 C',
-  thickness: '28 mm',
-  startCore: '-20 C',
-  shape: 'slab',
-  packing: 'film'
 };
 const FREEZE = { thickness: '28 mm', startCore: '1 C', lie: 'apart', airClass: 'fan' };
 

@@ -7,31 +7,30 @@ export interface Example {
 }
 const act = (operation: string, input: Example['input'], later?: number): Example => ({ operation, input, later });
 
-const char = (more: Example['input'] = {}) =>
-  act('receive-lot', {
-    species: 'arctic-char',
-    form: 'fillet',
-    source: 'farmed',
-    farmSystem: 'land-based',
-    water: 'fresh',
-    commercial: 'yes',
-    supplier: 'Skarnes Tank Farm',
-    caughtOn: '2026-03-08',
-    mass: '2 kg',
-    thickness: '28 mm',
-    core: '1.5 C',
-    ...more
-  });
-const feed = (lot: string) =>
-  act('attach-evidence', {
-    lot,
-    type: 'feed-statement',
-    issuer: 'Skarnes Tank Farm',
-    formulatedFeed: true,
-    raised: true,
-    fromEmbryos: true,
-    noHazardVerified: true
-  });
+/** A lot of char as it is received, and the paper that goes with it. */
+export const CHAR = {
+  species: 'arctic-char',
+  form: 'fillet',
+  source: 'farmed',
+  farmSystem: 'land-based',
+  water: 'fresh',
+  commercial: 'yes',
+  supplier: 'Skarnes Tank Farm',
+  caughtOn: '2026-03-08',
+  mass: '2 kg',
+  thickness: '28 mm',
+  core: '1.5 C'
+};
+export const FEED = {
+  type: 'feed-statement',
+  issuer: 'Skarnes Tank Farm',
+  formulatedFeed: true,
+  raised: true,
+  fromEmbryos: true,
+  noHazardVerified: true
+};
+const char = (more: Example['input'] = {}) => act('receive-lot', { ...CHAR, ...more });
+const feed = (lot: string) => act('attach-evidence', { lot, ...FEED });
 const landed = (more: Example['input']) =>
   act('receive-lot', {
     form: 'fillet',

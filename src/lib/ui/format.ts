@@ -52,3 +52,7 @@ export function wallInput(at: number, zone: string): string {
 }
 
 export { formatDuration, formatLength, formatMass, formatTemperature };
+
+/** Grams as the scale shows them, or in the house's unit. */
+export const weighed = (grams: number, units: UnitPreferences) =>
+  units.mass === 'g' ? `${Number(grams.toFixed(2))} g` : formatMass(grams, units);

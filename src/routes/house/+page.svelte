@@ -46,6 +46,12 @@
       of: profile.freezeRecords
     }
   ]);
+  const UNITS = [
+    { name: 'mass', label: 'Weights', options: { g: 'grams, kilograms', oz: 'ounces, pounds' } },
+    { name: 'temperature', label: 'Temperatures', options: { C: '°C', F: '°F' } },
+    { name: 'length', label: 'Lengths', options: { mm: 'millimetres', in: 'inches' } },
+    { name: 'volume', label: 'Volumes', options: { ml: 'millilitres', floz: 'fluid ounces' } }
+  ] as const;
 </script>
 
 <h1>House</h1>
@@ -82,46 +88,9 @@
             value={String(house.dayEndsHour)}
           />
           <Field name="currency" label="Currency" value={house.currency} hint="Three letters." />
-          <Field
-            name="mass"
-            label="Weights"
-            kind="choice"
-            value={house.units.mass}
-            options={[
-              { value: 'g', name: 'grams, kilograms' },
-              { value: 'oz', name: 'ounces, pounds' }
-            ]}
-          />
-          <Field
-            name="temperature"
-            label="Temperatures"
-            kind="choice"
-            value={house.units.temperature}
-            options={[
-              { value: 'C', name: '°C' },
-              { value: 'F', name: '°F' }
-            ]}
-          />
-          <Field
-            name="length"
-            label="Lengths"
-            kind="choice"
-            value={house.units.length}
-            options={[
-              { value: 'mm', name: 'millimetres' },
-              { value: 'in', name: 'inches' }
-            ]}
-          />
-          <Field
-            name="volume"
-            label="Volumes"
-            kind="choice"
-            value={house.units.volume}
-            options={[
-              { value: 'ml', name: 'millilitres' },
-              { value: 'floz', name: 'fluid ounces' }
-            ]}
-          />
+          {#each UNITS as { name, label, options } (name)}
+            <Field {name} {label} kind="choice" value={house.units[name]} {options} />
+          {/each}
           <Field
             name="warnMinutes"
             label="Warn before a window closes (min)"

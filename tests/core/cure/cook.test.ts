@@ -5,22 +5,10 @@ import { cure, cureBand, type CureResult, type CureSettings } from '../../../src
 import { settingsOf } from '../../../src/lib/core/bench/cure/recipe.ts';
 import { SHIPPED_RECIPES } from '../../../src/lib/core/bench/cure/recipes/index.ts';
 import { soluteIn } from '../../../src/lib/core/bench/cure/solute.ts';
+import { SIDE as side } from '../../../scripts/models.ts';
 
 /** Figures that a cook would know: what a cure takes off, how salty and how sweet it leaves. */
 
-const side: CureSettings = {
-  method: 'cover',
-  grams: 1000,
-  thicknessMm: 28,
-  faces: 1,
-  celsius: 4,
-  fat: 'mid',
-  thawed: false,
-  salt: 0.06,
-  sugar: 0.06,
-  hours: 48,
-  target: 0.01
-};
 const lost = ({ end }: CureResult) => 100 * (1 - end.gramsAfter / 1000);
 /** Sugar by weight on average, %: the mean of the picture's layers of a piece of one zone. */
 const sweet = ({ sweet: layers, layers: count }: CureResult) =>

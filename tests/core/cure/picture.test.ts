@@ -1,21 +1,9 @@
 import { expect } from 'chai';
 import { cure, type CureSettings } from '../../../src/lib/core/bench/cure/plan.ts';
 import { frontOf, paint, saltAt, thicknessShare, toneAt } from '../../../src/lib/ui/cure/picture.ts';
+import { SIDE } from './side.ts';
 
-const side: CureSettings = {
-  method: 'cover',
-  grams: 900,
-  thicknessMm: 28,
-  thinMm: 9,
-  faces: 1,
-  celsius: 3,
-  fat: 'mid',
-  thawed: false,
-  salt: 0.06,
-  sugar: 0.06,
-  hours: 30,
-  target: 0.01
-};
+const side: CureSettings = { ...SIDE, sugar: 0.06 };
 const result = cure(side);
 const last = result.frames.length - 1;
 const sweet = { picture: result.sweet, layers: result.layers, zones: result.zones };

@@ -9,23 +9,10 @@ import { programmeOf, type Stage } from '../../../src/lib/core/bench/cure/progra
 import { stepsOf } from '../../../src/lib/core/bench/cure/steps.ts';
 import { seededChance } from '../../../src/lib/core/random.ts';
 import { troubleOf } from '../measure.test.ts';
+import { SIDE } from './side.ts';
 
 const HOUR = 3600;
-const side: CureSettings = {
-  method: 'cover',
-  grams: 800,
-  thicknessMm: 24,
-  thinMm: 10,
-  faces: 1,
-  celsius: 3,
-  fat: 'mid',
-  thawed: false,
-  salt: 0.06,
-  sugar: 0.03,
-  hours: 30,
-  target: 0.01,
-  restHours: 12
-};
+const side: CureSettings = { ...SIDE, grams: 800, thicknessMm: 24, thinMm: 10, restHours: 12 };
 const stages = programmeOf(side);
 
 describe('a cure as steps', () => {

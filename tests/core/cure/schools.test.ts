@@ -7,22 +7,9 @@ import { saltDiffusivity, SHIPPED, warmth } from '../../../src/lib/core/bench/cu
 import { cureZones } from '../../../src/lib/core/bench/cure/zones.ts';
 import { troubleOf } from '../measure.test.ts';
 import { runs } from '../../runs.ts';
+import { SIDE } from './side.ts';
 
-const side: CureSettings = {
-  method: 'cover',
-  grams: 900,
-  thicknessMm: 28,
-  thinMm: 9,
-  faces: 1,
-  celsius: 3,
-  fat: 'mid',
-  thawed: false,
-  salt: 0.06,
-  sugar: 0.03,
-  hours: 30,
-  target: 0.01,
-  restHours: 12
-};
+const side: CureSettings = { ...SIDE, restHours: 12 };
 const desalt: CureSettings = { ...side, method: 'desalt', salt: 0.18, sugar: 0, hours: 12, restHours: 0, target: 0.03 };
 
 describe('zones of thickness', () => {

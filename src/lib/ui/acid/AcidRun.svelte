@@ -177,10 +177,7 @@
           name="how"
           label="Then"
           kind="choice"
-          options={[
-            { value: 'drained', name: 'drained, kept cold apart from its liquid' },
-            { value: 'served', name: 'served from it at once' }
-          ]}
+          options={{ drained: 'drained, kept cold apart from its liquid', served: 'served from it at once' }}
         />
         <div class="fields">
           <Field name="massAfter" label="Weight now" kind="quantity" units={massUnits(units)} optional />

@@ -154,10 +154,7 @@
         label="Because"
         kind="choice"
         value={piece.stops.length > 0 ? 'stopped' : 'pulled'}
-        options={[
-          { value: 'pulled', name: 'it is wanted' },
-          { value: 'stopped', name: 'a sign stopped it' }
-        ]}
+        options={{ pulled: 'it is wanted', stopped: 'a sign stopped it' }}
       />
       <div class="fields">
         <Field

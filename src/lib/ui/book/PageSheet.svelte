@@ -2,9 +2,38 @@
   import type { Snippet } from 'svelte';
 
   /** The layout of a page of the book: itself, what stands beside it, and below both its next version. */
-  let { children, side, next, caution }: { children: Snippet; side: Snippet; next: Snippet; caution: string } =
-    $props();
+  let {
+    page,
+    version,
+    kind,
+    goodFor,
+    tabs,
+    children,
+    side,
+    next,
+    caution
+  }: {
+    page: { readonly name: string; readonly version: number; readonly withdrawn: boolean };
+    /** The version that is read here. */
+    version: number;
+    kind: string;
+    goodFor: string;
+    tabs: Snippet;
+    children: Snippet;
+    side: Snippet;
+    next: Snippet;
+    caution: string;
+  } = $props();
 </script>
+
+<svelte:head><title>{page.name} · Ember Tide</title></svelte:head>
+<h1>{page.name}</h1>
+{@render tabs()}
+<p class="soft">
+  {kind} · version {version}{version === page.version ? '' : ` of ${page.version}`}
+  {#if goodFor}· for {goodFor}{/if}
+  {#if page.withdrawn}· <b>taken out of the book</b>{/if}
+</p>
 
 <div class="halves main">
   <section class="sheet">{@render children()}</section>
@@ -14,11 +43,16 @@
 <p class="caution">{caution}</p>
 
 <style>
+  section :global(.told) {
+    margin-top: 0.6rem;
+    font-weight: 600;
+  }
   .caution {
     margin-top: 0.9rem;
   }
-  .halves :global(.wide) {
-    overflow-x: auto;
+  h1,
+  .halves :global(td) {
+    overflow-wrap: anywhere;
   }
   .halves :global(ol) {
     list-style: decimal;

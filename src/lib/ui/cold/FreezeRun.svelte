@@ -229,10 +229,7 @@
             label="Taken in"
             kind="choice"
             value="core"
-            options={[
-              { value: 'core', name: 'the core of the thickest piece' },
-              { value: 'air', name: 'the air of the freezer' }
-            ]}
+            options={{ core: 'the core of the thickest piece', air: 'the air of the freezer' }}
           />
           <Field name="at" label="When" kind="time" optional hint="Empty means now." />
         </OperationForm>

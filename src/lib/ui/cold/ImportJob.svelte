@@ -20,7 +20,7 @@
 </script>
 
 {#if run.job}
-  <section class="sheet" aria-live="polite">
+  <section class="sheet stack" aria-live="polite">
     <h2>{run.job.name}</h2>
     {#if taking}
       <p class="figure">
@@ -28,7 +28,7 @@
         <small>{run.job.state === 'reading' ? 'rows read' : 'readings kept'}</small>
       </p>
       <progress max={run.job.size} value={run.job.bytes} aria-label="How much of the file is read"></progress>
-      <p><button type="button" onclick={() => run.stop()}>Stop</button></p>
+      <p><button type="button" class="framed" onclick={() => run.stop()}>Stop</button></p>
     {:else}
       {#if run.job.state === 'failed' && run.job.trouble}
         <p class="trouble" role="alert">{errorSentence(run.job.trouble.code, run.job.trouble.details)}</p>
@@ -86,7 +86,7 @@
         {/if}
       {/if}
       <p class="buttons">
-        <button type="button" class="big" onclick={() => run.again()}>Another file</button>
+        <button type="button" class="framed ember" onclick={() => run.again()}>Another file</button>
         <a class="link" href="/freeze/places">Cold places</a>
       </p>
     {/if}
@@ -94,11 +94,6 @@
 {/if}
 
 <style>
-  section {
-    display: grid;
-    gap: 0.7rem;
-    min-width: 0;
-  }
   progress {
     width: 100%;
     height: 18px;
@@ -106,26 +101,5 @@
   }
   h3 {
     font-weight: 700;
-  }
-  .buttons {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.8rem;
-    align-items: center;
-  }
-  .buttons button,
-  p > button {
-    min-height: 48px;
-    padding: 0 1.2rem;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    background: var(--surface);
-    font-weight: 600;
-    justify-self: start;
-  }
-  .buttons button.big {
-    background: var(--ember);
-    color: var(--on-ember);
-    border-color: var(--ember);
   }
 </style>

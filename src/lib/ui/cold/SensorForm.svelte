@@ -33,10 +33,7 @@
       label="Reads"
       kind="choice"
       value={sensor?.probe ?? 'air'}
-      options={[
-        { value: 'air', name: 'the air' },
-        { value: 'core', name: 'a core: its probe stands in fish' }
-      ]}
+      options={{ air: 'the air', core: 'a core: its probe stands in fish' }}
     />
     <Field name="accuracy" label="Accurate to ± °C" kind="number" value={String(sensor?.accuracy ?? 0.5)} />
     <Field name="calibratedOn" label="Calibrated on" kind="date" optional value={sensor?.calibratedOn ?? ''} />

@@ -21,7 +21,8 @@
     label: string;
     hint?: string;
     kind?: 'text' | 'number' | 'date' | 'time' | 'choice' | 'long' | 'quantity' | 'tick' | 'file';
-    options?: readonly { value: string; name: string }[];
+    /** What is to choose from: in a list, or its words by value. */
+    options?: readonly { value: string; name: string }[] | Readonly<Record<string, string>>;
     units?: readonly string[];
     value?: string;
     unit?: string;
@@ -31,6 +32,11 @@
     among?: readonly (string | { readonly name: string })[];
   } = $props();
 
+  const choices = $derived(
+    Array.isArray(options)
+      ? (options as readonly { value: string; name: string }[])
+      : Object.entries(options as Readonly<Record<string, string>>).map(([value, name]) => ({ value, name }))
+  );
   const form = getContext<FormContext | undefined>(FORM_CONTEXT);
   // Without scripts a refused form comes back with what was typed.
   untrack(() => {
@@ -40,7 +46,7 @@
     if (typedUnit !== undefined) unit = typedUnit;
     unit ??= units[0];
     // A choice always shows one: the first, where nothing else was said.
-    if (kind === 'choice' && !options.some((option) => option.value === value)) value = options[0]?.value ?? '';
+    if (kind === 'choice' && !choices.some((option) => option.value === value)) value = choices[0]?.value ?? '';
   });
   const trouble = $derived(form?.answer()?.fields[name]);
   const id = $props.id();
@@ -73,7 +79,7 @@
     >
     {#if kind === 'choice'}
       <select {...shared} bind:value class="w-full {look}">
-        {#each options as option (option.value)}<option value={option.value}>{option.name}</option>{/each}
+        {#each choices as option (option.value)}<option value={option.value}>{option.name}</option>{/each}
       </select>
     {:else if kind === 'long'}
       <Textarea {...shared} bind:value rows={3} {placeholder} class="w-full {look}" />

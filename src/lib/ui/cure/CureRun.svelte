@@ -213,10 +213,10 @@
               label="Change"
               kind="choice"
               bind:value={change}
-              options={[
-                { value: 'left', name: 'so much longer from now (0: this stage ends)' },
-                { value: 'pause', name: 'lift it out, and keep what it lay in' }
-              ]}
+              options={{
+                left: 'so much longer from now (0: this stage ends)',
+                pause: 'lift it out, and keep what it lay in'
+              }}
             />
             {#if change === 'left'}
               <Field name="hours" label="From now" kind="quantity" units={['h', 'min']} />

@@ -35,10 +35,7 @@
       label="Amounts are"
       kind="choice"
       bind:value={basis}
-      options={[
-        { value: 'fish', name: '% of the fish’s weight' },
-        { value: 'parts', name: 'parts of a mix' }
-      ]}
+      options={{ fish: '% of the fish’s weight', parts: 'parts of a mix' }}
     />
     {#if basis === 'parts'}
       <Field

@@ -7,7 +7,6 @@
 
   /** The end of the step: it balances, or somebody says where the rest went. */
   let { view, units }: { view: BoardView; units: UnitPreferences } = $props();
-  const id = $props.id();
 </script>
 
 <section class="sheet">

@@ -11,6 +11,12 @@
   let { view, units }: { view: BoardView; units: UnitPreferences } = $props();
 </script>
 
+{#snippet putBack(subject: string, name: string, value: string | number)}
+  <OperationForm operation="put-back" {subject} seen={view.piece.lastSeq} submit="Put back" tone="quiet">
+    <input type="hidden" name="piece" value={view.piece.id} />
+    <input type="hidden" {name} {value} />
+  </OperationForm>
+{/snippet}
 <section class="sheet">
   <div class="head">
     <h2>What came off</h2>
@@ -55,16 +61,7 @@
               <td class="n">{part.cost?.priced ? money(part.cost.in, part.cost.currency) : 'not known'}</td>
               <td>
                 {#if view.board && part.onThisBoard && part.untouched}
-                  <OperationForm
-                    operation="put-back"
-                    subject={part.id}
-                    seen={view.piece.lastSeq}
-                    submit="Put back"
-                    tone="quiet"
-                  >
-                    <input type="hidden" name="piece" value={view.piece.id} />
-                    <input type="hidden" name="child" value={part.id} />
-                  </OperationForm>
+                  {@render putBack(part.id, 'child', part.id)}
                 {/if}
               </td>
             </tr>
@@ -77,16 +74,7 @@
               <td class="n soft">borne by the parts</td>
               <td>
                 {#if view.board}
-                  <OperationForm
-                    operation="put-back"
-                    subject={`waste ${waste.seq}`}
-                    seen={view.piece.lastSeq}
-                    submit="Put back"
-                    tone="quiet"
-                  >
-                    <input type="hidden" name="piece" value={view.piece.id} />
-                    <input type="hidden" name="entry" value={waste.seq} />
-                  </OperationForm>
+                  {@render putBack(`waste ${waste.seq}`, 'entry', waste.seq)}
                 {/if}
               </td>
             </tr>

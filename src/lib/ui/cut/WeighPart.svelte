@@ -120,10 +120,7 @@
                 label="Grade"
                 kind="choice"
                 value={part.grade}
-                options={[
-                  { value: 'prime', name: 'first grade: bears the cost' },
-                  { value: 'by-product', name: 'by-product: at its own value' }
-                ]}
+                options={{ prime: 'first grade: bears the cost', 'by-product': 'by-product: at its own value' }}
               />
             </div>
           </details>

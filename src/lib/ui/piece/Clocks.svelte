@@ -25,6 +25,13 @@
   };
 </script>
 
+{#snippet vessel(spent: number, mark: number | null = null)}
+  <svg viewBox="0 0 400 20" preserveAspectRatio="none" aria-hidden="true">
+    <rect class="vessel" width="400" height="20" />
+    <rect class="left" x={400 * spent} width={400 * (1 - spent)} height="20" />
+    {#if mark !== null}<rect class="mark" x={400 * mark - 1} width="2" height="20" />{/if}
+  </svg>
+{/snippet}
 <section class="sheet">
   <h2>Its clocks</h2>
   {#if clocks.freshness}
@@ -35,16 +42,7 @@
           Math.max(0, fresh.iceDays * fresh.share - fresh.spent)
         )} left for raw <span class="soft">({BASIS[fresh.basis]})</span>
       </p>
-      <svg viewBox="0 0 400 20" preserveAspectRatio="none" aria-hidden="true">
-        <rect class="vessel" width="400" height="20" />
-        <rect
-          class="left"
-          x={400 * share(fresh.spent, fresh.iceDays)}
-          width={400 * (1 - share(fresh.spent, fresh.iceDays))}
-          height="20"
-        />
-        <rect class="mark" x={400 * fresh.share - 1} width="2" height="20" />
-      </svg>
+      {@render vessel(share(fresh.spent, fresh.iceDays), fresh.share)}
       <p class="soft small">
         The upright line ends raw service{fresh.rawUntil ? `, ${moment(fresh.rawUntil, now, zone)}` : ''}; the pan ends {fresh.until
           ? moment(fresh.until, now, zone)
@@ -98,15 +96,7 @@
           Math.max(0, warm.budgetSeconds - warm.spentSeconds)
         )} left
       </p>
-      <svg viewBox="0 0 400 20" preserveAspectRatio="none" aria-hidden="true">
-        <rect class="vessel" width="400" height="20" />
-        <rect
-          class="left"
-          x={400 * share(warm.spentSeconds, warm.budgetSeconds)}
-          width={400 * (1 - share(warm.spentSeconds, warm.budgetSeconds))}
-          height="20"
-        />
-      </svg>
+      {@render vessel(share(warm.spentSeconds, warm.budgetSeconds))}
       <p class="soft small">
         Above {formatTemperature(4.4, units)}. Nothing gives them back: neither ice, freezing nor heat.
       </p>

@@ -14,7 +14,6 @@
       .filter(([value]) => value !== '')
       .map(([value, name]) => ({ value, name }));
   const forms = ['fillet', 'loin', 'block', 'portion'].map((value) => ({ value, name: value }));
-  const id = $props.id();
 </script>
 
 <details class="sheet no-print">

@@ -72,7 +72,7 @@
 <ColdTabs />
 {#if !run.file}
   <div class="cards">
-    <section class="sheet">
+    <section class="sheet stack">
       <h2>A file of readings</h2>
       <p>
         CSV as a logger writes it: any delimiter, comma or point, °C or °F, with or without a zone, unsorted or with
@@ -93,14 +93,14 @@
       </label>
       <button
         type="button"
-        class="big"
+        class="framed ember"
         disabled={pasted.trim() === '' || run.busy}
         onclick={() => run.take(new Blob([pasted], { type: 'text/csv' }), 'pasted.csv')}>Look at it</button
       >
       {#if run.busy}<p role="status">Handing it over…</p>{/if}
       {#if run.trouble}<p class="trouble" role="alert">{run.trouble}</p>{/if}
     </section>
-    <section class="sheet">
+    <section class="sheet stack">
       <h2>Taken in before</h2>
       <table class="plain">
         <tbody>
@@ -138,7 +138,7 @@
     </section>
   </div>
 {:else if run.mapping && !run.job}
-  <section class="sheet">
+  <section class="sheet stack">
     <div class="title">
       <h2>{run.file.job.name}</h2>
       <p class="soft">
@@ -261,8 +261,10 @@
     {#if run.trouble}<p class="trouble" role="alert">{run.trouble}</p>{/if}
     {#if unsaid.length > 0}<p class="caution">Still to say: {unsaid.join('; ')}.</p>{/if}
     <p class="buttons">
-      <button type="button" class="big" disabled={unsaid.length > 0 || run.busy} onclick={start}>Take it in</button>
-      <button type="button" onclick={() => run.again()}>Another file</button>
+      <button type="button" class="framed ember" disabled={unsaid.length > 0 || run.busy} onclick={start}
+        >Take it in</button
+      >
+      <button type="button" class="framed" onclick={() => run.again()}>Another file</button>
     </p>
   </section>
 {:else if run.job}
@@ -270,11 +272,6 @@
 {/if}
 
 <style>
-  section {
-    display: grid;
-    gap: 0.7rem;
-    min-width: 0;
-  }
   label {
     display: grid;
     gap: 0.2rem;
@@ -311,34 +308,5 @@
   }
   .say {
     display: block;
-  }
-  .big,
-  .buttons button,
-  p > button {
-    min-height: 48px;
-    padding: 0 1.2rem;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    background: var(--surface);
-    font-weight: 600;
-    justify-self: start;
-  }
-  .buttons button.big,
-  button.big {
-    background: var(--ember);
-    color: var(--on-ember);
-    border-color: var(--ember);
-  }
-  .big:disabled,
-  .buttons button.big:disabled {
-    background: var(--sunk);
-    color: var(--soft);
-    border: 1px dashed var(--strong-line);
-  }
-  .buttons {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.8rem;
-    align-items: center;
   }
 </style>

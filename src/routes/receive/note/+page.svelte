@@ -70,22 +70,14 @@
       name="dateOrder"
       label="Days are written"
       kind="choice"
-      options={[
-        { value: 'iso', name: '2026-03-09' },
-        { value: 'dmy', name: '9.3.2026, day first' },
-        { value: 'mdy', name: '3/9/2026, month first' }
-      ]}
+      options={{ iso: '2026-03-09', dmy: '9.3.2026, day first', mdy: '3/9/2026, month first' }}
       value={given.dateOrder ?? 'iso'}
     />
     <Field
       name="decimal"
       label="Decimals"
       kind="choice"
-      options={[
-        { value: '', name: 'find out' },
-        { value: '.', name: '2.4' },
-        { value: ',', name: '2,4' }
-      ]}
+      options={{ '': 'find out', '.': '2.4', ',': '2,4' }}
       value={given.decimal ?? ''}
     />
   </div>

@@ -10,7 +10,7 @@
   import Swapped from '$lib/ui/controls/Swapped.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
-  import { formatMass } from '$lib/ui/format.ts';
+  import { formatMass, weighed } from '$lib/ui/format.ts';
   import { SAUCE_KIND_WORDS } from '$lib/words/acid.ts';
   import { TOLD_WORDS, toldLine } from '$lib/words/notices.ts';
   import type { PageProps } from './$types';
@@ -22,22 +22,17 @@
   const scaled = $derived(data.scaled);
   const body = $derived(scaled.body);
   const isCurrent = $derived(scaled.version === sauce.version);
-  /** As the scale shows it, in the house's unit. */
-  const weighed = (grams: number) => (units.mass === 'g' ? `${grams} g` : formatMass(grams, units));
   const fractions = (exact: number) => (Math.abs(exact - Math.round(exact)) < 0.05 ? 'just right' : exact.toFixed(1));
 </script>
 
-<svelte:head><title>{sauce.name} · Ember Tide</title></svelte:head>
-<h1 class="long">{sauce.name}</h1>
-<AcidTabs />
-<p class="soft">
-  {SAUCE_KIND_WORDS[body.kind]} · version {scaled.version}{isCurrent ? '' : ` of ${sauce.version}`}
-  {#if body.goodFor}· for {body.goodFor}{/if}
-  {#if sauce.withdrawn}· <b>taken out of the book</b>{/if}
-</p>
 <PageSheet
+  page={sauce}
+  version={scaled.version}
+  kind={SAUCE_KIND_WORDS[body.kind]}
+  goodFor={body.goodFor}
   caution="A sauce poured over raw fish is acid, not heat: it kills nothing. Guidance only: your local code and licensed practice decide."
 >
+  {#snippet tabs()}<AcidTabs />{/snippet}
   <h2>{formatMass(scaled.grams, units)} for {formatMass(scaled.fish, units)} of fish</h2>
   {#key `${sauce.id} ${scaled.version} ${scaled.fish}`}
     <OperationForm
@@ -51,7 +46,7 @@
     >
       <input type="hidden" name="id" value={sauce.id} />
       <input type="hidden" name="mass" value="{scaled.fish} g" />
-      <div class="wide">
+      <div class="sideways">
         <table class="plain" data-sauce-lines>
           <thead>
             <tr>
@@ -73,9 +68,9 @@
                       >: {fractions(line.whole.exact)}; take {line.whole.take}</span
                     >{/if}
                 </td>
-                <td><b>{weighed(line.weighed)}</b></td>
+                <td><b>{weighed(line.weighed, units)}</b></td>
                 {#if body.portions.length > 1}
-                  {#each line.portions as grams, portion (portion)}<td>{weighed(grams)}</td>{/each}
+                  {#each line.portions as grams, portion (portion)}<td>{weighed(grams, units)}</td>{/each}
                 {/if}
                 {#if isCurrent}
                   <td>
@@ -143,9 +138,6 @@
 </PageSheet>
 
 <style>
-  .long {
-    overflow-wrap: anywhere;
-  }
   .added {
     width: 5.5rem;
     min-height: 48px;
@@ -156,9 +148,5 @@
   }
   td {
     overflow-wrap: anywhere;
-  }
-  .told {
-    font-weight: 600;
-    margin-top: 0.6rem;
   }
 </style>

@@ -8,7 +8,7 @@
   import CureTabs from '$lib/ui/cure/CureTabs.svelte';
   import { amountWords, recipeLinesText } from '$lib/ui/cure/recipe-text.ts';
   import RecipeForm from '$lib/ui/cure/RecipeForm.svelte';
-  import { formatDuration, formatLength, formatMass } from '$lib/ui/format.ts';
+  import { formatDuration, formatLength, formatMass, weighed } from '$lib/ui/format.ts';
   import { SCHOOL_WORDS } from '$lib/words/cure.ts';
   import Swapped from '$lib/ui/controls/Swapped.svelte';
   import { toldLine } from '$lib/words/notices.ts';
@@ -31,25 +31,18 @@
       ? `about ${Math.round(saltVolume(grams, density))} ml`
       : 'density 0.3 to 1.6 g/ml';
   };
-  /** As the scale shows it, in the house's unit. */
-  const weighed = (grams: number) => (units.mass === 'g' ? `${grams} g` : formatMass(grams, units));
 </script>
 
-<svelte:head><title>{recipe.name} · Ember Tide</title></svelte:head>
-<h1 class="long">{recipe.name}</h1>
-<CureTabs />
-<p class="soft">
-  {SCHOOL_WORDS[body.school].name} · version {data.version}{data.version === recipe.version
-    ? ''
-    : ` of ${recipe.version}`}
-  {#if body.goodFor}· for {body.goodFor}{/if}
-  {#if recipe.withdrawn}· <b>taken out of the book</b>{/if}
-</p>
 <PageSheet
+  page={recipe}
+  version={data.version}
+  kind={SCHOOL_WORDS[body.school].name}
+  goodFor={body.goodFor}
   caution="Ratios are starting points, tasted and not measured. Cured is still a raw route. Guidance only: your local code and licensed practice decide."
 >
+  {#snippet tabs()}<CureTabs />{/snippet}
   <h2>For {formatMass(data.scaled.grams, units)} of fish</h2>
-  <div class="wide">
+  <div class="sideways">
     <table class="plain" data-scaled>
       <thead
         ><tr
@@ -66,7 +59,7 @@
             >
             <td class="soft">{amountWords(body.lines[index]!, body.basis)}</td>
             <td>
-              <b>{weighed(line.weighed)}</b>
+              <b>{weighed(line.weighed, units)}</b>
               {#if line.tooFine}<span class="soft">({line.grams.toFixed(2)} g: too little for this scale)</span>{/if}
             </td>
             {#if spoons}<td>{line.role === 'salt' ? spoonful(line.grams, line.saltKind || 'fine') : ''}</td>{/if}
@@ -153,9 +146,6 @@
 </PageSheet>
 
 <style>
-  .long {
-    overflow-wrap: anywhere;
-  }
   .row {
     display: flex;
     flex-wrap: wrap;

@@ -5,7 +5,7 @@
   import PageSheet from '$lib/ui/book/PageSheet.svelte';
   import PageSide from '$lib/ui/book/PageSide.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
-  import { formatMass } from '$lib/ui/format.ts';
+  import { weighed } from '$lib/ui/format.ts';
   import DishForm from '$lib/ui/serve/DishForm.svelte';
   import ServeTabs from '$lib/ui/serve/ServeTabs.svelte';
   import { TOLD_WORDS, toldLine } from '$lib/words/notices.ts';
@@ -16,8 +16,6 @@
   const dish = $derived(data.dish);
   const scaled = $derived(data.scaled);
   const ROOMS = { recipe: '/cure/recipes', sauce: '/acid/sauces', dish: '/serve/dishes' } as const;
-  /** As the scale shows it, in the house's unit. */
-  const weighed = (grams: number) => (units.mass === 'g' ? `${Number(grams.toFixed(2))} g` : formatMass(grams, units));
   function portions(text: string) {
     if (!(Number(text) >= 1)) return;
     const asked = new URLSearchParams(page.url.searchParams);
@@ -26,19 +24,16 @@
   }
 </script>
 
-<svelte:head><title>{dish.name} · Ember Tide</title></svelte:head>
-<h1 class="long">{dish.name}</h1>
-<ServeTabs />
-<p class="soft">
-  Dish · version {scaled.version}{scaled.version === dish.version ? '' : ` of ${dish.version}`}
-  {#if scaled.body.goodFor}· for {scaled.body.goodFor}{/if}
-  {#if dish.withdrawn}· <b>taken out of the book</b>{/if}
-</p>
 <PageSheet
+  page={dish}
+  version={scaled.version}
+  kind="Dish"
+  goodFor={scaled.body.goodFor}
   caution="What a dish holds is told from its pages and ingredients; the fish comes to that when it is served. Guidance only: your local code and licensed practice decide."
 >
+  {#snippet tabs()}<ServeTabs />{/snippet}
   <h2>For {scaled.portions} {scaled.portions === 1 ? 'portion' : 'portions'}</h2>
-  <div class="wide">
+  <div class="sideways">
     <table class="plain" data-dish-lines>
       <thead><tr><th>What</th><th>On one</th><th>Weigh</th></tr></thead>
       <tbody>
@@ -51,8 +46,8 @@
                 >{/if}
               {#if line.kind === 'fish'}<span class="soft">(fish)</span>{/if}
             </td>
-            <td>{weighed(line.each)}</td>
-            <td><b>{weighed(line.weighed)}</b></td>
+            <td>{weighed(line.each, units)}</td>
+            <td><b>{weighed(line.weighed, units)}</b></td>
           </tr>
         {/each}
       </tbody>
@@ -88,14 +83,3 @@
     {/key}
   {/snippet}
 </PageSheet>
-
-<style>
-  .long,
-  td {
-    overflow-wrap: anywhere;
-  }
-  .told {
-    font-weight: 600;
-    margin-top: 0.6rem;
-  }
-</style>
