@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { HOUR } from '$lib/core/measure/spans.ts';
   import Tide from '$lib/ui/charts/Tide.svelte';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import { formatTemperature, moment, until } from '$lib/ui/format.ts';
@@ -17,7 +18,7 @@
       (a, b) => Number(a.code === 'paper-missing') - Number(b.code === 'paper-missing') || a.at - b.at
     )
   );
-  const soon = $derived(tasks.filter((task) => task.at < now + 18 * 3600_000));
+  const soon = $derived(tasks.filter((task) => task.at < now + 18 * HOUR));
   const urgent = (task: NowView['tasks'][number]) => task.code !== 'paper-missing' && task.at - now < 60 * 60_000;
   let isWhole = $state(false);
   const shownExcursions = $derived(isWhole ? data.view.excursions : data.view.excursions.slice(0, 3));

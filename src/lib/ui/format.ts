@@ -1,3 +1,4 @@
+import { DAY } from '../core/measure/spans.ts';
 import { formatDuration, formatLength, formatMass, formatTemperature } from '../core/measure/format.ts';
 import type { UnitPreferences } from '../core/measure/units.ts';
 
@@ -28,7 +29,7 @@ const dayKey = (at: number, zone: string) =>
 /** A moment as a cook says it: the time today, the weekday within six days, else the date. */
 export function moment(at: number, now: number, zone: string): string {
   if (dayKey(at, zone) === dayKey(now, zone)) return clockTime(at, zone);
-  if (Math.abs(at - now) < 6 * 86_400_000) return `${dayName(at, zone)} ${clockTime(at, zone)}`;
+  if (Math.abs(at - now) < 6 * DAY) return `${dayName(at, zone)} ${clockTime(at, zone)}`;
   return formatter(zone, { day: 'numeric', month: 'short' }).format(at);
 }
 

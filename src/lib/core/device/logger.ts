@@ -1,3 +1,4 @@
+import { HOUR_SECONDS } from '../measure/spans.ts';
 import { EmberError, inRange } from '../errors.ts';
 import { seededChance } from '../random.ts';
 
@@ -22,14 +23,13 @@ export interface LoggerSay {
   readonly behindSeconds: number;
 }
 
-const HOUR = 3600;
 /** Every eight hours a defrost lifts the air for most of an hour; twelve minutes of it above -18 °C. */
-const DEFROST = { every: 8 * HOUR, first: 5 * HOUR, lasts: 40 * 60, peak: 11 };
-const POWER = { from: 6 * HOUR, to: 11 * HOUR, hoursToWarm: 20 };
-const DOOR = { from: 4 * HOUR, to: 4 * HOUR + 50 * 60, peak: 14 };
-const BATTERY_SECONDS = 10 * HOUR;
+const DEFROST = { every: 8 * HOUR_SECONDS, first: 5 * HOUR_SECONDS, lasts: 40 * 60, peak: 11 };
+const POWER = { from: 6 * HOUR_SECONDS, to: 11 * HOUR_SECONDS, hoursToWarm: 20 };
+const DOOR = { from: 4 * HOUR_SECONDS, to: 4 * HOUR_SECONDS + 50 * 60, peak: 14 };
+const BATTERY_SECONDS = 10 * HOUR_SECONDS;
 const DRIFT_PER_HOUR = 0.12;
-const CLOCK_BEHIND_SECONDS = 3 * HOUR;
+const CLOCK_BEHIND_SECONDS = 3 * HOUR_SECONDS;
 const CORE_HOURS = 2.2;
 
 /** What lifts the air above its set point at a moment of the scenario, °C. */
@@ -42,11 +42,11 @@ function lift(scenario: LoggerScenario, seconds: number, setPoint: number): numb
       return seconds < DEFROST.first ? 0 : bump(since, DEFROST.lasts / 2, DEFROST.peak);
     }
     case 'drift':
-      return (DRIFT_PER_HOUR * seconds) / HOUR;
+      return (DRIFT_PER_HOUR * seconds) / HOUR_SECONDS;
     case 'power-cut': {
-      const without = Math.min(Math.max(0, seconds - POWER.from), POWER.to - POWER.from) / HOUR;
+      const without = Math.min(Math.max(0, seconds - POWER.from), POWER.to - POWER.from) / HOUR_SECONDS;
       const warmed = (20 - setPoint) * (1 - Math.exp(-without / POWER.hoursToWarm));
-      const back = Math.max(0, seconds - POWER.to) / HOUR;
+      const back = Math.max(0, seconds - POWER.to) / HOUR_SECONDS;
       return warmed * Math.exp(-back / 1.5);
     }
     case 'door-open':
@@ -87,7 +87,7 @@ export function loggerSays(
     (scenario === 'power-cut' && seconds > POWER.from && seconds < POWER.to);
   // The fish follows the air slowly: a short lift hardly reaches its middle.
   const slow = scenario === 'drift' || scenario === 'power-cut' ? lift(scenario, seconds, setPoint) * 0.8 : 0;
-  const core = setPoint + 0.3 + slow + (2 - setPoint) * Math.exp(-loadedSeconds / (CORE_HOURS * HOUR));
+  const core = setPoint + 0.3 + slow + (2 - setPoint) * Math.exp(-loadedSeconds / (CORE_HOURS * HOUR_SECONDS));
   const round = (value: number) => Math.round(value * 10) / 10;
   return {
     air: silent ? null : round(air),

@@ -1,3 +1,4 @@
+import { DAY } from '../measure/spans.ts';
 import { inRange } from '../errors.ts';
 import type { Species } from './species.ts';
 
@@ -117,8 +118,6 @@ export function stretchesOf(track: SpoilageTrack): readonly Stretch[] {
   return out;
 }
 
-const DAY_MS = 86_400_000;
-
 /**
  * Equivalent days on ice spent by a moment: the integral of the relative spoilage rate over every reading since, each
  * standing until the next for at most half a day and never credited below the assumed temperature.
@@ -136,7 +135,7 @@ export function iceDaysSpent(
   let spent = track.spentBefore;
   for (const { from, to, rate } of stretches) {
     if (from >= at) break;
-    spent += ((Math.min(to, at) - from) / DAY_MS) * rate;
+    spent += ((Math.min(to, at) - from) / DAY) * rate;
   }
   return spent;
 }
@@ -155,8 +154,8 @@ export function whenIceDaysSpent(track: SpoilageTrack, days: number, stretches =
   let left = days - track.spentBefore;
   if (left <= 0) return track.from;
   for (const { from, to, rate } of stretches) {
-    const most = rate === 0 ? 0 : ((to - from) / DAY_MS) * rate;
-    if (rate > 0 && most >= left) return from + (left / rate) * DAY_MS;
+    const most = rate === 0 ? 0 : ((to - from) / DAY) * rate;
+    if (rate > 0 && most >= left) return from + (left / rate) * DAY;
     left -= most;
   }
   return null;

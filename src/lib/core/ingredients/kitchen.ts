@@ -1,3 +1,4 @@
+import { DAY } from '../measure/spans.ts';
 import { INGREDIENTS } from './catalogue.ts';
 import { toldTogether, type Ingredient, type LinkedLine, type Told } from './ingredient.ts';
 
@@ -24,7 +25,6 @@ export const NO_HOUSE_INGREDIENTS: HouseIngredients = { own: {}, swaps: [] };
  * 3-501.17(A), seven days). A sauce made before a swap is still in the fridge after it.
  */
 export const BATCH_STANDS_DAYS = 7;
-const DAY_MS = 86_400_000;
 /** A swap may lead to another that is swapped as well; more than this is a circle. */
 const LONGEST_CHAIN = 6;
 
@@ -136,7 +136,7 @@ function usedFor(swaps: readonly Swap[], id: string, at: number): string {
 
 /** Ingredients used for one at a moment, and those used for it within the days a batch stands. */
 export function usesOf(house: HouseIngredients, id: string, at: number): { now: string; lately: string[] } {
-  const since = at - BATCH_STANDS_DAYS * DAY_MS;
+  const since = at - BATCH_STANDS_DAYS * DAY;
   const turns = house.swaps
     .flatMap(({ from, to }) => [from, to ?? Infinity])
     .filter((moment) => moment > since && moment <= at);

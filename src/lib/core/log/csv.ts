@@ -31,8 +31,8 @@ export interface LogGuess {
 
 export const DELIMITERS = [',', ';', '\t', '|'] as const;
 
-/** Number of cells each delimiter makes of the lines, if it makes the same of most. */
-function delimiterOf(lines: readonly string[]): string {
+/** The delimiter that makes the same number of cells of most of the lines, and of equal ones the most cells. */
+export function delimiterOf(lines: readonly string[]): string {
   const score = (delimiter: string) => {
     const counts = lines.map((line) => line.split(delimiter).length);
     const most = Math.max(...counts);

@@ -1,3 +1,4 @@
+import { HOUR } from '../measure/spans.ts';
 import { EmberError } from '../errors.ts';
 
 /**
@@ -89,7 +90,7 @@ export function inOrder(at: Float64Array, celsius: Float64Array, fahrenheit: Uin
 }
 
 /** Between a reading written by hand and the next one a longer silence is believed: half a day, as of a core reading. ms */
-export const HAND_SILENCE_MS = 12 * 3600_000;
+export const HAND_SILENCE_MS = 12 * HOUR;
 
 export const isByHand = ({ byHand }: Series, index: number): boolean => byHand?.[index] === 1;
 

@@ -1,3 +1,4 @@
+import { DAY } from '../measure/spans.ts';
 import { judgeCycle } from '../bench/freeze/compliance.ts';
 import { SOLID_CORE, type ComplianceOptions, type CycleResult } from '../bench/freeze/hold.ts';
 import type { LogBook, RunLog } from '../log/holding.ts';
@@ -40,7 +41,7 @@ export function isHopeless(cycle: FreezeCycle, run: FreezeRun, log: RunLog | nul
 }
 
 /** A run that readings prove is proven within weeks: what a freezer did afterwards, for months, need not be read. */
-export const FIRST_LOOK_MS = 21 * 86_400_000;
+export const FIRST_LOOK_MS = 21 * DAY;
 
 /** What loggers say of a run, up to a moment. */
 export const logOfRun = (logs: LogBook, run: FreezeRun, at: number): RunLog | null =>

@@ -1,3 +1,4 @@
+import { MINUTE } from '../measure/spans.ts';
 import { surfaceShare } from '../fish/surface.ts';
 import { ASSUMED_HOLDING_CELSIUS } from '../fish/freshness.ts';
 import { clipped, union, type Interval } from '../log/holding.ts';
@@ -11,7 +12,6 @@ import { atOrBelow, type ScaleLimit } from '../codes/profile.ts';
 import { staysOf } from './stays.ts';
 import type { WarmSpell } from './warm-spell.ts';
 
-const MINUTE = 60_000;
 /** A core read within this of leaving the cold, or of coming back, speaks for that moment; the house's figure (check). ms */
 const NEARBY_MS = 15 * MINUTE;
 /** Air of a kitchen whose fish nobody read, °C; the warmest that still leaves the longer budget. */

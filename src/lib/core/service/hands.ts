@@ -1,3 +1,4 @@
+import { HOUR } from '../measure/spans.ts';
 import { acidShow } from '../activity/acid/show.ts';
 import { ageShow } from '../activity/age/show.ts';
 import { boardShow } from '../activity/board/show.ts';
@@ -31,7 +32,6 @@ export interface ProjectedPiece {
   readonly clock: PieceClock | null;
 }
 
-const HOUR = 3600_000;
 /** How long before its silence begins to count a piece, or its place, is asked to be read, h. */
 const READ_AHEAD_HOURS = 6;
 

@@ -1,3 +1,4 @@
+import { HOUR } from '../../core/measure/spans.ts';
 import { loggerSays } from '../../core/device/logger.ts';
 import { seriesOf, type LogReading } from '../../core/log/series.ts';
 import type { Executor } from '../operations/execute.ts';
@@ -10,7 +11,6 @@ import type { DemoTools } from './tools.ts';
 /** The key of the simulated logger of the demo house. A house of its own gives its loggers keys of their own. */
 export const DEMO_LOGGER_KEY = 'demo-logger-vessmouth-0001';
 
-const HOUR = 3600_000;
 /** A reading each so many minutes: what a small logger keeps for weeks. */
 const EVERY_MS = 5 * 60_000;
 

@@ -1,3 +1,4 @@
+import { TANK_CHAR } from './farm.ts';
 import type { DemoTools } from './tools.ts';
 
 /** Sides of last week's char: hours ago they went in, how long they lay, what they weighed and how they came out. */
@@ -40,13 +41,7 @@ const SIDES = [
 /** Cures of the last week that came out and were weighed, so that the next forecast leans on something. */
 export function curesOf({ step, receive, paper, daysAgo, grams, celsius, pieces }: DemoTools): void {
   receive('char-week', 190, 'p1', {
-    species: 'arctic-char',
-    form: 'gutted',
-    source: 'farmed',
-    farmSystem: 'land-based',
-    water: 'fresh',
-    area: 'Skarnes tanks',
-    supplier: 'Skarnes Tank Farm',
+    ...TANK_CHAR,
     supplierLot: 'SK-3302',
     caughtOn: daysAgo(9),
     mass: grams(5200),

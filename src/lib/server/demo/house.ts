@@ -1,3 +1,4 @@
+import { DAY, HOUR } from '../../core/measure/spans.ts';
 import { seededChance } from '../../core/random.ts';
 import { businessDay, addDays, type HouseTime } from '../../core/measure/day.ts';
 import { ACTIVITIES } from '../activities.ts';
@@ -44,7 +45,7 @@ interface Step {
  */
 export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
   const chance = seededChance(seed);
-  const clock = movableClock(startedAt - 12 * 86_400_000, true);
+  const clock = movableClock(startedAt - 12 * DAY, true);
   const executor = createExecutor(store, clock);
   const { execute } = executor;
   const house: HouseTime = { zone: DEMO_HOUSE.zone, dayEndsHour: DEMO_HOUSE.dayEndsHour };
@@ -127,7 +128,7 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
   for (const { demo } of ACTIVITIES) demo?.(tools);
 
   for (const { hoursAgo, by, operation, input, then } of steps.sort((a, b) => b.hoursAgo - a.hoursAgo)) {
-    clock.moveTo(startedAt - hoursAgo * 3600_000, true);
+    clock.moveTo(startedAt - hoursAgo * HOUR, true);
     const result = perform(by, operation, input());
     then?.(result);
   }

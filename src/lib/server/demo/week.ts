@@ -1,3 +1,4 @@
+import { TANK_CHAR } from './farm.ts';
 import { addDays } from '../../core/measure/day.ts';
 import { halibut, leftOver, shellfish } from './shelves.ts';
 import { type WeekTools } from './tools.ts';
@@ -6,13 +7,7 @@ import { type WeekTools } from './tools.ts';
 function char({ receive, paper, daysAgo, grams, celsius, divide, on, statement }: WeekTools): void {
   // Char: paper in order, filleted, one side in a weighed cure that will be ready after tonight's service has begun.
   receive('char', 50, 'p1', {
-    species: 'arctic-char',
-    form: 'gutted',
-    source: 'farmed',
-    farmSystem: 'land-based',
-    water: 'fresh',
-    area: 'Skarnes tanks',
-    supplier: 'Skarnes Tank Farm',
+    ...TANK_CHAR,
     supplierLot: 'SK-3381',
     caughtOn: daysAgo(3),
     mass: grams(2900),
@@ -65,13 +60,7 @@ function char({ receive, paper, daysAgo, grams, celsius, divide, on, statement }
 
   // The same farm this morning, and the paper did not come with the box.
   receive('char-new', 5, 'p2', {
-    species: 'arctic-char',
-    form: 'gutted',
-    source: 'farmed',
-    farmSystem: 'land-based',
-    water: 'fresh',
-    area: 'Skarnes tanks',
-    supplier: 'Skarnes Tank Farm',
+    ...TANK_CHAR,
     supplierLot: 'SK-3402',
     caughtOn: daysAgo(1),
     mass: grams(3100),

@@ -1,3 +1,4 @@
+import { scaleIntervalOf } from '../../core/bench/breakdown/mass.ts';
 import { z } from 'zod';
 import type { DishBody, DishLine } from '../../core/activity/book/dish-body.ts';
 import { numeric } from '../../core/fields/field.ts';
@@ -6,7 +7,6 @@ import { toldOfLines } from '../../core/ingredients/kitchen.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import type { Store } from '../store/store.ts';
 import { bookOf, versionOf } from './book.ts';
-import { intervalOf } from './drying-prior.ts';
 
 /** A page nobody finds any more is asked after: it is never taken to hold nothing. */
 const asked = (what: string): Told => ({ holds: [], mayHold: [], unsaid: [what] });
@@ -62,7 +62,7 @@ export const scaledDishFields = z.object({
 export function scaledDish(store: Store, input: z.output<typeof scaledDishFields>) {
   const house = store.projections.currentHouse();
   const { page, version, body, changes } = versionOf(house, 'dish', input.dish, input.version);
-  const interval = intervalOf(store);
+  const interval = scaleIntervalOf(store.projections.currentHouse());
   return {
     dish: page.id,
     version,

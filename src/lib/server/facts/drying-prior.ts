@@ -1,15 +1,11 @@
+import { scaleIntervalOf } from '../../core/bench/breakdown/mass.ts';
+import { DAY } from '../../core/measure/spans.ts';
 import { housePrior, taughtBy, type DriedFish, type DryingPrior, type Hanging } from '../../core/bench/age/fit.ts';
 import type { AgeRun } from '../../core/activity/age/fold.ts';
 import type { Store } from '../store/store.ts';
 
 /** Finished hangings that are looked through for what they teach. */
 const LOOKED_AT = 60;
-const PLAIN_INTERVAL = 1;
-const DAY = 86_400_000;
-
-/** What the house's scale shows, g. */
-export const intervalOf = (store: Store): number =>
-  store.projections.currentHouse().kitchen?.scaleInterval ?? PLAIN_INTERVAL;
 
 export const hangingOf = ({
   plan
@@ -30,7 +26,7 @@ export const weightsOf = (run: AgeRun) => [
 const kept = new WeakMap<Store, { readonly version: string; readonly fish: readonly DriedFish[] }>();
 /** What finished fish of the house taught; fitted once for every new one. */
 export function driedFish(store: Store): readonly DriedFish[] {
-  const interval = intervalOf(store);
+  const interval = scaleIntervalOf(store.projections.currentHouse());
   const version = `${store.projections.runs.agings.version()} ${interval}`;
   const known = kept.get(store);
   if (known?.version === version) return known.fish;

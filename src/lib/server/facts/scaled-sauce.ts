@@ -1,7 +1,7 @@
+import { scaleIntervalOf } from '../../core/bench/breakdown/mass.ts';
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { scaleSauce } from '../../core/bench/acid/sauce.ts';
-import { intervalOf } from './drying-prior.ts';
 import { list, optionalQuantity } from '../../core/fields/field.ts';
 import { versionOf } from './book.ts';
 import type { Store } from '../store/store.ts';
@@ -25,8 +25,8 @@ export function scaledSauce(store: Store, input: z.infer<typeof scaledSauceField
     version,
     body,
     fish,
-    interval: intervalOf(store),
-    ...scaleSauce(body, fish, intervalOf(store)),
+    interval: scaleIntervalOf(store.projections.currentHouse()),
+    ...scaleSauce(body, fish, scaleIntervalOf(store.projections.currentHouse())),
     changes
   };
 }

@@ -1,3 +1,4 @@
+import { HOUR } from '../../core/measure/spans.ts';
 import { randomUUID } from 'node:crypto';
 import { createWriteStream, mkdirSync, openSync, readSync, closeSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
@@ -17,7 +18,7 @@ import type { ImportOrder } from './worker.ts';
 export const LOG_BYTES = 200_000_000;
 const HEAD_BYTES = 64 * 1024;
 /** A file nobody took in, or asked after, for this long is forgotten. */
-const LEFT_LYING_MS = 12 * 3600_000;
+const LEFT_LYING_MS = 12 * HOUR;
 
 function headOf(file: string): string[] {
   const handle = openSync(file, 'r');

@@ -1,3 +1,5 @@
+import { scaleIntervalOf } from '../../core/bench/breakdown/mass.ts';
+import { DAY } from '../../core/measure/spans.ts';
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { canFollow, sortWeights } from '../../core/bench/age/fit.ts';
@@ -11,7 +13,7 @@ import { type AgeRun } from '../../core/activity/age/fold.ts';
 import { type PieceState } from '../../core/record/piece.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { versionsFor } from '../../core/rules/verdict.ts';
-import { intervalOf, priorFor, weightsOf, hangingOf } from '../facts/drying-prior.ts';
+import { priorFor, weightsOf, hangingOf } from '../facts/drying-prior.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import {
@@ -30,7 +32,6 @@ import { after, pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
 import { AGED_MASS, agePlan, ageSet, lossWanted } from '../../core/activity/age/plan.ts';
 
-const DAY = 86_400_000;
 const WHOLE: ReadonlySet<string> = new Set(['whole', 'gutted']);
 
 /** Whoever else hangs on a spot; null for nobody. */
@@ -76,7 +77,13 @@ export const startAge = operation({
     // Whole fish and fillets have rules of their own: what it is was said when it was made.
     const kind = WHOLE.has(state.made.form) ? ('whole' as const) : ('fillet' as const);
     const prior = priorFor(store, hangingOf({ plan: { ...set, kind } }));
-    const forecast = ageForecast([{ day: 0, grams: set.mass.si }], prior, lossWanted(set), 0, intervalOf(store));
+    const forecast = ageForecast(
+      [{ day: 0, grams: set.mass.si }],
+      prior,
+      lossWanted(set),
+      0,
+      scaleIntervalOf(store.projections.currentHouse())
+    );
     return {
       events: [
         draft('age.started', `piece:${input.piece}`, at, {
@@ -118,7 +125,7 @@ export const weighAged = operation({
   run({ store, instant }, { piece, mass, sure, note, at: text }) {
     const run = onRack(pieceForStep(store, piece, 'rack-run').state);
     const at = inOrder(run, instant(text, 'at'), text);
-    const interval = intervalOf(store);
+    const interval = scaleIntervalOf(store.projections.currentHouse());
     const earlier = weightsOf(run);
     const now = { day: (at - run.at) / DAY, grams: mass.si };
     const before = sortWeights(earlier, interval).used.at(-1)!;
@@ -218,8 +225,12 @@ export const endAge = operation({
       throw new EmberError('form.value-unknown', { field: 'service', seen: service });
     }
     if (massAfter && !sure) {
-      const before = sortWeights(weightsOf(run), intervalOf(store)).used.at(-1)!;
-      const follows = canFollow(before, { day: (at - run.at) / DAY, grams: massAfter.si }, intervalOf(store));
+      const before = sortWeights(weightsOf(run), scaleIntervalOf(store.projections.currentHouse())).used.at(-1)!;
+      const follows = canFollow(
+        before,
+        { day: (at - run.at) / DAY, grams: massAfter.si },
+        scaleIntervalOf(store.projections.currentHouse())
+      );
       if (follows !== 'yes') {
         throw new EmberError(follows === 'up' ? 'age.weight-up' : 'age.weight-drop', {
           field: 'massAfter',

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { balanceOf, scaleError } from '../../core/bench/breakdown/mass.ts';
+import { balanceOf, scaleError, scaleIntervalOf } from '../../core/bench/breakdown/mass.ts';
 import {
   cutMap,
   forLicensedHands,
@@ -40,9 +40,6 @@ import { after, pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
 import { checkMass, creditFor, leaving, movedTo, nextCodes, PART_MASS } from './pieces.ts';
 import { numeric } from '../../core/fields/field.ts';
-
-/** Verification interval of the house's scale, g. */
-export const scaleIntervalOf = (house: HouseState): number => house.kitchen?.scaleInterval ?? 1;
 
 /** Parts of the map a board follows, as the house divides it. */
 export function partsOfBoard(house: HouseState, board: Pick<BoardRun, 'plan'>): readonly CutPart[] {

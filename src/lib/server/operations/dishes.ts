@@ -8,7 +8,7 @@ import type { HouseState } from '../../core/record/house.ts';
 import { bookOf, pageOf } from '../facts/book.ts';
 import { dishesIn } from '../facts/dishes.ts';
 import { operation } from './operation.ts';
-import { noteOn, pageToWrite, takeIn, textLines, withdraw, written } from './pages.ts';
+import { noteOn, pageFields, pageToWrite, takeIn, textLines, withdraw, written } from './pages.ts';
 
 /**
  * One component of a dish: "Turbot; 60; fish", "Harbour lime; 12; sauce", or an ingredient of the list, "Chives; 2". Grams are of
@@ -49,10 +49,8 @@ export const setDish = operation({
       .describe(
         'one a line: what; grams on a portion; fish, recipe, sauce or dish (an ingredient of the list where left out)'
       ),
-    steps: z.string().max(3000).default(''),
-    goodFor: shortText(120),
     note: shortText(500),
-    reason: shortText(200).describe('what is different in this version')
+    ...pageFields
   }),
   subject: () => 'house',
   run(context, input) {

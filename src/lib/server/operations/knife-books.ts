@@ -1,3 +1,4 @@
+import { scaleIntervalOf } from '../../core/bench/breakdown/mass.ts';
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { overlaps, TEMPLATES } from '../../core/bench/breakdown/templates.ts';
@@ -100,7 +101,7 @@ export const setKitchen = operation({
       uses: [...portion.uses],
       grams: number(`portion-${portion.id}`, 1, 5000, portion.grams)!
     }));
-    const scaleInterval = number('interval', 0.1, 50, before?.scaleInterval ?? 1)!;
+    const scaleInterval = number('interval', 0.1, 50, scaleIntervalOf({ kitchen: before }))!;
     return {
       events: [draft('kitchen.set', 'house', now, { credits, portions, scaleInterval })],
       result: { scaleInterval }

@@ -1,3 +1,4 @@
+import { HOUR } from '../../core/measure/spans.ts';
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { quarantineOf } from '../../core/log/excursions.ts';
@@ -37,7 +38,7 @@ export function deviceOf(house: Pick<HouseState, 'devices'>, key: string): Devic
 }
 
 /** How often the ledger is told of readings that keep being refused for one cause. */
-const TELL_AGAIN_MS = 3600_000;
+const TELL_AGAIN_MS = HOUR;
 const MOST_EXAMPLES = 5;
 
 interface Refused {

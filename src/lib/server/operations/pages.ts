@@ -16,6 +16,13 @@ const PLACES = {
   dish: { list: '/serve/dishes', page: '/serve/dishes/[id]', noun: 'dish' }
 } as const;
 
+/** What is said of any page that is written anew. */
+export const pageFields = {
+  steps: z.string().max(4000).default(''),
+  goodFor: shortText(120),
+  reason: shortText(200).describe('what is different in this version')
+};
+
 /** Lines of a text, the empty ones left out. */
 export const textLines = (text: string) => text.split(/\r?\n/).filter((line) => line.trim() !== '');
 

@@ -17,7 +17,7 @@ import {
   ticked
 } from '../../core/fields/field.ts';
 import { operation } from './operation.ts';
-import { noteOn, pageToWrite, takeIn, textLines, withdraw, written } from './pages.ts';
+import { noteOn, pageFields, pageToWrite, takeIn, textLines, withdraw, written } from './pages.ts';
 import { readAs } from '../../core/fields/trouble.ts';
 
 const percent = (text: string, field: string): number => {
@@ -92,10 +92,8 @@ export const setRecipe = operation({
     faces: numeric(1, 2)
       .default(2)
       .transform((value): 1 | 2 => (value >= 2 ? 2 : 1)),
-    steps: z.string().max(4000).default(''),
-    goodFor: shortText(120),
     note: shortText(500),
-    reason: shortText(200).describe('what is different in this version')
+    ...pageFields
   }),
   subject: () => 'house',
   run(context, input) {

@@ -13,7 +13,7 @@ import { draft } from '../store/record.ts';
 import { neededText, optionalQuantity, pieceId, quantity, shortText, when } from '../../core/fields/field.ts';
 import { pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
-import { noteOn, pageToWrite, takeIn, textLines, withdraw, written } from './pages.ts';
+import { noteOn, pageFields, pageToWrite, takeIn, textLines, withdraw, written } from './pages.ts';
 import { readAs } from '../../core/fields/trouble.ts';
 
 const figure = (text: string, field: string): number => {
@@ -63,9 +63,7 @@ export const setSauce = operation({
         'one a line: an ingredient; parts; each 18 (g, for what comes whole). One that is not on the list says what it holds: Shiso oil = sesame + may soy'
       ),
     portions: shortText(60).describe('in which it is folded in, per cent with commas between'),
-    steps: z.string().max(3000).default(''),
-    goodFor: shortText(120),
-    reason: shortText(200).describe('what is different in this version')
+    ...pageFields
   }),
   subject: () => 'house',
   run(context, input) {

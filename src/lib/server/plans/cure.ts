@@ -1,3 +1,4 @@
+import { HOUR } from '../../core/measure/spans.ts';
 import { cure, cureBand, type CureSettings } from '../../core/bench/cure/plan.ts';
 import type { Stage } from '../../core/bench/cure/programme.ts';
 import { cureSettings, settingsOnRecord, type CureSubject } from '../../core/bench/cure/settings.ts';
@@ -38,14 +39,14 @@ export function forecastBody(settings: CureSettings, startedAt: number) {
     result,
     forecast: {
       ...band,
-      middleReachesAt: reaches === null ? null : startedAt + reaches * 3600_000,
+      middleReachesAt: reaches === null ? null : startedAt + reaches * HOUR,
       waterActivity: result.meanWaterActivity
     }
   };
 }
 
 /** Readings of a place while something lay in it are kept by the hour. */
-const EVERY_MS = 3600_000;
+const EVERY_MS = HOUR;
 const MOST_POINTS = 240;
 
 /** The air of a place from a moment on, an hour at a time, for the clock of a cure; nothing where no sensor spoke of it. */

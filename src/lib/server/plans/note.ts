@@ -1,3 +1,4 @@
+import { delimiterOf, DELIMITERS } from '../../core/log/csv.ts';
 import { parse } from 'csv-parse/sync';
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
@@ -17,7 +18,10 @@ export const NOTE_ROWS = 500;
 export const noteShape = {
   text: z.string().max(NOTE_BYTES).describe('the CSV itself'),
   fileName: shortText(120),
-  delimiter: z.enum(['', ',', ';', '\t', '|']).default('').describe('found out when empty'),
+  delimiter: z
+    .enum(['', ...DELIMITERS])
+    .default('')
+    .describe('found out when empty'),
   decimal: z.enum(['', '.', ',']).default(''),
   dateOrder: z.enum(['iso', 'dmy', 'mdy']).default('iso'),
   columns: z
@@ -58,13 +62,6 @@ export interface ReadNote {
   readonly bad: number;
 }
 
-/** The delimiter that splits the first line into most fields. */
-function delimiterOf(text: string): string {
-  const first = text.slice(0, text.indexOf('\n') >= 0 ? text.indexOf('\n') : undefined);
-  const counts = [',', ';', '\t', '|'].map((each) => [each, first.split(each).length] as const);
-  return counts.reduce((best, each) => (each[1] > best[1] ? each : best))[0];
-}
-
 /** The subject under which a mapping for these headings is found again. */
 export const noteSubject = (headings: readonly string[]): string =>
   `note:${sha256(headings.join('\n').toLowerCase()).slice(0, 16)}`;
@@ -80,7 +77,7 @@ function rememberedColumns(store: Store, headings: readonly string[]): ColumnMap
 /** Reads a note row by row. Nothing is written; each row says what is wrong with it. */
 export function readNote(context: Standing, input: NoteInput): ReadNote {
   const { store, house, now } = context;
-  const delimiter = input.delimiter || delimiterOf(input.text);
+  const delimiter = input.delimiter || delimiterOf(input.text.split('\n').slice(0, 20));
   let table: string[][];
   try {
     table = parse(input.text, {

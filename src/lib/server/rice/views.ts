@@ -1,3 +1,4 @@
+import { HOUR } from '../../core/measure/spans.ts';
 import { z } from 'zod';
 import { riceRule, tubEnd } from '../../core/activity/rice/clock.ts';
 import type { TubState } from '../../core/activity/rice/fold.ts';
@@ -28,7 +29,7 @@ export type TubShown = ReturnType<typeof tubShown>;
 /** Tubs still here, the first to be binned first; and those of the last day that were. */
 export function riceView({ store, clock }: Room) {
   const house = store.projections.currentHouse();
-  const since = Math.max(clock.now(), store.record.head().recorded) - 24 * 3600_000;
+  const since = Math.max(clock.now(), store.record.head().recorded) - 24 * HOUR;
   const all = allTubs(store).map((tub) => tubShown(tub, house));
   return {
     rule: riceRule(rulesOf(house)),

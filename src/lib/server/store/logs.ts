@@ -1,3 +1,4 @@
+import { DAY, HOUR } from '../../core/measure/spans.ts';
 import { placeLog, type LogBook, type PlaceLog, type RunLog } from '../../core/log/holding.ts';
 import { NO_READINGS, between, seriesOf, warmest, withHand, type Series } from '../../core/log/series.ts';
 import { DEFAULT_LOGGED_GAP_SECONDS } from '../../core/bench/freeze/hold.ts';
@@ -11,7 +12,7 @@ import type { RecordStore } from './record.ts';
 import type { Readings } from './readings.ts';
 
 /** How far back the air of a place is kept ready for what lies in it: longer than any fish keeps unfrozen. */
-export const READY_MS = 35 * 86_400_000;
+export const READY_MS = 35 * DAY;
 
 interface Asked {
   readonly at: number;
@@ -211,7 +212,7 @@ export function openLogs(record: RecordStore, readings: Readings, houseNow: () =
     book(at: number, known: number): LogBook {
       const newest = record.head().recorded;
       if (at < newest || known < newest) return makeBook({ at, known });
-      const now = `${version()} ${Math.floor(at / 3600_000)}`;
+      const now = `${version()} ${Math.floor(at / HOUR)}`;
       if (current?.version !== now) current = { book: makeBook({ at, known: Infinity }), version: now };
       return current.book;
     },

@@ -1,3 +1,4 @@
+import { DAY } from '../../core/measure/spans.ts';
 import { EmberError, inRange } from '../../core/errors.ts';
 import { NO_READINGS, between, inOrder, indexAt, joined, type Series } from '../../core/log/series.ts';
 import type { BodyOf } from '../../core/record/events.ts';
@@ -12,7 +13,7 @@ const HEAD = 16;
 const HEAD_CAME = 24;
 const OLD_BYTES = 12;
 /** A chunk is a business day at most; those of the first version say their span two days too wide on either side. ms */
-const LONGEST_CHUNK_MS = 5 * 86_400_000;
+const LONGEST_CHUNK_MS = 5 * DAY;
 const CELSIUS_RANGE = { field: 'celsius', unit: '°C', min: -200, max: 200 };
 const OFFSET_RANGE = { field: 'at', unit: 'ms', min: 0, max: 0xffffffff };
 

@@ -1,3 +1,4 @@
+import { DAY, HOUR } from '../../core/measure/spans.ts';
 import { isIn, running } from '../../core/record/occupation.ts';
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
@@ -18,7 +19,6 @@ import { excursionsIn, limitOf } from '../facts/excursions.ts';
 import { waitingQuarantine } from '../facts/quarantine.ts';
 import { numeric } from '../../core/fields/field.ts';
 
-const DAY = 86_400_000;
 const rulesOf = (house: HouseState) => profileById(house.profile, house.profiles);
 
 /** Who lies where now, by the name of the place. */
@@ -156,7 +156,7 @@ const LONG_CURVE = 14 * DAY;
 function airAsRead(air: Series, began: number, planned: number): (seconds: number) => number {
   if (air.length === 0) return () => planned;
   const last = air.at[air.length - 1]!;
-  const recent = between(air, last - 6 * 3600_000, last);
+  const recent = between(air, last - 6 * HOUR, last);
   const mean = recent.celsius.reduce((sum, each) => sum + each, 0) / recent.length;
   return (seconds) => {
     const moment = began + seconds * 1000;
@@ -225,7 +225,7 @@ export function freezeRunView(room: Room, pieceId: string, points = 500) {
       ? coreCurve(run, target, water, airAsRead(log.air, run.at, run.plan.air.si), seconds)
       : null;
   const bins = (series: Series): Bin[] => binned(series, run.at, Math.max(end, run.at + 1), points);
-  const recent = log ? between(log.air, end - 6 * 3600_000, end) : null;
+  const recent = log ? between(log.air, end - 6 * HOUR, end) : null;
   return {
     run,
     target,

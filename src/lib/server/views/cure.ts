@@ -1,3 +1,4 @@
+import { scaleIntervalOf } from '../../core/bench/breakdown/mass.ts';
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { scaleRecipe } from '../../core/bench/cure/recipe.ts';
@@ -10,11 +11,6 @@ import { presentOf } from './now.ts';
 import { versionOf } from '../facts/book.ts';
 import { runningSettings } from '../plans/cure.ts';
 import { numeric } from '../../core/fields/field.ts';
-
-/** A scale nobody told the interval of: a kitchen scale that shows grams. */
-const PLAIN_INTERVAL = 1;
-export const scaleInterval = (room: Room): number =>
-  room.store.projections.currentHouse().kitchen?.scaleInterval ?? PLAIN_INTERVAL;
 
 export const scaledFields = z.object({
   recipe: z.string().max(60),
@@ -32,7 +28,7 @@ export function scaledRecipe(room: Room, input: z.infer<typeof scaledFields>) {
   const grams = found.reduce((sum, { state }) => sum + state.grams, 0) || (input.mass?.si ?? 0);
   if (!(grams > 0)) throw new EmberError('form.incomplete', { field: 'mass' });
   const fat = found[0] ? (speciesOfLot(found[0].lot, house)?.fat ?? 'mid') : 'mid';
-  const interval = scaleInterval(room);
+  const interval = scaleIntervalOf(house);
   return { recipe: page.id, version, body, changes, grams, interval, lines: scaleRecipe(body, grams, interval, fat) };
 }
 

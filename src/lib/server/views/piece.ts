@@ -1,3 +1,4 @@
+import { HOUR } from '../../core/measure/spans.ts';
 import { iceDaysSpent } from '../../core/fish/freshness.ts';
 import { rigorGuide, rigorStage } from '../../core/fish/rigor.ts';
 import { effectiveEvents, wideningAmendments } from '../../core/record/amend.ts';
@@ -20,8 +21,6 @@ import type { Room } from '../room.ts';
 import { cardOf, noticeOf, toldOfPiece } from '../facts/declarations.ts';
 import { candidatesOfLot } from '../facts/lot-species.ts';
 import { presentOf } from './now.ts';
-
-const HOUR = 3600_000;
 
 /** Clocks of a piece as used and left: days on ice, warm hours, stiffness. */
 function clocksOf(room: Room, pieceId: string, at: number, known: number, reasons: Verdict['reasons']) {

@@ -1,3 +1,5 @@
+import { scaleIntervalOf } from '../../core/bench/breakdown/mass.ts';
+import { DAY } from '../../core/measure/spans.ts';
 import { pullAdvice, type Advice } from '../../core/bench/age/advice.ts';
 import { ageForecast, fitOf, lossBand, type AgeForecast } from '../../core/bench/age/forecast.ts';
 import { missedDays, notPrepared } from '../../core/bench/age/looks.ts';
@@ -12,10 +14,9 @@ import type { Room } from '../room.ts';
 import { costOfPiece, costsOf } from '../facts/costs.ts';
 import { excursionsIn } from '../facts/excursions.ts';
 import { presentOf } from './now.ts';
-import { intervalOf, weightsOf } from '../facts/drying-prior.ts';
+import { weightsOf } from '../facts/drying-prior.ts';
 import { lossWanted } from '../../core/activity/age/plan.ts';
 
-const DAY = 86_400_000;
 /** A rack nobody described: two rails of hooks, one above the other, would be too many for most cabinets. */
 const PLAIN_RACK = { hooks: 6, shelves: 2, perShelf: 4 } as const;
 /** Bins of the cabinet's log that are drawn. */
@@ -91,7 +92,7 @@ export function rackedPiece(
 ): RackedPiece {
   const { store } = room;
   const house = store.projections.currentHouse();
-  const interval = intervalOf(store);
+  const interval = scaleIntervalOf(store.projections.currentHouse());
   const day = Math.min(120, Math.max(0, (now - run.at) / DAY));
   const weights = weightsOf(run);
   const fitted = fitOf(weights, run.plan.prior, interval);

@@ -1,3 +1,4 @@
+import { DAY } from '../../core/measure/spans.ts';
 import { z } from 'zod';
 import { WATER_SHARE } from '../../core/bench/cure/parameters.ts';
 import { speciesIn } from '../../core/fish/house-species.ts';
@@ -14,8 +15,6 @@ export const roadFields = z.object({
   route: z.enum(ROUTES).default('raw').describe('as it is wanted'),
   by: z.string().max(40).optional().describe('when it is wanted; the next sitting, or tomorrow evening, where left out')
 });
-
-const DAY = 86_400_000;
 
 /** When something is wanted where nobody said: the next sitting of the house, or this time tomorrow. */
 export function nextWanted(house: Pick<HouseState, 'services'>, now: number): number {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { DAY } from '$lib/core/measure/spans.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { RackedPiece } from '$lib/server/views/rack.ts';
   import { formatMass } from '../format.ts';
@@ -9,7 +10,6 @@
 
   /** Weights by day, the fan of what is to come, the weight that is wanted, and today. */
   let { piece, units, now }: { piece: RackedPiece; units: UnitPreferences; now: number } = $props();
-  const DAY = 86_400_000;
   const weights = $derived([
     { day: 0, grams: piece.run.plan.mass.si, odd: false },
     ...piece.run.weighIns.map(({ at, mass }, index) => ({

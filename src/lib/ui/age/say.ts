@@ -1,10 +1,9 @@
+import { DAY } from '../../core/measure/spans.ts';
 import type { Advice, SittingOutlook } from '../../core/bench/age/advice.ts';
 import type { AgeForecast } from '../../core/bench/age/forecast.ts';
 import type { AgeRun } from '../../core/activity/age/fold.ts';
 import { ADVICE_WORDS } from '../../words/age.ts';
 import { dayName } from '../format.ts';
-
-const DAY = 86_400_000;
 
 /**
  * A share as a cook says it.

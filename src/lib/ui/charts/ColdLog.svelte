@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { DAY, HOUR } from '$lib/core/measure/spans.ts';
   import { brushX, select, type D3BrushEvent } from 'd3';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { clockTime, dayAndTime, dayName, formatTemperature } from '../format.ts';
@@ -64,7 +65,7 @@
   const big = $derived(scales({ width, height: HEIGHT, left: 58, bottom: 26 }, view, degrees));
   const small = $derived(scales({ width, height: STRIP, left: 58, bottom: 4 }, span, degrees));
   const ticks = $derived(big.x.ticks(Math.max(2, Math.floor(width / 120))).filter((tick) => big.x(tick) < width - 40));
-  const long = $derived(view[1] - view[0] > 3 * 86_400_000);
+  const long = $derived(view[1] - view[0] > 3 * DAY);
   const clip = $props.id();
   const inView = (moment: number) => Math.min(Math.max(moment, view[0]), view[1]);
 
@@ -117,7 +118,7 @@
     event.stopPropagation();
     choose(moved(view, span, step));
   }
-  const last = (hours: number) => choose(moved([to - hours * 3600_000, to], span, {}));
+  const last = (hours: number) => choose(moved([to - hours * HOUR, to], span, {}));
   const degree = (value: number) => formatTemperature(value, units).replace('.0', '');
 </script>
 
@@ -222,8 +223,8 @@
     </svg>
     <p class="windows" role="group" aria-label="Window on the log">
       <button type="button" aria-pressed={chosen === null} onclick={() => (chosen = null)}>All of it</button>
-      {#if to - from > 2 * 86_400_000}<button type="button" onclick={() => last(24)}>Last day</button>{/if}
-      {#if to - from > 10 * 86_400_000}<button type="button" onclick={() => last(168)}>Last week</button>{/if}
+      {#if to - from > 2 * DAY}<button type="button" onclick={() => last(24)}>Last day</button>{/if}
+      {#if to - from > 10 * DAY}<button type="button" onclick={() => last(168)}>Last week</button>{/if}
       <button type="button" onclick={() => choose(moved(view, span, { zoom: 0.5 }))}>Closer</button>
       <button type="button" disabled={chosen === null} onclick={() => choose(moved(view, span, { shift: -0.5 }))}
         >Earlier</button

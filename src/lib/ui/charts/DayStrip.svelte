@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { DAY } from '$lib/core/measure/spans.ts';
   import type { Bin } from '$lib/core/log/series.ts';
   import { bandPath, meanPath, scales, spanOf } from './cold-log.ts';
 
@@ -9,7 +10,7 @@
   const drawn = $derived(
     scales(
       { width: WIDTH + 8, height: HEIGHT, left: 0, bottom: 2 },
-      [to - 86_400_000, to],
+      [to - DAY, to],
       spanOf([{ name: '', kind: 'air', bins }], [], [], limit)
     )
   );

@@ -1,3 +1,4 @@
+import { DAY, HOUR } from '../../core/measure/spans.ts';
 import { area, curveMonotoneX, scaleTime } from 'd3';
 import type { RouteWindow } from '../../core/codes/window.ts';
 
@@ -22,8 +23,8 @@ export interface TideFrame {
 /** The stretch of time shown, and its scale. */
 export function frame(now: number, span: SpanId, shiftHours: number, left: number, right: number): TideFrame {
   const { hours, back } = SPANS.find(({ id }) => id === span)!;
-  const from = now + (shiftHours - back) * 3600_000;
-  const to = from + hours * 3600_000;
+  const from = now + (shiftHours - back) * HOUR;
+  const to = from + hours * HOUR;
   const scale = scaleTime().domain([from, to]).range([left, right]);
   return { from, to, x: (at) => scale(at), invert: (x) => Number(scale.invert(x)) };
 }
@@ -37,7 +38,7 @@ export interface Tick {
 /** Hour and midnight lines in the house's zone; `hourOf` gives an instant's hour there. */
 export function ticks(of: TideFrame, hourOf: (at: number) => number, everyHours: number): Tick[] {
   const out: Tick[] = [];
-  const hour = 3600_000;
+  const hour = HOUR;
   for (let at = Math.ceil(of.from / hour) * hour; at <= of.to; at += hour) {
     const seen = hourOf(at);
     if (seen === 0) out.push({ at, x: of.x(at), major: true });
@@ -62,8 +63,8 @@ export function water(
   if (window.never || window.missing) return '';
   // Nothing is open before there is a piece.
   const begins = Math.max(window.opens ?? -Infinity, madeAt);
-  const opens = Math.max(begins, of.from - 86_400_000);
-  const closes = Math.min(window.closes ?? Infinity, of.to + 86_400_000);
+  const opens = Math.max(begins, of.from - DAY);
+  const closes = Math.min(window.closes ?? Infinity, of.to + DAY);
   if (closes <= opens || closes <= of.from || opens >= of.to) return '';
   const span = closes - opens;
   // It fills over a tenth of what is seen at most, so that a wide view does not turn it into a step.

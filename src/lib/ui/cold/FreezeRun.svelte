@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { DAY } from '$lib/core/measure/spans.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { RouteWindow } from '$lib/core/codes/window.ts';
   import type { FreezeRunView } from '$lib/server/views/cold.ts';
@@ -44,7 +45,7 @@
   const name = (id: string) => cycles.find(({ value }) => value === id)?.name ?? id;
   const end = $derived(run.ended?.at ?? now);
   const until = $derived(judged.holdFrom === null ? end : judged.holdFrom + judged.cycle.holdSeconds * 1000);
-  const to = $derived(Math.max(end, Math.min(until, end + 14 * 86_400_000)) + 600_000);
+  const to = $derived(Math.max(end, Math.min(until, end + 14 * DAY)) + 600_000);
   const tracks = $derived<Track[]>([
     ...(freeze.air.length > 0 ? [{ name: 'air, logged', kind: 'air' as const, bins: freeze.air }] : []),
     ...(freeze.core.length > 0 ? [{ name: 'core, logged', kind: 'core' as const, bins: freeze.core }] : [])

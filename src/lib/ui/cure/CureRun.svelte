@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { HOUR } from '$lib/core/measure/spans.ts';
   import { isPausedAt, stageAt } from '$lib/core/bench/cure/changes.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { CureRunView } from '$lib/server/views/cure.ts';
@@ -237,7 +238,7 @@
     waterActivity: forecast.waterActivity ?? 1,
     closedPack: plan.pack === 'closed',
     hours: seconds / 3600,
-    reachedHours: (dueAt - run.at) / 3600_000
+    reachedHours: (dueAt - run.at) / HOUR
   }}
 />
 

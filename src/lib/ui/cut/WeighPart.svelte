@@ -142,22 +142,4 @@
     color: var(--ember);
     margin-right: 0.4rem;
   }
-  .as {
-    display: flex;
-  }
-  .as a {
-    display: grid;
-    place-items: center;
-    min-height: 48px;
-    flex: 1;
-    border: 1px solid var(--strong-line);
-    font-weight: 600;
-  }
-  .as a + a {
-    border-left: 0;
-  }
-  .as a[aria-current] {
-    background: var(--ink);
-    color: var(--surface);
-  }
 </style>

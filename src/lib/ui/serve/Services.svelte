@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { DAY } from '$lib/core/measure/spans.ts';
   import type { Service } from '$lib/core/activity/age/fold.ts';
   import { houseNow } from '../clock.svelte.ts';
   import Field from '../controls/Field.svelte';
@@ -8,7 +9,6 @@
   /** Sittings to be ready for. What hangs to age is told by them. */
   let { services, zone }: { services: readonly Service[]; zone: string } = $props();
   const now = $derived(houseNow());
-  const DAY = 86_400_000;
   const shown = $derived(services.filter(({ at }) => at > now - DAY));
 </script>
 

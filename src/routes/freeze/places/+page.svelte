@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { DAY } from '$lib/core/measure/spans.ts';
   import { untrack } from 'svelte';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import ColdTabs from '$lib/ui/cold/ColdTabs.svelte';
@@ -21,7 +22,7 @@
   const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name ?? 'forgotten'])));
   const open = $derived([...data.view.places.flatMap(({ excursions }) => excursions), ...data.view.elsewhere]);
   /** A sensor whose calibration is older than this is worth a look: the usual yearly round. */
-  const YEAR = 366 * 86_400_000;
+  const YEAR = 366 * DAY;
   /** When a sensor of a place last spoke. */
   const spoke = (place: (typeof data.view.places)[number]) =>
     place.sensors.reduce<number | null>(

@@ -1,3 +1,4 @@
+import { scaleIntervalOf } from '$lib/core/bench/breakdown/mass.ts';
 import { CREDITS, PORTIONS } from '$lib/core/bench/breakdown/portions.ts';
 import { templatesOf } from '$lib/core/bench/breakdown/maps.ts';
 import { SPECIES } from '$lib/core/fish/species.ts';
@@ -21,7 +22,7 @@ export const load = (({ url }) => {
     templates: templatesOf(house.templates).map((template) => ({ ...template, own: template.id in house.templates })),
     credits: { ...CREDITS, ...house.kitchen?.credits },
     portions: house.kitchen?.portions ?? PORTIONS,
-    interval: house.kitchen?.scaleInterval ?? 1,
+    interval: scaleIntervalOf(house),
     history: {
       ...history,
       groups: history.groups.map((group) => ({ ...group, name: names.get(group.key) ?? group.key }))

@@ -106,23 +106,6 @@
   section {
     margin-bottom: 0.9rem;
   }
-  .as {
-    display: flex;
-    flex-wrap: wrap;
-  }
-  .as a {
-    display: grid;
-    place-items: center;
-    min-height: 48px;
-    padding: 0 0.9rem;
-    border: 1px solid var(--strong-line);
-    font-weight: 600;
-    margin-left: -1px;
-  }
-  .as a[aria-current] {
-    background: var(--ink);
-    color: var(--surface);
-  }
   .fields.wide {
     grid-template-columns: repeat(auto-fit, minmax(min(100%, 290px), 1fr));
     gap: 1.2rem;

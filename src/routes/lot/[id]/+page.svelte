@@ -204,10 +204,6 @@
   section {
     margin-bottom: 0.9rem;
   }
-  .as {
-    display: flex;
-  }
-  .as a,
   .pages a {
     display: grid;
     place-items: center;
@@ -215,13 +211,6 @@
     padding: 0 1rem;
     border: 1px solid var(--strong-line);
     font-weight: 600;
-  }
-  .as a + a {
-    border-left: 0;
-  }
-  .as a[aria-current] {
-    background: var(--ink);
-    color: var(--surface);
   }
   dl {
     display: flex;

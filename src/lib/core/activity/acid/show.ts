@@ -1,8 +1,8 @@
+import { HOUR } from '../../measure/spans.ts';
 import { running } from '../../record/occupation.ts';
 import { show, type Task } from '../../service/show.ts';
 import { acidNow } from './fold.ts';
 
-const HOUR = 3600_000;
 type AcidTask = Task<'acid-ready' | 'acid-later' | 'acid-past'>;
 
 /**

@@ -1,3 +1,4 @@
+import { DAY, HOUR } from '../../measure/spans.ts';
 import { notPrepared } from '../../bench/age/looks.ts';
 import { HANGING_PH, HISTAMINE_AGEING, WET_ACTIVITY } from '../../bench/age/parameters.ts';
 import { daysToTenfold, ROP_HOURS } from '../../bench/cure/guards.ts';
@@ -11,8 +12,6 @@ import { RAW_ROUTES, type Reason, type Route } from '../../codes/window.ts';
 import { PACK } from '../cure/hazard.ts';
 import { spentAt } from '../../rules/warmth.ts';
 
-const HOUR = 3600_000;
-const DAY = 86_400_000;
 /** A cabinet without a logger is read once a day, and a little late; the house's habit (check). */
 const READ_BY_HAND_MS = 26 * HOUR;
 

@@ -1,7 +1,7 @@
+import { DAY } from '../../measure/spans.ts';
 import { running } from '../../record/occupation.ts';
 import { show, type Task } from '../../service/show.ts';
 
-const DAY = 86_400_000;
 /** How far a rack is drawn ahead where nothing is forecast, days. */
 const DRAWN_DAYS = 7;
 

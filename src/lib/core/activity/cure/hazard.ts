@@ -1,3 +1,4 @@
+import { HOUR } from '../../measure/spans.ts';
 import { guardsOf, ROP_HOURS } from '../../bench/cure/guards.ts';
 import { cureNow } from './fold.ts';
 import { ALL_ROUTES, reason, type Hazard } from '../../rules/context.ts';
@@ -41,15 +42,15 @@ export const curing: Hazard = (context) => {
       leastWps: forecast.leastWps?.low ?? 0,
       waterActivity: forecast.waterActivity ?? 1,
       closedPack: run.plan.pack === 'closed',
-      hours: (until - run.at) / 3600_000,
-      reachedHours: isThrough ? (dueAt - run.at) / 3600_000 : Infinity
+      hours: (until - run.at) / HOUR,
+      reachedHours: isThrough ? (dueAt - run.at) / HOUR : Infinity
     });
     for (const { code, seen } of guards) {
       const isPack = code.startsWith('cure.closed-pack');
       // The pack of every cure on the way counts; the rest is said once, of the last.
       if (run !== last && !isPack) continue;
       if (code === 'cure.open') continue;
-      const limit = run.at + ROP_HOURS * 3600_000;
+      const limit = run.at + ROP_HOURS * HOUR;
       const inTime = run.ended !== null && run.ended.at <= limit;
       const closes: Effect = { kind: 'closes', at: limit };
       // A forecast of salt opens no closed pack: an approved plan on file does, and that is read with the papers.

@@ -1,9 +1,10 @@
+import { HOUR } from '../../measure/spans.ts';
 import { DEFAULT_LOGGED_GAP_SECONDS } from '../../bench/freeze/hold.ts';
 import { running } from '../../record/occupation.ts';
 import { show, type Task } from '../../service/show.ts';
 
 /** A hand-written log is read at least once a shift, well inside the gap any cycle allows. */
-const SHIFT = 8 * 3600_000;
+const SHIFT = 8 * HOUR;
 
 /** In a freezer: its next reading, and the one that proves the freeze. */
 export const freezeShow = show({

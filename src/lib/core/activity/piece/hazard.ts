@@ -1,3 +1,4 @@
+import { DAY, HOUR } from '../../measure/spans.ts';
 import type { FindingCode } from '../../codes/finding.ts';
 import {
   ASSUMED_HOLDING_CELSIUS,
@@ -133,7 +134,7 @@ function daysBefore({ lot, species }: JudgeContext, caught: number): number {
   const core = lot.received.core ?? lot.received.air;
   const onIce = ice === 'plenty' || ice === 'some' || ice === 'slurry';
   const celsius = Math.max(onIce ? ICED_CELSIUS : NOT_ICED_CELSIUS, core?.si ?? -Infinity);
-  return (Math.max(0, at - caught) / 86_400_000) * rateAt(celsius, species.climate);
+  return (Math.max(0, at - caught) / DAY) * rateAt(celsius, species.climate);
 }
 
 function iceClock(
@@ -315,7 +316,7 @@ export const handling: Hazard = (context) => {
         context,
         'handling',
         'acid.spent-liquid',
-        { kind: 'closes', at: liquid.made.at + LIQUID_HOURS * 3600_000 },
+        { kind: 'closes', at: liquid.made.at + LIQUID_HOURS * HOUR },
         LIQUID,
         { routes: ALL_ROUTES, evidence: [liquid.made.seq], seen: { hours: LIQUID_HOURS } }
       )

@@ -1,3 +1,4 @@
+import { HOUR } from '../../measure/spans.ts';
 import type { Cited, RuleProfile } from '../../codes/profile.ts';
 import type { TubState } from './fold.ts';
 
@@ -5,7 +6,6 @@ export interface RiceRule extends Cited {
   /** From dressing to the bin, h. */
   readonly hours: number;
 }
-const HOUR = 3600_000;
 
 /** How long dressed rice stands out of the cold and off the heat, by rule book. Where one says nothing, the shortest of the others. */
 const RULES: Readonly<Record<string, RiceRule>> = {

@@ -1,3 +1,4 @@
+import { MINUTE } from '../../measure/spans.ts';
 import { running } from '../../record/occupation.ts';
 import { COLD_THAW_LIMIT, WATER_THAW_LIMIT } from '../../bench/freeze/thaw.ts';
 import type { ThawRun } from './fold.ts';
@@ -23,7 +24,6 @@ const WATER = {
 /** What is judged of a thaw, for the table of rules. */
 export const THAW_RULES = { cold: THAWING, water: WATER, pack: PACK } as const;
 /** A core read within this of the end of a thaw speaks for it; the house's figure (check). ms */
-const MINUTE = 60_000;
 const SOON_MS = 30 * MINUTE;
 
 /** Under running water: how warm it was, and that fish for the raw routes never passed the limit of what is ready to eat. */

@@ -2,6 +2,17 @@ import type { BodyOf, RecordEvent } from '../../record/events.ts';
 import { effectiveEvents } from '../../record/amend.ts';
 import type { BoardRun } from '../../activity/board/fold.ts';
 
+/** A scale nobody told the interval of: a kitchen scale that shows grams. */
+const PLAIN_INTERVAL = 1;
+/**
+ * What the house's scale shows, or tells apart, g: its verification interval, as the house set it.
+ *
+ * @example
+ * scaleIntervalOf({ kitchen: null }) // => 1
+ */
+export const scaleIntervalOf = ({ kitchen }: { readonly kitchen: { readonly scaleInterval: number } | null }): number =>
+  kitchen?.scaleInterval ?? PLAIN_INTERVAL;
+
 /** One change of a piece's weight. Grams are positive where they leave it. */
 export interface Movement {
   readonly kind: 'gave' | 'waste' | 'drip' | 'gap' | 'scale' | 'cure' | 'served' | 'binned' | 'returned';

@@ -1,3 +1,4 @@
+import { HOUR_SECONDS } from '../../measure/spans.ts';
 import type { Stage } from './programme.ts';
 import type { School } from '../../activity/cure/lists.ts';
 import type { CURE_STEP_CODES } from '../../activity/cure/lists.ts';
@@ -21,12 +22,11 @@ export interface StepChoices {
 const TURN_HOURS = 12;
 const BASTE_HOURS = 12;
 const POUR_HOURS = 8;
-const HOUR = 3600;
 
 function every(code: CureStep['code'], hours: number, from: number, to: number, offset = 0): CureStep[] {
   const steps: CureStep[] = [];
   // Nothing is turned in the last hour before it is lifted.
-  for (let at = from + (hours + offset) * HOUR; at < to - HOUR; at += hours * HOUR) {
+  for (let at = from + (hours + offset) * HOUR_SECONDS; at < to - HOUR_SECONDS; at += hours * HOUR_SECONDS) {
     steps.push({ id: `${code}-${steps.length + 1}`, code, seconds: at });
   }
   return steps;

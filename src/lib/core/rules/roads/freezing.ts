@@ -1,3 +1,4 @@
+import { DAY } from '../../measure/spans.ts';
 import { running } from '../../record/occupation.ts';
 import { forecast, targetOf } from '../../bench/freeze/forecast.ts';
 import { thaw } from '../../bench/freeze/thaw.ts';
@@ -9,7 +10,6 @@ import type { RouteWindow } from '../../codes/window.ts';
 import { celsius, KEPT_CELSIUS, type RoadsInput, type RoadStep } from './steps.ts';
 import { COSTS, PROVING_CELSIUS, READ_EVERY, type Remedy, type Writer } from './trial.ts';
 
-const DAY = 86_400_000;
 /** Reckoned so warm where nobody read it, °C: the cold-holding limit. */
 const UNREAD_CELSIUS = 5;
 /** Reckoned so thick where nobody measured it, mm (check). */

@@ -1,3 +1,4 @@
+import { DAY } from '../../measure/spans.ts';
 import { running } from '../../record/occupation.ts';
 import { addDays } from '../../measure/day.ts';
 import type { RecordEvent } from '../../record/events.ts';
@@ -7,7 +8,6 @@ import { remedies } from './remedies.ts';
 import { corrected, COSTS, PROVING_CELSIUS, READ_EVERY, writer, type Remedy, type Writer } from './trial.ts';
 import { celsius, KEPT_CELSIUS, type Road, type RoadsInput, type RoadStep } from './steps.ts';
 
-const DAY = 86_400_000;
 /** A day of catch is looked for so far back, days. */
 const DAYS_BACK = 30;
 const MOST_STEPS = 3;

@@ -1,3 +1,4 @@
+import { scaleIntervalOf } from '$lib/core/bench/breakdown/mass.ts';
 import { error } from '@sveltejs/kit';
 import { settingsOf } from '$lib/core/bench/cure/recipe.ts';
 import { swapsOfLines } from '$lib/core/ingredients/kitchen.ts';
@@ -5,7 +6,7 @@ import { toldHere } from '$lib/server/facts/told.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/facts/choices.ts';
 import { bookOf } from '$lib/server/facts/book.ts';
-import { scaledRecipe, scaleInterval } from '$lib/server/views/cure.ts';
+import { scaledRecipe } from '$lib/server/views/cure.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import type { PageServerLoad } from './$types';
 
@@ -35,7 +36,7 @@ export const load = (({ params, url }) => {
     sets: settingsOf(body.page),
     pieces,
     picked,
-    interval: scaleInterval(app),
+    interval: scaleIntervalOf(house),
     scaled: scaledRecipe(app, {
       recipe: recipe.id,
       version: body.version,

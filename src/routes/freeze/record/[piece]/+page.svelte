@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { HOUR } from '$lib/core/measure/spans.ts';
   import ColdLog from '$lib/ui/charts/ColdLog.svelte';
   import { dayAndTime, formatDuration, formatLength, formatMass, formatTemperature } from '$lib/ui/format.ts';
   import { AIR_WORDS, PACKING_WORDS } from '$lib/words/cold.ts';
@@ -119,7 +120,7 @@
       dots={data.last.run.readings.map(({ at, celsius, probe }) => ({ at, celsius, probe }))}
       limit={data.last.target}
       from={data.last.run.at}
-      to={Math.max(data.last.run.ended?.at ?? data.last.now, data.last.run.at + 3600_000)}
+      to={Math.max(data.last.run.ended?.at ?? data.last.now, data.last.run.at + HOUR)}
       now={data.last.now}
       {zone}
       {units}

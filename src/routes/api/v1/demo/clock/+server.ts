@@ -1,3 +1,4 @@
+import { HOUR } from '$lib/core/measure/spans.ts';
 import { EmberError } from '$lib/core/errors.ts';
 import { problem } from '$lib/server/api.ts';
 import { theApp } from '$lib/server/app.ts';
@@ -18,6 +19,6 @@ export const POST: RequestHandler = async ({ request }) => {
   const parsed = move.safeParse(await request.json().catch(() => null));
   if (!parsed.success) return problem(422, new EmberError('form.value-unknown', { field: 'byHours', seen: 'body' }));
   const { to, byHours, frozen } = parsed.data;
-  movable.moveTo((to ? Date.parse(to) : movable.now()) + byHours * 3600_000, frozen);
+  movable.moveTo((to ? Date.parse(to) : movable.now()) + byHours * HOUR, frozen);
   return json({ now: movable.now() });
 };
