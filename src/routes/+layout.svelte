@@ -188,9 +188,9 @@
   .rail li a {
     display: flex;
     align-items: center;
-    gap: 0.7rem;
+    gap: 0.6rem;
     min-height: 52px;
-    padding: 0 1rem;
+    padding: 0 0.8rem;
     border-left: 5px solid transparent;
     font-size: 1.05rem;
   }
@@ -200,7 +200,7 @@
   .rail li a[aria-current] {
     border-left-color: var(--ember-glow);
     background: rgb(255 255 255 / 0.1);
-    font-weight: 700;
+    font-weight: 650;
   }
   .foot {
     margin-top: auto;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Button from '$lib/ui/kit/Button.svelte';
   import { HOUR } from '$lib/core/measure/spans.ts';
   import Tide from '$lib/ui/charts/Tide.svelte';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
@@ -89,8 +90,8 @@
       </ol>
       {#if hidden > 0 || isWhole}
         <p class="more">
-          <button type="button" aria-expanded={isWhole} onclick={() => (isWhole = !isWhole)}
-            >{isWhole ? 'Only what is near' : `Show ${hidden} more`}</button
+          <Button aria-expanded={isWhole} onclick={() => (isWhole = !isWhole)}
+            >{isWhole ? 'Only what is near' : `Show ${hidden} more`}</Button
           >
         </p>
       {/if}
@@ -148,14 +149,6 @@
   }
   .more {
     margin-top: 0.4rem;
-  }
-  .more button {
-    min-height: 48px;
-    padding: 0 1rem;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    background: var(--surface);
-    font-weight: 600;
   }
   .gap {
     height: 1.3rem;

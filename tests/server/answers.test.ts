@@ -47,7 +47,9 @@ describe('what the document says of answers', () => {
       const troubles: string[] = [];
       for (const { name, path } of QUERIES) {
         const [kind, rest] = path.split('/{id}');
-        for (const id of rest === undefined ? [] : (ids[kind!] ?? [])) {
+        // The costly questions are asked of every fifth piece.
+        const every = rest === '' ? 1 : 5;
+        for (const id of rest === undefined ? [] : (ids[kind!] ?? []).filter((_, index) => index % every === 0)) {
           const answer = answerQuery(app, `${kind}/${id}${rest}`, new URLSearchParams());
           if (answer.status !== 200) continue;
           asked.add(name);

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { tick } from 'svelte';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import Aged from '$lib/ui/age/Aged.svelte';
@@ -86,16 +87,15 @@
       />
     </div>
   {/key}
-  <details class="sheet gap" bind:this={carry}>
-    <summary>Carry it to another place</summary>
+  <Fold class="sheet gap" bind:element={carry} title="Carry it to another place">
     {#key `${target} ${rack.pieces.map(({ run }) => run.spot).join(' ')}`}
       <OperationForm
         operation="move-aged"
         subject={target}
         submit="Move it"
         onDone={() => (moving = { piece: '', place: '', spot: '' })}
+        also={{ piece: target }}
       >
-        <input type="hidden" name="piece" value={target} />
         {#if moving.piece !== ''}
           <input type="hidden" name="place" value={moving.place} />
           <input type="hidden" name="spot" value={moving.spot} />
@@ -111,7 +111,7 @@
         {/if}
       </OperationForm>
     {/key}
-  </details>
+  </Fold>
 {/if}
 {#if cabinets.length > 0}
   <section class="gap">

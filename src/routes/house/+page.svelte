@@ -1,4 +1,7 @@
 <script lang="ts">
+  import Button from '$lib/ui/kit/Button.svelte';
+  import Table from '$lib/ui/kit/Table.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { page } from '$app/state';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
@@ -140,14 +143,17 @@
         {#each data.people as person (person.id)}
           <li class="person">
             <b>{person.name}</b> <span class="soft">{person.id} in the ledger</span>
-            <details>
-              <summary>Forget</summary>
-              <OperationForm operation="forget-person" subject={person.id} submit="Forget the name">
-                <input type="hidden" name="person" value={person.id} />
+            <Fold headClass="soft" title="Forget">
+              <OperationForm
+                operation="forget-person"
+                subject={person.id}
+                submit="Forget the name"
+                also={{ person: person.id }}
+              >
                 <p class="soft">The name goes; what was done stays under {person.id}.</p>
                 <Field name="reason" label="Reason" optional />
               </OperationForm>
-            </details>
+            </Fold>
           </li>
         {:else}<li class="soft">Nobody yet. The first person needs no one’s leave.</li>{/each}
       </ul>
@@ -159,13 +165,13 @@
       <h2>Light</h2>
       <form method="POST" action="/me" class="theme">
         <input type="hidden" name="back" value={page.url.pathname} />
-        <button name="theme" value="light" aria-pressed={data.theme === 'light'}>Light</button>
-        <button name="theme" value="dim" aria-pressed={data.theme === 'dim'}>Dim</button>
+        <Button type="submit" name="theme" value="light" aria-pressed={data.theme === 'light'}>Light</Button>
+        <Button type="submit" name="theme" value="dim" aria-pressed={data.theme === 'dim'}>Dim</Button>
       </form>
     </section>
     <section class="sheet">
       <h2>{profile.edition}</h2>
-      <table class="plain">
+      <Table>
         <tbody>
           {#each limits as limit (limit.what + limit.figure)}
             <tr>
@@ -178,7 +184,7 @@
             </tr>
           {/each}
         </tbody>
-      </table>
+      </Table>
       <p class="soft small">{profile.version}. The house may be stricter than its profile, never looser in silence.</p>
     </section>
   </div>
@@ -206,24 +212,10 @@
     padding: 0.5rem 0;
     overflow-wrap: anywhere;
   }
-  .person summary {
-    color: var(--soft);
-    cursor: pointer;
-  }
   .theme {
     display: flex;
     gap: 0.5rem;
     margin-top: 0.4rem;
-  }
-  .theme button {
-    min-height: 48px;
-    padding: 0 1.4rem;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-  }
-  .theme [aria-pressed='true'] {
-    background: var(--water-deep);
-    color: var(--surface);
   }
   .nowrap {
     white-space: nowrap;

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Select from '$lib/ui/kit/Select.svelte';
+  import Button from '$lib/ui/kit/Button.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
   import PieceTicks from '$lib/ui/controls/PieceTicks.svelte';
@@ -33,11 +35,11 @@
     />
     <label class="size">
       Size
-      <select name="size" value={data.size} onchange={() => form?.requestSubmit()}>
+      <Select name="size" value={data.size} onchange={() => form?.requestSubmit()}>
         {#each data.sizes as each (each.id)}<option value={each.id}>{LABEL_SIZE_WORDS[each.id]}</option>{/each}
-      </select>
+      </Select>
     </label>
-    <noscript><button>Show them</button></noscript>
+    <noscript><Button type="submit">Show them</Button></noscript>
   </form>
   <section class="sheet">
     <h2>As they will be printed</h2>
@@ -61,9 +63,11 @@
         code that opens its page.
       </p>
       {#if data.printer}
-        <OperationForm operation="print-labels" submit="Print them">
-          <input type="hidden" name="pieces" value={data.picked.join(',')} />
-          <input type="hidden" name="size" value={data.size} />
+        <OperationForm
+          operation="print-labels"
+          submit="Print them"
+          also={{ pieces: data.picked.join(','), size: data.size }}
+        >
           {#if data.size.startsWith('roll')}<input type="hidden" name="skip" value="0" />{:else}
             <Field name="skip" label="Labels already off the first sheet" kind="number" value="0" />
           {/if}
@@ -82,13 +86,6 @@
   .size {
     display: grid;
     font-weight: 600;
-  }
-  select {
-    min-height: 48px;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    background-color: var(--surface);
-    color: var(--ink);
   }
   .labels {
     display: grid;

@@ -1,4 +1,9 @@
 <script lang="ts">
+  import Line from '$lib/ui/kit/Line.svelte';
+  import Select from '$lib/ui/kit/Select.svelte';
+  import Button from '$lib/ui/kit/Button.svelte';
+  import Table from '$lib/ui/kit/Table.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import { entryWords } from '$lib/ui/entry.ts';
@@ -39,26 +44,26 @@
   <p class="soft">Only ever added to. To correct an entry, add one that amends it.</p>
 </div>
 <form method="GET" class="filter no-print">
-  <label>Day <input type="date" name="day" value={data.asked.day} /></label>
+  <label>Day <Line type="date" name="day" value={data.asked.day} /></label>
   <label>
     Lot
-    <select name="lot" value={data.asked.lot}>
+    <Select name="lot" value={data.asked.lot}>
       <option value="">all</option>
       {#each data.lots as lot (lot)}<option>{lot}</option>{/each}
-    </select>
+    </Select>
   </label>
   <label>
     Person
-    <select name="person" value={data.asked.person}>
+    <Select name="person" value={data.asked.person}>
       <option value="">all</option>
       {#each data.people as person (person.id)}<option value={person.id}>{person.name}</option>{/each}
-    </select>
+    </Select>
   </label>
-  <button>Show</button>
+  <Button type="submit">Show</Button>
   <span class="grow"></span>
-  <a class="out" href="/ledger/export?format=csv" download>All as CSV</a>
-  <a class="out" href="/ledger/export?format=jsonl" download>All as JSON Lines</a>
-  <button type="button" onclick={() => print()}>Print</button>
+  <Button href="/ledger/export?format=csv" download>All as CSV</Button>
+  <Button href="/ledger/export?format=jsonl" download>All as JSON Lines</Button>
+  <Button onclick={() => print()}>Print</Button>
 </form>
 
 {#if stands}
@@ -71,7 +76,7 @@
     No entry here{data.asked.day || data.asked.lot || data.asked.person ? ' for that choice' : ' yet'}.
   </p>
 {:else}
-  <table class="plain sheet">
+  <Table class="sheet">
     <thead
       ><tr
         ><th>No.</th><th>Happened</th><th>What</th><th>About</th><th>Who</th><th class="no-print"
@@ -105,11 +110,8 @@
           <td>{names[entry.actor] ?? entry.actor.replace(/^device:/, 'logger ')}</td>
           <td class="no-print">
             {#if entry.amendable}
-              <button
-                type="button"
-                class="amend"
-                aria-expanded={open === entry.seq}
-                onclick={() => (open = open === entry.seq ? null : entry.seq)}>Amend</button
+              <Button aria-expanded={open === entry.seq} onclick={() => (open = open === entry.seq ? null : entry.seq)}
+                >Amend</Button
               >
             {/if}
           </td>
@@ -126,8 +128,8 @@
                     open = null;
                     stands = result.stands === true;
                   }}
+                  also={{ seq: entry.seq }}
                 >
-                  <input type="hidden" name="seq" value={entry.seq} />
                   <Field name="void" label="It did not happen: void it" kind="tick" />
                   <div class="row">
                     <Field name="happened" label="It happened at" kind="time" optional />
@@ -150,17 +152,16 @@
                     kind="tick"
                   />
                 </OperationForm>
-                <details>
-                  <summary>The entry as stored</summary>
+                <Fold title="The entry as stored">
                   <pre>{JSON.stringify(entry.body, null, 1)}</pre>
-                </details>
+                </Fold>
               </div>
             </td>
           </tr>
         {/if}
       {/each}
     </tbody>
-  </table>
+  </Table>
   {#if data.more}<p class="older"><a class="out" href={older}>Older entries</a></p>{/if}
 {/if}
 
@@ -194,22 +195,6 @@
     font-size: 0.9rem;
     color: var(--soft);
   }
-  .filter input,
-  .filter select,
-  .filter button,
-  .out,
-  .amend {
-    min-height: 44px;
-    background-color: var(--surface);
-    color: var(--ink);
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    padding-inline: 0.8rem;
-  }
-  .out {
-    display: inline-flex;
-    align-items: center;
-  }
   .grow {
     flex: 1;
   }
@@ -218,8 +203,7 @@
   }
   td.nowrap,
   td.code,
-  td:first-child,
-  .amend {
+  td:first-child {
     white-space: nowrap;
   }
   td:nth-child(5) {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { page } from '$app/state';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import Field from '$lib/ui/controls/Field.svelte';
@@ -62,21 +63,31 @@
         </ol>
       {/if}
       {#if tub.live}
-        <OperationForm operation="read-tub" subject={tub.id} seen={tub.lastSeq} submit={SAY.write}>
-          <input type="hidden" name="tub" value={tub.id} />
+        <OperationForm
+          operation="read-tub"
+          subject={tub.id}
+          seen={tub.lastSeq}
+          submit={SAY.write}
+          also={{ tub: tub.id }}
+        >
           <Field name="reading" label={SAY.reads} kind="quantity" units={temperatureUnits(units)} />
         </OperationForm>
         <a class="label" href="/labels?piece={tub.id}">{SAY.label}</a>
-        <details open={tub.discardAt <= now}>
-          <summary>{SAY.bin}</summary>
-          <OperationForm operation="bin-tub" subject={tub.id} seen={tub.lastSeq} submit={SAY.bin} tone="ember">
-            <input type="hidden" name="tub" value={tub.id} />
+        <Fold open={tub.discardAt <= now} title={SAY.bin}>
+          <OperationForm
+            operation="bin-tub"
+            subject={tub.id}
+            seen={tub.lastSeq}
+            submit={SAY.bin}
+            tone="ember"
+            also={{ tub: tub.id }}
+          >
             <div class="fields">
               <Field name="mass" label={SAY.left} kind="quantity" units={massUnits(units)} optional />
               <Field name="reason" label={SAY.reason} optional />
             </div>
           </OperationForm>
-        </details>
+        </Fold>
       {/if}
     </section>
   {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { formatDuration } from '$lib/core/measure/format.ts';
   import { namesOf } from '$lib/core/codes/allergens.ts';
   import { CARD_WORDS, disclosure, TOLD_WORDS, toldLine } from '$lib/words/notices.ts';
@@ -127,8 +128,7 @@
         {/if}
       </section>
       {#if !hold && open.length > 0 && view.lot.received.purpose === 'sale'}
-        <details class="sheet">
-          <summary>Put it out under time control</summary>
+        <Fold class="sheet" title="Put it out under time control">
           <OperationForm operation="start-hold" piece={view.piece} submit="Start its clock">
             <div class="fields">
               <Field name="label" label="Tray" placeholder="Counter tray, left" />
@@ -145,10 +145,9 @@
               <Field name="startCore" label="Core now" kind="quantity" units={temperatureUnits(units)} />
             </div>
           </OperationForm>
-        </details>
+        </Fold>
       {/if}
-      <details class="sheet" open={hold !== null}>
-        <summary>Discard</summary>
+      <Fold class="sheet" open={hold !== null} title="Discard">
         <OperationForm operation="discard-piece" piece={view.piece} submit="Bin it">
           <div class="fields">
             <Field name="reason" label="Reason" placeholder="time is up, trim, dropped …" />
@@ -162,7 +161,7 @@
             />
           </div>
         </OperationForm>
-      </details>
+      </Fold>
     </div>
   </div>
 {/if}

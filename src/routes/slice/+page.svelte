@@ -1,4 +1,7 @@
 <script lang="ts">
+  import Line from '$lib/ui/kit/Line.svelte';
+  import Slide from '$lib/ui/kit/Slide.svelte';
+  import Button from '$lib/ui/kit/Button.svelte';
   import { untrack } from 'svelte';
   import BlockDrawing from '$lib/ui/charts/BlockDrawing.svelte';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
@@ -81,21 +84,19 @@
           {#if isOblique}<PlanField {draft} name="angle" />{/if}
         </div>
         {#if isOblique}
-          <input
-            class="slid"
-            type="range"
+          <Slide
             min="15"
             max="85"
             aria-label="Blade angle in degrees"
             value={draft.texts.angle}
-            oninput={(event) => (draft.texts.angle = event.currentTarget.value)}
+            onslide={(at) => (draft.texts.angle = String(at))}
           />
         {/if}
       </OperationForm>
       <div class="hit">
         <label for="want">To hit</label>
-        <input id="want" inputmode="decimal" bind:value={want} /> <span>g a slice</span>
-        <button type="button" onclick={hit}>Set the thickness</button>
+        <Line id="want" inputmode="decimal" bind:value={want} /> <span>g a slice</span>
+        <Button onclick={hit}>Set the thickness</Button>
       </div>
       {#if cannot}<p class="trouble" role="alert">{cannot}</p>{/if}
     </section>
@@ -156,23 +157,6 @@
     border-top: 1px solid var(--line);
     padding-top: 0.8rem;
     flex-wrap: wrap;
-  }
-  .hit input {
-    width: 5rem;
-    padding-inline: 0.7rem;
-    min-height: 48px;
-    font-size: 1.2rem;
-    background-color: var(--surface);
-    color: var(--ink);
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-  }
-  .hit button {
-    min-height: 48px;
-    padding: 0 1rem;
-    border: 1px solid var(--water);
-    border-radius: 3px;
-    font-weight: 600;
   }
   .caution {
     margin-top: 0.8rem;

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Button from '$lib/ui/kit/Button.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { safety } from '$lib/words/safety.ts';
   import { type AcidBand, type AcidResult, type AcidSettings } from '$lib/core/bench/acid/plan.ts';
   import { SET_POINTS, type SetPoint } from '$lib/core/activity/acid/lists.ts';
@@ -86,7 +88,7 @@
     <div class="title">
       <h2>Cut open</h2>
       {#if !pair.comparing}
-        <button type="button" class="framed" onclick={() => pair.compare()}>Lay another beside it</button>
+        <Button onclick={() => pair.compare()}>Lay another beside it</Button>
       {/if}
     </div>
     {#if one?.trouble}<p class="trouble" role="alert">{one.trouble}</p>{/if}
@@ -137,8 +139,7 @@
     {/if}
   </Beside>
 {/if}
-<details class="sheet">
-  <summary>Why these times</summary>
+<Fold class="sheet" title="Why these times">
   <p class="soft">
     Acid moves through flesh that has turned and is bound where it arrives, so the white rim has a sharp edge (a moving
     boundary; Crank 1975, ch. 13). Its pace follows from diffusivity (5 × 10⁻¹⁰ m²/s, drawn from 2.5 to 9), from what
@@ -146,7 +147,7 @@
     a titration still finds in it, water, and how much of it there is. Twice the size is four times the time. Bands: 200
     seeded draws. Cut one open: it says more than any of this.
   </p>
-</details>
+</Fold>
 <p class="caution">
   Lift it out when it is as you want it and keep fish and liquid cold and apart; left in, it goes mushy. Guidance only:
   your local code and licensed practice decide.

@@ -1,4 +1,8 @@
 <script lang="ts">
+  import Line from '$lib/ui/kit/Line.svelte';
+  import Slide from '$lib/ui/kit/Slide.svelte';
+  import Select from '$lib/ui/kit/Select.svelte';
+  import Button from '$lib/ui/kit/Button.svelte';
   import type { SetPoint } from '$lib/core/activity/acid/lists.ts';
   import { ACID_EDGES } from '$lib/core/activity/acid/plan.ts';
   import { ACID_STYLES } from '$lib/core/bench/acid/styles.ts';
@@ -34,14 +38,12 @@
 </div>
 <label class="slide">
   <span>Drag the size</span>
-  <input
-    class="slid"
-    type="range"
+  <Slide
     min={isInches ? 0.08 : 2}
     max={isInches ? most[draft.cut]! / 25.4 : most[draft.cut]}
     step={isInches ? 0.02 : 0.5}
     value={Number(draft.texts.size?.replace(',', '.')) || 2}
-    oninput={(event) => (draft.texts.size = event.currentTarget.value)}
+    onslide={(at) => (draft.texts.size = String(at))}
     aria-label="Size"
   />
 </label>
@@ -49,17 +51,15 @@
   <legend>The liquid</legend>
   {#each draft.parts as part, index (index)}
     <div class="part">
-      <select aria-label="Part {index + 1}" bind:value={part.name}>
+      <Select aria-label="Part {index + 1}" bind:value={part.name}>
         {#each names as [id, name] (id)}<option value={id}>{name}</option>{/each}
-      </select>
-      <input inputmode="decimal" aria-label="Millilitres of part {index + 1}" bind:value={part.ml} />
+      </Select>
+      <Line inputmode="decimal" aria-label="Millilitres of part {index + 1}" bind:value={part.ml} />
       <span class="soft">ml</span>
-      <button type="button" aria-label="Leave out part {index + 1}" onclick={() => draft.parts.splice(index, 1)}
-        >×</button
-      >
+      <Button aria-label="Leave out part {index + 1}" onclick={() => draft.parts.splice(index, 1)}>×</Button>
     </div>
   {/each}
-  <button type="button" class="add" onclick={() => draft.parts.push({ name: 'lime', ml: '' })}>Another part</button>
+  <Button onclick={() => draft.parts.push({ name: 'lime', ml: '' })}>Another part</Button>
 </fieldset>
 {#if isForm}<input type="hidden" name="liquid" value={draft.liquid} />{/if}
 <div class="fields">
@@ -85,30 +85,5 @@
     grid-template-columns: minmax(0, 1fr) 6rem auto 48px;
     gap: 0.5rem;
     align-items: center;
-  }
-  .part select,
-  .part input {
-    min-height: 48px;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    background-color: var(--surface);
-    color: var(--ink);
-    width: 100%;
-    min-width: 0;
-  }
-  .part input {
-    padding: 0 0.6rem;
-    font-size: 1.15rem;
-    font-weight: 600;
-  }
-  .part button,
-  .add {
-    min-height: 48px;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    padding: 0 0.8rem;
-  }
-  .add {
-    justify-self: start;
   }
 </style>

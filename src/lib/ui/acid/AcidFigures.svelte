@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Table from '$lib/ui/kit/Table.svelte';
   import { fruitFor, sourLiquid } from '$lib/core/bench/acid/liquid.ts';
   import { lookAt, type AcidBand, type AcidResult, type AcidSettings } from '$lib/core/bench/acid/plan.ts';
   import { LIQUID_WORDS, LOOK_WORDS } from '$lib/words/acid.ts';
@@ -57,7 +58,7 @@
     </p>
   </div>
 {/if}
-<table class="plain">
+<Table fixed>
   <tbody>
     {#if then}
       <tr data-then
@@ -98,7 +99,7 @@
     {/each}
     {#if settings.dark}<tr><td>Dark fish</td><td>binds about twice as much: slower</td></tr>{/if}
   </tbody>
-</table>
+</Table>
 
 <style>
   .times {
@@ -106,9 +107,6 @@
     flex-wrap: wrap;
     gap: 0.4rem 2rem;
     margin: 0.5rem 0;
-  }
-  table {
-    table-layout: fixed;
   }
   td:first-child {
     width: 34%;

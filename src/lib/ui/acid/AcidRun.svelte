@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Button from '$lib/ui/kit/Button.svelte';
   import { safety } from '$lib/words/safety.ts';
   import { lookAt, type AcidBand, type AcidResult, type AcidSettings } from '$lib/core/bench/acid/plan.ts';
   import { acidSettings } from '$lib/core/bench/acid/settings.ts';
@@ -113,8 +114,7 @@
         onscrub={(to) => (scrubbed = to)}
         ontouch={touched}
       />
-      {#if scrubbed !== null}<button type="button" class="framed" onclick={() => (scrubbed = null)}>Back to now</button
-        >{/if}
+      {#if scrubbed !== null}<Button onclick={() => (scrubbed = null)}>Back to now</Button>{/if}
     {:else}<p class="soft">Computing …</p>{/if}
     {#each run.checks as check (check.seq)}
       <p class="soft" data-check>

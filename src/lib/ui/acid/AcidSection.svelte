@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Slide from '$lib/ui/kit/Slide.svelte';
   import { lookAt, type AcidResult } from '$lib/core/bench/acid/plan.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { LOOK_WORDS } from '$lib/words/acid.ts';
@@ -72,13 +73,12 @@
     {#if onscrub}
       <label>
         <span class="unseen">Time in acid</span>
-        <input
-          type="range"
+        <Slide
           min="0"
           max="1000"
           value={Math.round(Math.sqrt(Math.min(1, seconds / until)) * 1000)}
           aria-valuetext={said}
-          oninput={(event) => onscrub((Number(event.currentTarget.value) / 1000) ** 2 * until)}
+          onslide={(at) => onscrub((at / 1000) ** 2 * until)}
         />
       </label>
     {/if}
@@ -121,10 +121,5 @@
   .bar {
     height: 3px;
     background: var(--soft);
-  }
-  input {
-    width: 100%;
-    min-height: 48px;
-    accent-color: var(--water-deep);
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PieceView } from '$lib/server/views/piece.ts';
   import { page } from '$app/state';
@@ -33,8 +34,7 @@
   const chosen = $derived(sauces.find(({ id }) => id === sauce) ?? null);
 </script>
 
-<details class="sheet" open={wanted !== null || liquids.length > 0} data-dress>
-  <summary>Join at service</summary>
+<Fold class="sheet" open={wanted !== null || liquids.length > 0} data-dress title="Join at service">
   {#each view.piece.dressings as dressing (dressing.seq)}
     <p class="soft" data-dressed>
       {dayAndTime(dressing.at, zone)}: {[
@@ -102,10 +102,4 @@
       </p>
     {/if}
   </OperationForm>
-</details>
-
-<style>
-  details {
-    margin-bottom: 1rem;
-  }
-</style>
+</Fold>

@@ -15,8 +15,12 @@
   const rate = start ? String(Number((start.rate * 100).toFixed(2))) : '';
 </script>
 
-<OperationForm operation="set-sauce" subject={id} submit={id ? 'Keep as the next version' : 'Write it into the book'}>
-  <input type="hidden" name="id" value={id} />
+<OperationForm
+  operation="set-sauce"
+  subject={id}
+  submit={id ? 'Keep as the next version' : 'Write it into the book'}
+  also={{ id }}
+>
   <div class="fields">
     <Field name="name" label="Name" value={start?.name ?? ''} />
     <Field

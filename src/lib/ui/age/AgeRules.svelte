@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { AGEING_RULES } from '$lib/core/activity/age/lists.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { RackView } from '$lib/server/views/rack.ts';
@@ -13,8 +14,7 @@
   const [limit, degrees] = untrack(() => startWith('temperature', rules.limitCelsius, units));
 </script>
 
-<details class="sheet">
-  <summary>The house’s ageing rules</summary>
+<Fold class="sheet" title="The house’s ageing rules">
   <p class="soft">
     They ship as {AGEING_RULES.wholeDays} days for whole fish, {AGEING_RULES.filletDays} for fillets, {AGEING_RULES.limitCelsius}
     °C for all but {AGEING_RULES.warmHours} h, {AGEING_RULES.afterDays} days after the rack. Looser ones ask for a reason,
@@ -43,23 +43,15 @@
     />
     <Field name="reason" label="Why looser" optional value={rules.reason} />
   </OperationForm>
-</details>
+</Fold>
 {#each rack.cabinets as cabinet (cabinet.place)}
-  <details class="sheet">
-    <summary>What {cabinet.place} holds</summary>
-    <OperationForm operation="set-rack" subject={cabinet.place} submit="Draw it so">
-      <input type="hidden" name="place" value={cabinet.place} />
+  <Fold class="sheet" title="What {cabinet.place} holds">
+    <OperationForm operation="set-rack" subject={cabinet.place} submit="Draw it so" also={{ place: cabinet.place }}>
       <div class="fields">
         <Field name="hooks" label="Hooks" kind="number" value={String(cabinet.rack.hooks)} />
         <Field name="shelves" label="Shelves" kind="number" value={String(cabinet.rack.shelves)} />
         <Field name="perShelf" label="Places on a shelf" kind="number" value={String(cabinet.rack.perShelf)} />
       </div>
     </OperationForm>
-  </details>
+  </Fold>
 {/each}
-
-<style>
-  details {
-    margin-bottom: 0.7rem;
-  }
-</style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Button from '$lib/ui/kit/Button.svelte';
   import { LOOK_FIELDS, LOOKS, type LookField } from '$lib/core/activity/age/lists.ts';
   import type { RackedPiece } from '$lib/server/views/rack.ts';
   import { answerWords, LOOK_FIELD_WORDS } from '$lib/words/age.ts';
@@ -21,7 +22,7 @@
 </script>
 
 <OperationForm operation="look-aged" {piece} submit="Write the look down" onDone={() => (answers = {})}>
-  <button type="button" class="fine" onclick={fine}>Looked, smelt and felt: all as it should be</button>
+  <Button onclick={fine}>Looked, smelt and felt: all as it should be</Button>
   {#each LOOK_FIELDS as field (field)}
     <fieldset role="radiogroup" aria-invalid={wrong[field] ? 'true' : undefined} tabindex="-1">
       <legend>{LOOK_FIELD_WORDS[field]}</legend>
@@ -68,13 +69,6 @@
   .answers input {
     width: 26px;
     height: 26px;
-  }
-  .fine {
-    min-height: 48px;
-    padding: 0 0.9rem;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    text-align: left;
   }
   .wrong {
     color: var(--ember);

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Lines from '$lib/ui/kit/Lines.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
 
   /** A part of the book taken elsewhere as a file, or one taken in. */
@@ -10,8 +12,7 @@
   }
 </script>
 
-<details class="sheet">
-  <summary>Take {list} elsewhere, or in</summary>
+<Fold class="sheet" title="Take {list} elsewhere, or in">
   <p><a class="link" href="{path}/export" download="ember-tide-{list}.json">All {list} as a file</a> (JSON)</p>
   <OperationForm
     operation="import-{list}"
@@ -25,26 +26,22 @@
     <label class="file">A file of {list} <input type="file" accept="application/json,.json" onchange={read} /></label>
     <label class="file">
       or its text
-      <textarea name="text" rows="5" bind:value={text}></textarea>
+      <Lines name="text" rows={5} bind:value={text} />
     </label>
   </OperationForm>
   {#if taken}<p role="status">{taken}</p>{/if}
   <p class="soft">
     One of a known name becomes its next version. A file with anything unreadable in it is not taken at all.
   </p>
-</details>
+</Fold>
 
 <style>
-  details {
-    margin-bottom: 0.7rem;
-  }
   .file {
     display: grid;
     gap: 0.3rem;
     font-weight: 600;
   }
-  .file input,
-  .file textarea {
+  .file input {
     min-height: 48px;
     padding: 0.4rem;
     border: 1px solid var(--strong-line);

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { toldLine } from '$lib/words/notices.ts';
 
   /** A part of the book, by kind: every page in it, and what was taken out. */
@@ -56,14 +57,13 @@
   {/each}
 </div>
 {#if out.length > 0}
-  <details class="sheet">
-    <summary>Taken out of the book ({out.length})</summary>
+  <Fold class="sheet" title="Taken out of the book ({out.length})">
     <ul>
       {#each out as page (page.id)}
         <li><a class="page" href="{path}/{page.id}"><b>{page.name}</b></a></li>
       {/each}
     </ul>
-  </details>
+  </Fold>
 {/if}
 
 <style>
@@ -73,9 +73,6 @@
     gap: 0.9rem;
     align-items: start;
     margin-bottom: 0.9rem;
-  }
-  details {
-    margin-bottom: 0.7rem;
   }
   .page {
     display: grid;

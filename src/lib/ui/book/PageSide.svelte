@@ -41,8 +41,7 @@
       <span class="soft">version {note.version}, {nameOf(note.by)}, {dayAndTime(note.at, zone)}</span>
     </p>
   {:else}<p class="soft">No notes yet.</p>{/each}
-  <OperationForm operation="note-{shape}" subject={page.id} submit="Keep the note">
-    <input type="hidden" name="id" value={page.id} />
+  <OperationForm operation="note-{shape}" subject={page.id} submit="Keep the note" also={{ id: page.id }}>
     <Field name="note" label="Correction, to be tried" placeholder="a third less sugar; lemon at the end" />
   </OperationForm>
 </section>
@@ -65,8 +64,6 @@
     subject={page.id}
     submit={page.withdrawn ? 'Back into the book' : 'Take it out of the book'}
     tone="quiet"
-  >
-    <input type="hidden" name="id" value={page.id} />
-    {#if page.withdrawn}<input type="hidden" name="back" value="on" />{/if}
-  </OperationForm>
+    also={{ id: page.id, back: page.withdrawn ? 'on' : undefined }}
+  ></OperationForm>
 </section>

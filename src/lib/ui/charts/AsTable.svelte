@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Table from '$lib/ui/kit/Table.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   /** What a drawing shows, for those who read rather than look. Numbers stand at the right of their column. */
   let {
     head,
@@ -14,25 +16,22 @@
   } = $props();
 </script>
 
-<details>
-  <summary>{name}</summary>
-  <div class="sideways">
-    <table class="plain">
-      <thead>
-        <tr
-          >{#each head as title, column (column)}<th class:number={numbers.includes(column)}>{title}</th>{/each}</tr
-        >
-      </thead>
-      <tbody>
-        {#each rows as row, index (index)}
-          <tr>
-            {#each row as text, column (column)}<td class:number={numbers.includes(column)}>{text}</td>{/each}
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  </div>
-</details>
+<Fold title={name}>
+  <Table>
+    <thead>
+      <tr
+        >{#each head as title, column (column)}<th class:number={numbers.includes(column)}>{title}</th>{/each}</tr
+      >
+    </thead>
+    <tbody>
+      {#each rows as row, index (index)}
+        <tr>
+          {#each row as text, column (column)}<td class:number={numbers.includes(column)}>{text}</td>{/each}
+        </tr>
+      {/each}
+    </tbody>
+  </Table>
+</Fold>
 
 <style>
   .number {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Button from '$lib/ui/kit/Button.svelte';
   import { DAY, HOUR } from '$lib/core/measure/spans.ts';
   import { brushX, select, type D3BrushEvent } from 'd3';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
@@ -222,16 +223,12 @@
       <g bind:this={strip}></g>
     </svg>
     <p class="windows" role="group" aria-label="Window on the log">
-      <button type="button" aria-pressed={chosen === null} onclick={() => (chosen = null)}>All of it</button>
-      {#if to - from > 2 * DAY}<button type="button" onclick={() => last(24)}>Last day</button>{/if}
-      {#if to - from > 10 * DAY}<button type="button" onclick={() => last(168)}>Last week</button>{/if}
-      <button type="button" onclick={() => choose(moved(view, span, { zoom: 0.5 }))}>Closer</button>
-      <button type="button" disabled={chosen === null} onclick={() => choose(moved(view, span, { shift: -0.5 }))}
-        >Earlier</button
-      >
-      <button type="button" disabled={chosen === null} onclick={() => choose(moved(view, span, { shift: 0.5 }))}
-        >Later</button
-      >
+      <Button aria-pressed={chosen === null} onclick={() => (chosen = null)}>All of it</Button>
+      {#if to - from > 2 * DAY}<Button onclick={() => last(24)}>Last day</Button>{/if}
+      {#if to - from > 10 * DAY}<Button onclick={() => last(168)}>Last week</Button>{/if}
+      <Button onclick={() => choose(moved(view, span, { zoom: 0.5 }))}>Closer</Button>
+      <Button disabled={chosen === null} onclick={() => choose(moved(view, span, { shift: -0.5 }))}>Earlier</Button>
+      <Button disabled={chosen === null} onclick={() => choose(moved(view, span, { shift: 0.5 }))}>Later</Button>
       <span class="soft">{dayAndTime(view[0], zone)} to {dayAndTime(view[1], zone)}</span>
     </p>
   {/if}
@@ -347,21 +344,6 @@
     align-items: center;
     gap: 0.35rem;
     margin-top: 0.4rem;
-  }
-  .windows button {
-    min-height: 48px;
-    padding: 0 0.8rem;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    background: var(--surface);
-  }
-  .windows button:disabled {
-    color: var(--soft);
-    border-style: dashed;
-  }
-  .windows button[aria-pressed='true'] {
-    border-color: var(--water-deep);
-    box-shadow: inset 0 -3px var(--water);
   }
   .key {
     display: flex;

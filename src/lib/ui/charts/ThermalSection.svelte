@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Slide from '$lib/ui/kit/Slide.svelte';
   import { interpolateRgb, scaleLinear } from 'd3';
   import type { Shape, ThermalPicture } from '$lib/core/bench/freeze/simulate.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
@@ -96,14 +97,7 @@
   <figcaption>
     <label>
       <span class="unseen">Time since it went in</span>
-      <input
-        type="range"
-        min="0"
-        max={pictures.length - 1}
-        value={index}
-        aria-valuetext={said}
-        oninput={(event) => (chosen = Number(event.currentTarget.value))}
-      />
+      <Slide min="0" max={pictures.length - 1} value={index} aria-valuetext={said} onslide={(at) => (chosen = at)} />
     </label>
     <span data-cut>{said}.</span>
   </figcaption>
@@ -142,10 +136,5 @@
     fill: none;
     stroke: var(--water-deep);
     stroke-width: 3;
-  }
-  input {
-    width: 100%;
-    min-height: 48px;
-    accent-color: var(--water-deep);
   }
 </style>

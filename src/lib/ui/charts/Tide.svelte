@@ -1,4 +1,7 @@
 <script lang="ts">
+  import Button from '$lib/ui/kit/Button.svelte';
+  import Table from '$lib/ui/kit/Table.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import type { NowView } from '$lib/server/views/now.ts';
   import { type Route, ROUTES, stateAt } from '$lib/core/codes/window.ts';
   import { ROUTE_WORDS } from '$lib/words/findings.ts';
@@ -50,27 +53,26 @@
 <section aria-labelledby="tide-title">
   <div class="bar no-print">
     <h2 id="tide-title">Tide chart</h2>
-    <div class="choice" role="group" aria-label="Route shown as water">
+    <div class="joined" role="group" aria-label="Route shown as water">
       {#each ROUTES as each (each)}
-        <button type="button" aria-pressed={route === each} onclick={() => (route = each)}>{ROUTE_WORDS[each]}</button>
+        <Button aria-pressed={route === each} onclick={() => (route = each)}>{ROUTE_WORDS[each]}</Button>
       {/each}
     </div>
-    <div class="choice" role="group" aria-label="Stretch of time">
+    <div class="joined" role="group" aria-label="Stretch of time">
       {#each SPANS as each (each.id)}
-        <button
-          type="button"
+        <Button
           aria-pressed={span === each.id}
           onclick={() => {
             span = each.id;
             shift = 0;
-          }}>{each.name}</button
+          }}>{each.name}</Button
         >
       {/each}
     </div>
-    <div class="choice" role="group" aria-label="Move along time">
-      <button type="button" aria-label="Earlier" onclick={() => pan(-1)}>‹</button>
-      <button type="button" onclick={() => (shift = 0)} disabled={shift === 0}>To now</button>
-      <button type="button" aria-label="Later" onclick={() => pan(1)}>›</button>
+    <div class="joined" role="group" aria-label="Move along time">
+      <Button aria-label="Earlier" onclick={() => pan(-1)}>‹</Button>
+      <Button onclick={() => (shift = 0)} disabled={shift === 0}>To now</Button>
+      <Button aria-label="Later" onclick={() => pan(1)}>›</Button>
     </div>
   </div>
   <!-- The drawing is a picture with links in it; arrow keys move it along time, plus and minus zoom. -->
@@ -158,9 +160,8 @@
   <p class="soft key">
     Beside each name, what is left: of its days on ice (the line ends raw service), and of its time in the warm.
   </p>
-  <details class="table">
-    <summary>The same as a table</summary>
-    <table class="plain">
+  <Fold class="table" title="The same as a table">
+    <Table>
       <thead><tr><th>Piece</th><th>{ROUTE_WORDS[route]}</th><th>Used</th><th>Steps</th></tr></thead>
       <tbody>
         {#each rows as piece (piece.id)}
@@ -180,8 +181,8 @@
           </tr>
         {/each}
       </tbody>
-    </table>
-  </details>
+    </Table>
+  </Fold>
 </section>
 
 <style>
@@ -194,28 +195,6 @@
   }
   .bar h2 {
     margin-right: auto;
-  }
-  .choice {
-    display: inline-flex;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    overflow: hidden;
-  }
-  .choice button {
-    min-height: 40px;
-    padding: 0 0.75rem;
-    background-color: var(--surface);
-    color: var(--ink);
-  }
-  .choice button + button {
-    border-left: 1px solid var(--line);
-  }
-  .choice button[aria-pressed='true'] {
-    background: var(--water-deep);
-    color: var(--surface);
-  }
-  .choice button:disabled {
-    color: var(--soft);
   }
   .key {
     font-size: 0.9rem;
@@ -349,9 +328,5 @@
   }
   .table {
     margin-top: 0.5rem;
-  }
-  .table summary {
-    color: var(--soft);
-    padding: 0.4rem 0;
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { CORRECTIVE } from '$lib/core/activity/cold/bodies.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PlaceExcursion } from '$lib/server/facts/excursions.ts';
@@ -67,16 +68,13 @@
     {#if excursion.to === null}
       <p class="soft">It still lasts: it can be closed once a reading says that it is over.</p>
     {:else if closable}
-      <details>
-        <summary>Close it</summary>
+      <Fold title="Close it">
         <OperationForm
           operation="close-excursion"
           subject="{excursion.place}-{excursion.kind}-{excursion.from}"
           submit="Close it in my name"
+          also={{ place: excursion.place, kind: excursion.kind, from: excursion.from }}
         >
-          <input type="hidden" name="place" value={excursion.place} />
-          <input type="hidden" name="kind" value={excursion.kind} />
-          <input type="hidden" name="from" value={excursion.from} />
           <Field
             name="action"
             label="What was done"
@@ -85,7 +83,7 @@
           />
           <Field name="note" label="What was found" placeholder="core 1.8 °C in the thickest piece" />
         </OperationForm>
-      </details>
+      </Fold>
     {/if}
   {/if}
 </article>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Table from '$lib/ui/kit/Table.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { DAY } from '$lib/core/measure/spans.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { RouteWindow } from '$lib/core/codes/window.ts';
@@ -144,7 +146,7 @@
     />
     <h3>What it proves, by either clock</h3>
     <div class="sideways">
-      <table class="plain" data-ways>
+      <Table data-ways>
         <thead><tr><th>Evidence</th><th>Readings taken</th><th>Proven</th><th>Complete</th></tr></thead>
         <tbody>
           {#each freeze.ways as { clock, accuracy, result } (clock + accuracy)}
@@ -161,8 +163,8 @@
             </tr>
           {/each}
         </tbody>
-      </table>
-      <table class="plain">
+      </Table>
+      <Table>
         <thead><tr><th>Cycle</th><th>Proven</th><th>Complete</th></tr></thead>
         <tbody>
           {#each freeze.results as result (result.cycle.id)}
@@ -173,7 +175,7 @@
             </tr>
           {/each}
         </tbody>
-      </table>
+      </Table>
     </div>
     <p class="soft small">
       {judged.cycle.citation}. “Solid” is a core at or below −18 °C, this product’s own definition.
@@ -235,8 +237,7 @@
           <Field name="at" label="When" kind="time" optional hint="Empty means now." />
         </OperationForm>
       </section>
-      <details class="sheet" open={proven !== null}>
-        <summary>Take it out</summary>
+      <Fold class="sheet" open={proven !== null} title="Take it out">
         <p class="soft small">
           {proven
             ? 'What its readings prove is written down with it.'
@@ -251,7 +252,7 @@
           <Field name="place" label="Where to" optional among={places} placeholder="Drawer 1" />
           <Field name="note" label="Note" optional />
         </OperationForm>
-      </details>
+      </Fold>
     {/if}
     <p><a class="link" href="/freeze/record/{view.piece.id}">The freezing record</a>, to print or to show.</p>
     {#if freeze.mates.length > 0}
@@ -269,7 +270,7 @@
     {/if}
     <section class="sheet">
       <h2>Readings by hand</h2>
-      <table class="plain">
+      <Table>
         <tbody>
           {#each [...hand].sort((a, b) => b.at - a.at).slice(0, 40) as reading (reading.seq)}
             <tr>
@@ -285,7 +286,7 @@
               ></tr
             >{/each}
         </tbody>
-      </table>
+      </Table>
     </section>
   </div>
 </div>

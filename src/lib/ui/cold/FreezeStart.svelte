@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Table from '$lib/ui/kit/Table.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { thickest } from '$lib/core/bench/breakdown/depth.ts';
   import { freezeSet } from '$lib/core/activity/freeze/plan.ts';
   import { untrack } from 'svelte';
@@ -103,8 +105,8 @@
       piece={view.piece}
       submit={others.length > 0 ? `Into the freezer, ${others.length + 1} pieces` : 'Into the freezer'}
       tone="ember"
+      also={{ others: others.join(',') }}
     >
-      <input type="hidden" name="others" value={others.join(',')} />
       <div class="fields broad">
         <PlanField {draft} name="place" among={places} />
         <div class="whole">
@@ -141,10 +143,9 @@
       </div>
     </OperationForm>
     {#if pieces.length > 0}
-      <details>
-        <summary>More pieces go in with it{others.length > 0 ? `: ${others.length}` : ''}</summary>
+      <Fold title="More pieces go in with it{others.length > 0 ? `: ${others.length}` : ''}">
         <PieceTicks {pieces} {units} bind:picked={others} />
-      </details>
+      </Fold>
     {/if}
   </section>
   <section class="sheet" aria-live="polite">
@@ -202,7 +203,7 @@
           {loadWords(warning)}
         </p>
       {/each}
-      <table class="plain">
+      <Table>
         <thead><tr><th>Cycle</th><th>Air it needs</th><th>Complete, likely to slow</th></tr></thead>
         <tbody>
           {#each forecast.chances as chance (chance.cycle.id)}
@@ -218,7 +219,7 @@
             </tr>
           {/each}
         </tbody>
-      </table>
+      </Table>
       {#if forecast.thinner !== null && forecast.arrival && forecast.arrival.likely > 8 * 3600}
         <p class="soft small">Cut to {formatLength(forecast.thinner, units)}, the core would likely be there in 8 h.</p>
       {/if}

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Button from '$lib/ui/kit/Button.svelte';
+  import Table from '$lib/ui/kit/Table.svelte';
   import { dayAndTime } from '$lib/ui/format.ts';
   import { ROW_WORDS } from '$lib/words/cold.ts';
   import { errorSentence } from '$lib/words/errors.ts';
@@ -28,7 +30,7 @@
         <small>{run.job.state === 'reading' ? 'rows read' : 'readings kept'}</small>
       </p>
       <progress max={run.job.size} value={run.job.bytes} aria-label="How much of the file is read"></progress>
-      <p><button type="button" class="framed" onclick={() => run.stop()}>Stop</button></p>
+      <p><Button onclick={() => run.stop()}>Stop</Button></p>
     {:else}
       {#if run.job.state === 'failed' && run.job.trouble}
         <p class="trouble" role="alert">{errorSentence(run.job.trouble.code, run.job.trouble.details)}</p>
@@ -40,7 +42,7 @@
         <p class="figure" data-kept={run.job.kept}>
           {count(run.job.kept)} <small>readings kept of {count(report.rows)} rows</small>
         </p>
-        <table class="plain">
+        <Table>
           <tbody>
             {#each report.sensors as sensor (sensor.sensor)}
               <tr>
@@ -57,7 +59,7 @@
               </tr>
             {/each}
           </tbody>
-        </table>
+        </Table>
         <p class="soft">
           {run.job.known > 0 ? `${count(run.job.known)} were known already. ` : ''}{report.unsorted > 0
             ? `${count(report.unsorted)} rows stood before their time. `
@@ -67,7 +69,7 @@
         </p>
         {#if Object.keys(report.counts).length > 0}
           <h3>Not taken</h3>
-          <table class="plain" data-refused>
+          <Table data-refused>
             <tbody>
               {#each Object.entries(report.counts) as [code, number] (code)}
                 <tr>
@@ -82,11 +84,11 @@
                 </tr>
               {/each}
             </tbody>
-          </table>
+          </Table>
         {/if}
       {/if}
       <p class="buttons">
-        <button type="button" class="framed ember" onclick={() => run.again()}>Another file</button>
+        <Button tone="ember" onclick={() => run.again()}>Another file</Button>
         <a class="link" href="/freeze/places">Cold places</a>
       </p>
     {/if}

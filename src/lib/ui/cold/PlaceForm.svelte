@@ -19,11 +19,11 @@
 
 <OperationForm
   operation="set-place"
+  also={{ id: place?.id }}
   subject={place?.id ?? 'new-place'}
   submit={place ? 'Set it so' : 'Name this place'}
 >
   <div class="fields broad">
-    {#if place}<input type="hidden" name="id" value={place.id} />{/if}
     <Field
       name="name"
       label="Name"

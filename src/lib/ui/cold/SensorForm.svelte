@@ -9,11 +9,11 @@
 
 <OperationForm
   operation="set-sensor"
+  also={{ id: sensor?.id }}
   subject={sensor?.id ?? 'new-sensor'}
   submit={sensor ? 'Set it so' : 'Name this sensor'}
 >
   <div class="fields broad">
-    {#if sensor}<input type="hidden" name="id" value={sensor.id} />{/if}
     <Field
       name="name"
       label="Sensor"

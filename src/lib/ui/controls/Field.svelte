@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Button from '$lib/ui/kit/Button.svelte';
   import { getContext, untrack } from 'svelte';
   import { Input, Textarea } from 'flowbite-svelte';
   import { FORM_CONTEXT, type FormContext } from './OperationForm.svelte';
@@ -120,7 +121,7 @@
     <p class="wrong" id="{id}-trouble">
       {trouble.message}
       {#each trouble.candidates ?? [] as candidate (candidate)}
-        <button type="button" class="which" onclick={() => (value = candidate)}>{candidate}</button>
+        <Button tone="quiet" onclick={() => (value = candidate)}>{candidate}</Button>
       {/each}
     </p>
   {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Button from '$lib/ui/kit/Button.svelte';
   import { ALLERGENS } from '$lib/core/codes/allergens.ts';
   import { EmberError } from '$lib/core/errors.ts';
   import { ingredientsOf, swapsOfLines, toldOfLines, type HouseIngredients } from '$lib/core/ingredients/kitchen.ts';
@@ -117,7 +118,7 @@
     <div class="strange" class:said={line !== null} data-strange={line ? 'said' : 'asked'}>
       <p><b>“{text.split('=')[0]!.trim()}”</b> {line ? SAY.other : SAY.strange}</p>
       <div class="ways">
-        {#each near as each (each)}<button type="button" onclick={() => rename(index, each)}>{each}</button>{/each}
+        {#each near as each (each)}<Button onclick={() => rename(index, each)}>{each}</Button>{/each}
         <select
           aria-label="{SAY.holds} {text}"
           onchange={(event) => {
@@ -172,14 +173,6 @@
     flex-wrap: wrap;
     gap: 0.4rem;
     margin-top: 0.3rem;
-  }
-  .ways button {
-    min-height: 48px;
-    padding: 0 0.8rem;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    background-color: var(--surface);
-    color: var(--ink);
   }
   .strange.said {
     border-left-color: var(--strong-line);

@@ -9,11 +9,12 @@
 </script>
 
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
   import { browser } from '$app/environment';
   import { onDestroy, onMount, setContext, type Snippet } from 'svelte';
-  import { Button } from 'flowbite-svelte';
+  import Button from '../kit/Button.svelte';
 
   /**
    * The form of one operation: sends once however often it is pressed, keeps what was typed through a reload or a refusal,
@@ -22,6 +23,7 @@
   let {
     operation,
     piece,
+    also = {},
     subject = piece?.id ?? '',
     seen = piece?.lastSeq ?? piece?.seq,
     submit,
@@ -33,6 +35,8 @@
     operation: string;
     /** The piece it is done to, as the page last saw it: it goes with the form. */
     piece?: { readonly id: string; readonly lastSeq?: number; readonly seq?: number };
+    /** What goes with it unseen, by field; what is undefined or false stays behind. */
+    also?: Readonly<Record<string, string | number | boolean | null | undefined>>;
     subject?: string;
     seen?: number;
     submit: string;
@@ -166,30 +170,28 @@
       value={answer?.conflict ? answer.values._seen : seen}
     />{/if}
   {#if piece}<input type="hidden" name="piece" value={piece.id} />{/if}
+  {#each Object.entries(also) as [name, value] (name)}
+    {#if value !== undefined && value !== false}<input
+        type="hidden"
+        {name}
+        value={value === true ? 'on' : (value ?? '')}
+      />{/if}
+  {/each}
   {@render children?.()}
   {#if answer && !answer.ok}
     <div class="trouble" role="alert">
       <p>{answer.message}</p>
       {#if answer.conflict}
-        <details open>
-          <summary>Both, side by side</summary>
+        <Fold open title="Both, side by side">
           <pre>{JSON.stringify(answer.conflict.newer ?? answer.conflict.first, null, 1)}</pre>
           <pre>{JSON.stringify(answer.values, null, 1)}</pre>
           <a class="link" href={page.url.pathname + page.url.search} data-sveltekit-reload>Look at it as it is now</a>
-        </details>
+        </Fold>
       {/if}
     </div>
   {/if}
   <div class="send">
-    <Button
-      type="submit"
-      disabled={busy}
-      class="min-h-12 px-5 text-base font-semibold {tone === 'ember'
-        ? 'bg-(--ember) hover:bg-(--ember) dark:bg-(--ember) dark:hover:bg-(--ember) text-(--on-ember) focus-within:ring-0'
-        : tone === 'quiet'
-          ? 'bg-(--surface) hover:bg-(--sunk) dark:bg-(--surface) dark:hover:bg-(--sunk) text-(--ink) border border-(--strong-line) focus-within:ring-0'
-          : 'bg-primary-700 hover:bg-primary-800 text-white focus-within:ring-0'}"
-    >
+    <Button type="submit" disabled={busy} tone={tone === 'plain' ? 'deep' : tone === 'quiet' ? 'plain' : tone}>
       {busy ? 'Writing …' : submit}
     </Button>
     <span role="status" class="soft">{said}</span>

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import Button from '$lib/ui/kit/Button.svelte';
+  import Table from '$lib/ui/kit/Table.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { programmeSeconds, startBy } from '$lib/core/bench/cure/changes.ts';
   import type { RecipeBody } from '$lib/core/activity/cure/recipe-body.ts';
   import { stepsOf } from '$lib/core/bench/cure/steps.ts';
@@ -141,7 +144,7 @@
     <div class="title">
       <h2>Salt moving in</h2>
       {#if !pair.comparing}
-        <button type="button" class="framed" onclick={compare}>Compare with another plan</button>
+        <Button onclick={compare}>Compare with another plan</Button>
       {/if}
     </div>
     {#if one?.trouble}<p class="trouble" role="alert">{one.trouble}</p>{/if}
@@ -158,13 +161,11 @@
         {units}
       />
       <!-- What is closed is not drawn: a dragged control would have to draw it anew every time. -->
-      <details bind:open={zonesOpen}>
-        <summary>{result.zones.length > 1 ? 'Grams and hours by zone' : 'Grams and hours'}</summary>
+      <Fold bind:open={zonesOpen} title={result.zones.length > 1 ? 'Grams and hours by zone' : 'Grams and hours'}>
         {#if zonesOpen}<CureZones {result} settings={shown} {units} />{/if}
-      </details>
-      <details bind:open={stepsOpen}>
-        <summary>Steps and clocks</summary>
-        {#if stepsOpen}<table class="plain">
+      </Fold>
+      <Fold bind:open={stepsOpen} title="Steps and clocks">
+        {#if stepsOpen}<Table>
             <tbody>
               {#each steps as step (step.id)}
                 <tr>
@@ -174,8 +175,8 @@
                 </tr>
               {/each}
             </tbody>
-          </table>{/if}
-      </details>
+          </Table>{/if}
+      </Fold>
     {:else if !one?.trouble}<p class="soft">Computing …</p>{/if}
   </section>
 </div>

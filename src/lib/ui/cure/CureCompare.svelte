@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Table from '$lib/ui/kit/Table.svelte';
   import { page } from '$app/state';
   import { programmeSeconds, startBy } from '$lib/core/bench/cure/changes.ts';
   import { guardsOf } from '$lib/core/bench/cure/guards.ts';
@@ -114,19 +115,17 @@
       bind:index={shownAt}
     />
   {/if}
-  <div class="sideways">
-    <table class="plain">
-      <thead><tr><th></th><th>First plan</th><th>Second plan</th></tr></thead>
-      <tbody>
-        {#each rows as row (row.name)}
-          <tr>
-            <th scope="row">{row.name}</th>
-            {#each plans as plan, index (index)}<td>{plan ? row.of(plan) : '…'}</td>{/each}
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  </div>
+  <Table>
+    <thead><tr><th></th><th>First plan</th><th>Second plan</th></tr></thead>
+    <tbody>
+      {#each rows as row (row.name)}
+        <tr>
+          <th scope="row">{row.name}</th>
+          {#each plans as plan, index (index)}<td>{plan ? row.of(plan) : '…'}</td>{/each}
+        </tr>
+      {/each}
+    </tbody>
+  </Table>
 </Beside>
 
 <style>

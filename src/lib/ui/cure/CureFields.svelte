@@ -1,4 +1,7 @@
 <script lang="ts">
+  import Slide from '$lib/ui/kit/Slide.svelte';
+  import Select from '$lib/ui/kit/Select.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { brineFigures, partsOf, rateOf } from '$lib/core/bench/cure/brine.ts';
   import { SCHOOL_IDS, type School } from '$lib/core/activity/cure/lists.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
@@ -85,7 +88,7 @@
 <p class="soft what">{SCHOOL_WORDS[method].what}</p>
 <label class="book">
   <span>From the recipe book</span>
-  <select name={isForm ? 'recipe' : undefined} value={set.recipe} onchange={(event) => pick(event.currentTarget.value)}>
+  <Select name={isForm ? 'recipe' : undefined} value={set.recipe} onchange={(event) => pick(event.currentTarget.value)}>
     <option value="">as set here</option>
     {#each recipes.filter(({ school }) => school === method) as recipe (recipe.id)}
       <option value={recipe.id}>{recipe.name}</option>
@@ -97,7 +100,7 @@
         {/each}
       </optgroup>
     {/each}
-  </select>
+  </Select>
   {#if draft.madeFor}
     <small class="soft plain" data-made-for
       >Its hours are for {formatLength(draft.madeFor.mm, units)}, {draft.madeFor.faces === 1
@@ -136,14 +139,12 @@
 {/if}
 <label class="slide">
   <span>Drag the time</span>
-  <input
-    class="slid"
-    type="range"
+  <Slide
     min={method === 'film' ? 0.1 : 1}
     max={most[method]}
     step={method === 'film' ? 0.05 : 1}
     value={number(set.hours ?? '') || 1}
-    oninput={(event) => (draft.texts.hours = event.currentTarget.value)}
+    onslide={(at) => (draft.texts.hours = String(at))}
     aria-label="Time in hours"
   />
 </label>
@@ -176,8 +177,7 @@
     hint={ALSO_HINT}
   />
 {/if}
-<details>
-  <summary>Where cooks disagree</summary>
+<Fold title="Where cooks disagree">
   <div class="fields">
     {#if isAsked('dosing')}<PlanField {draft} name="dosing" />{/if}
     {#if isAsked('liquid')}<PlanField {draft} name="liquid" />{/if}
@@ -193,7 +193,7 @@
   <p class="soft effect">
     {CANNOT_TELL.skin} Salt to sugar, the rate, the liquid and the faces: change them, and the figures beside change.
   </p>
-</details>
+</Fold>
 
 <style>
   .schools {
@@ -223,15 +223,6 @@
     display: grid;
     gap: 0.2rem;
     font-weight: 600;
-  }
-  .book select {
-    min-height: 48px;
-    width: 100%;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    background-color: var(--surface);
-    color: var(--ink);
-    font-weight: 400;
   }
   .effect {
     font-size: 0.92rem;

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Button from '$lib/ui/kit/Button.svelte';
+  import Table from '$lib/ui/kit/Table.svelte';
   import { thinEnd, type CureResult, type CureSettings } from '$lib/core/bench/cure/plan.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { formatDuration, formatMass } from '../format.ts';
@@ -36,7 +38,7 @@
   {/if}
   <p class="figure">{grams(end.gramsAfter)} <small>of {grams(settings.grams)} after</small></p>
 </div>
-<table class="plain">
+<Table fixed>
   <thead>
     <tr><th>At the end, {formatDuration(end.hours * 3600)}</th><th>Likely</th><th>Nine times in ten</th></tr>
   </thead>
@@ -67,11 +69,11 @@
     {/if}
     <tr><td>Water activity, on average</td><td colspan="2">{result.meanWaterActivity.toFixed(3)}</td></tr>
   </tbody>
-</table>
+</Table>
 {#if simulation.banding}
   <p class="soft drawing">
     <progress aria-label="Two hundred draws"></progress> two hundred draws …
-    <button type="button" class="framed" onclick={() => simulation.stop()}>Stop</button>
+    <Button onclick={() => simulation.stop()}>Stop</Button>
   </p>
 {/if}
 <p class="soft small">
@@ -87,10 +89,6 @@
 </p>
 
 <style>
-  /* Figures that change every frame must not push the columns about. */
-  table {
-    table-layout: fixed;
-  }
   th:first-child {
     width: 50%;
   }

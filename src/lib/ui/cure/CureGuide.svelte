@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { page } from '$app/state';
   import { guardsOf } from '$lib/core/bench/cure/guards.ts';
   import type { School } from '$lib/core/activity/cure/lists.ts';
@@ -21,8 +22,7 @@
   );
 </script>
 
-<details class="sheet">
-  <summary>{words.name}: steps, reasons, mistakes</summary>
+<Fold class="sheet guide" title="{words.name}: steps, reasons, mistakes">
   <ol>
     {#each words.steps as step (step.do)}<li><b>{step.do}</b> <span class="soft">{step.why}</span></li>{/each}
   </ol>
@@ -37,7 +37,7 @@
     not stirred, and what pressing does are not followed. Bands: 200 seeded draws. Crank 1975; Resnik and Chirife 1988;
     Ross 1975.
   </p>
-</details>
+</Fold>
 <section class="caution" aria-label="Cautions">
   {#each said as guard (guard.code)}<p data-guard={guard.code}>{guard.text}</p>{/each}
   {#if histamine}<p>A histamine species: every warm minute counts, and no salt undoes it.</p>{/if}
@@ -53,10 +53,6 @@
     padding-left: 1.4rem;
     display: grid;
     gap: 0.25rem;
-  }
-  details p {
-    margin-top: 0.5rem;
-    max-width: 75ch;
   }
   .caution {
     display: grid;

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Slide from '$lib/ui/kit/Slide.svelte';
+  import Button from '$lib/ui/kit/Button.svelte';
   import type { CureResult } from '$lib/core/bench/cure/plan.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { cureStageWords } from '$lib/words/cure.ts';
@@ -118,21 +120,14 @@
   <figcaption>
     <label>
       <span class="unseen">Hour shown</span>
-      <input
-        type="range"
-        min="0"
-        max={result.frames.length - 1}
-        value={at}
-        aria-valuetext={said}
-        oninput={(event) => (index = Number(event.currentTarget.value))}
-      />
+      <Slide min="0" max={result.frames.length - 1} value={at} aria-valuetext={said} onslide={(at) => (index = at)} />
     </label>
     <div class="key">
       <span data-cut>{said}.</span>
       {#if result.sweet.length > 0}
-        <button type="button" aria-pressed={isSweet} onclick={() => (what = isSweet ? 'salt' : 'sugar')}>
+        <Button aria-pressed={isSweet} onclick={() => (what = isSweet ? 'salt' : 'sugar')}>
           Show {isSweet ? 'the salt' : 'the sugar'}
-        </button>
+        </Button>
       {/if}
       <span class="tones soft">
         0 <span
@@ -199,22 +194,11 @@
     stroke-width: 2.5;
     stroke-dasharray: 8 4;
   }
-  input {
-    width: 100%;
-    min-height: 48px;
-    accent-color: var(--water-deep);
-  }
   .key {
     display: flex;
     flex-wrap: wrap;
     justify-content: space-between;
     gap: 0.2rem 1.2rem;
-  }
-  .key button {
-    min-height: 48px;
-    padding: 0 0.8rem;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
   }
   .tones {
     display: flex;

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import Button from '$lib/ui/kit/Button.svelte';
+  import Table from '$lib/ui/kit/Table.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { HOUR } from '$lib/core/measure/spans.ts';
   import { isPausedAt, stageAt } from '$lib/core/bench/cure/changes.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
@@ -114,10 +117,10 @@
         {running.readings > 0
           ? `Simulated in the air of ${plan.place} as it was read, then at ${formatTemperature(plan.celsius, units)}.`
           : `Simulated at ${formatTemperature(plan.celsius, units)}: no sensor speaks of where it lies.`}
-        {#if chosen !== null}<button type="button" onclick={() => (chosen = null)}>Back to now</button>{/if}
+        {#if chosen !== null}<Button onclick={() => (chosen = null)}>Back to now</Button>{/if}
       </p>
       <CureFigures {simulation} {result} settings={shown} {units} />
-      <details><summary>By zone</summary><CureZones {result} settings={shown} {units} /></details>
+      <Fold title="By zone"><CureZones {result} settings={shown} {units} /></Fold>
     {:else if !running.settings}
       <p class="soft">
         Begun in an earlier version of this record: forecast {range(forecast.meanSaltPercent)} salt on average, {range(
@@ -138,7 +141,7 @@
   <div class="stack">
     <section class="sheet">
       <h2>Steps</h2>
-      <table class="plain" data-steps>
+      <Table data-steps>
         <tbody>
           {#each running.now.steps as step (step.id)}
             {@const was = done.get(step.id)}
@@ -154,7 +157,7 @@
             </tr>
           {/each}
         </tbody>
-      </table>
+      </Table>
       {#if next && !paused}
         {#key next.id}
           <OperationForm
@@ -162,9 +165,8 @@
             piece={view.piece}
             submit="{cureStepWords(next.code)}: done"
             tone={run.at + next.seconds * 1000 <= now ? 'ember' : 'quiet'}
-          >
-            <input type="hidden" name="step" value={next.id} />
-          </OperationForm>
+            also={{ step: next.id }}
+          ></OperationForm>
         {/key}
       {/if}
     </section>
@@ -198,17 +200,19 @@
       </OperationForm>
     </section>
     {#if running.settings}
-      <details class="sheet" open={paused}>
-        <summary>{paused ? 'Paused: take it up again' : 'Pause it, shorten it, give it more'}</summary>
+      <Fold
+        class="sheet"
+        open={paused}
+        title={paused ? 'Paused: take it up again' : 'Pause it, shorten it, give it more'}
+      >
         <OperationForm
           operation="change-cure"
           piece={view.piece}
+          also={{ change: paused && 'resume' }}
           submit={paused ? 'Back into it' : 'Change it'}
           tone={paused ? 'ember' : 'plain'}
         >
-          {#if paused}
-            <input type="hidden" name="change" value="resume" />
-          {:else}
+          {#if !paused}
             <Field
               name="change"
               label="Change"
@@ -225,7 +229,7 @@
           {/if}
           <Field name="note" label="Why" optional />
         </OperationForm>
-      </details>
+      </Fold>
     {/if}
   </div>
 </div>
@@ -245,12 +249,5 @@
 <style>
   .next td {
     font-weight: 650;
-  }
-  .small button {
-    min-height: 48px;
-    padding: 0 0.8rem;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    color: var(--ink);
   }
 </style>

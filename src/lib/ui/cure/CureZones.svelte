@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Table from '$lib/ui/kit/Table.svelte';
   import type { CureResult, CureSettings } from '$lib/core/bench/cure/plan.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { formatDuration, formatLength, formatMass } from '../format.ts';
@@ -10,35 +11,33 @@
   const time = (hours: number | null) => (hours === null ? 'later' : formatDuration(hours * 3600));
 </script>
 
-<div class="sideways">
-  <table class="plain" data-zones>
-    <thead>
+<Table data-zones>
+  <thead>
+    <tr>
+      <th>From the head end</th><th>Thick</th><th>Weighs</th>
+      {#if isDry}<th>Salt on it</th>{#if result.sugarGrams > 0}<th>Sugar</th>{/if}{/if}
+      <th>Mean, end</th><th>Middle, end</th><th>Water, end</th><th>Middle wanted at</th><th>As the thick end at</th>
+    </tr>
+  </thead>
+  <tbody>
+    {#each result.zones as zone (zone.from)}
       <tr>
-        <th>From the head end</th><th>Thick</th><th>Weighs</th>
-        {#if isDry}<th>Salt on it</th>{#if result.sugarGrams > 0}<th>Sugar</th>{/if}{/if}
-        <th>Mean, end</th><th>Middle, end</th><th>Water, end</th><th>Middle wanted at</th><th>As the thick end at</th>
+        <th scope="row">{formatLength(zone.from, units)} to {formatLength(zone.to, units)}</th>
+        <td>{formatLength(zone.mm, units)}</td>
+        <td>{formatMass(zone.grams, units)}</td>
+        {#if isDry}
+          <td>{formatMass(zone.saltGrams, units)}</td>
+          {#if result.sugarGrams > 0}<td>{formatMass(zone.sugarGrams, units)}</td>{/if}
+        {/if}
+        <td>{percent(zone.meanPercent)}</td>
+        <td>{percent(zone.middlePercent)}</td>
+        <td>{percent(zone.waterPercent)}</td>
+        <td>{time(zone.reachesHours)}</td>
+        <td>{time(zone.finishHours)}</td>
       </tr>
-    </thead>
-    <tbody>
-      {#each result.zones as zone (zone.from)}
-        <tr>
-          <th scope="row">{formatLength(zone.from, units)} to {formatLength(zone.to, units)}</th>
-          <td>{formatLength(zone.mm, units)}</td>
-          <td>{formatMass(zone.grams, units)}</td>
-          {#if isDry}
-            <td>{formatMass(zone.saltGrams, units)}</td>
-            {#if result.sugarGrams > 0}<td>{formatMass(zone.sugarGrams, units)}</td>{/if}
-          {/if}
-          <td>{percent(zone.meanPercent)}</td>
-          <td>{percent(zone.middlePercent)}</td>
-          <td>{percent(zone.waterPercent)}</td>
-          <td>{time(zone.reachesHours)}</td>
-          <td>{time(zone.finishHours)}</td>
-        </tr>
-      {/each}
-    </tbody>
-  </table>
-</div>
+    {/each}
+  </tbody>
+</Table>
 
 <style>
   td,

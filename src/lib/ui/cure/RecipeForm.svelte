@@ -19,8 +19,12 @@
   let basis = $state<string>(start?.basis ?? 'fish');
 </script>
 
-<OperationForm operation="set-recipe" subject={id} submit={id ? 'Keep as the next version' : 'Write it into the book'}>
-  <input type="hidden" name="id" value={id} />
+<OperationForm
+  operation="set-recipe"
+  subject={id}
+  submit={id ? 'Keep as the next version' : 'Write it into the book'}
+  also={{ id }}
+>
   <div class="fields">
     <Field name="name" label="Name" value={start?.name ?? ''} />
     <Field

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Table from '$lib/ui/kit/Table.svelte';
   import { formatMass } from '$lib/ui/format.ts';
   import { money, perKilo } from '$lib/ui/money.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
@@ -45,7 +46,7 @@
   {/if}
   <p><a class="link" href="/lot/{view.lot.id}">Why is it so dear? Mass and money of the lot</a></p>
   <h3>Portions it could give now</h3>
-  <table class="plain">
+  <Table>
     <tbody>
       {#each possible as portion (portion.id)}
         <tr data-portion={portion.id}>
@@ -57,7 +58,7 @@
         </tr>
       {/each}
     </tbody>
-  </table>
+  </Table>
   {#if possible.length === 0}
     <p class="soft" data-no-portions>None: by its verdict it may be served in none of the ways your portions name.</p>
   {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Select from '$lib/ui/kit/Select.svelte';
   import { page } from '$app/state';
   import { goto } from '$app/navigation';
   import Field from '$lib/ui/controls/Field.svelte';
@@ -42,40 +43,40 @@
     <div class="fields">
       <label>
         Cut map
-        <select name="map" value={view.map} onchange={(event) => choose('map', event.currentTarget.value)}>
+        <Select name="map" value={view.map} onchange={(event) => choose('map', event.currentTarget.value)}>
           {#each view.maps as map (map)}
             <option value={map}>{MAP_WORDS[map]}{map === view.suggested ? ' · fits' : ''}</option>
           {/each}
-        </select>
+        </Select>
       </label>
       <label>
         School
-        <select name="school" value={view.school} onchange={(event) => choose('school', event.currentTarget.value)}>
+        <Select name="school" value={view.school} onchange={(event) => choose('school', event.currentTarget.value)}>
           {#each view.schools as school (school)}<option value={school}>{SCHOOL_WORDS[school]?.name}</option>{/each}
-        </select>
+        </Select>
       </label>
       {#if view.map === 'side'}
         <label>
           Division
-          <select
+          <Select
             name="template"
             value={view.template}
             onchange={(event) => choose('template', event.currentTarget.value)}
           >
             {#each view.templates as template (template.id)}<option value={template.id}>{template.name}</option>{/each}
-          </select>
+          </Select>
         </label>
       {/if}
       {#each view.choices as choice (choice.id)}
         <label>
           {CHOICE_WORDS[choice.id]}
-          <select
+          <Select
             name="way-{choice.id}"
             value={view.ways[choice.id]}
             onchange={(event) => choose(`way-${choice.id}`, event.currentTarget.value)}
           >
             {#each choice.ways as way (way)}<option value={way}>{STEP_WORDS[way]?.do}</option>{/each}
-          </select>
+          </Select>
         </label>
       {/each}
       <Field name="mass" label="Weighed now" kind="quantity" units={massUnits(units)} optional />
@@ -102,14 +103,5 @@
     display: grid;
     font-weight: 600;
     min-width: 0;
-  }
-  select {
-    min-height: 48px;
-    width: 100%;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    background-color: var(--surface);
-    color: var(--ink);
-    font-weight: 400;
   }
 </style>

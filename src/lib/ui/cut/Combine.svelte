@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import type { Step } from '$lib/core/record/occupation.ts';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
@@ -21,15 +22,18 @@
   const sum = $derived(free.filter(({ id }) => picked.includes(id)).reduce((grams, piece) => grams + piece.grams, 0));
 </script>
 
-<details class="sheet no-print">
-  <summary>Put pieces together into one batch</summary>
+<Fold class="sheet no-print" title="Put pieces together into one batch">
   <p class="soft">
     Spoon meat and trim, for instance. The batch keeps every parent and is only as good as its worst. Live shellfish of
     several lots are never put together.
   </p>
   <PieceTicks pieces={free} {units} bind:picked />
-  <OperationForm operation="combine-pieces" submit="Put them together" onDone={() => (picked = [])}>
-    <input type="hidden" name="pieces" value={picked.join(',')} />
+  <OperationForm
+    operation="combine-pieces"
+    submit="Put them together"
+    onDone={() => (picked = [])}
+    also={{ pieces: picked.join(',') }}
+  >
     <div class="fields broad">
       <Field name="name" label="What the batch is" placeholder="mince, for chopped dishes" />
       <Field
@@ -44,10 +48,4 @@
     </div>
     <p role="status">{picked.length} picked, {formatMass(sum, units)} together</p>
   </OperationForm>
-</details>
-
-<style>
-  details {
-    margin-top: 1rem;
-  }
-</style>
+</Fold>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { SCHOOL_WORDS, STEP_WORDS } from '$lib/words/cuts.ts';
   import { handlingWord } from '$lib/words/species.ts';
   import type { BoardView } from '$lib/server/views/board.ts';
@@ -17,14 +18,13 @@
       {cautions.map((code) => handlingWord(code)).join('; ')}.
     </p>
   {/if}
-  <details open={fresh}>
-    <summary>{view.order.length} steps</summary>
+  <Fold open={fresh} title="{view.order.length} steps">
     <ol>
       {#each view.order as step, index (index)}
         <li>{STEP_WORDS[step]?.do} <span class="soft">{STEP_WORDS[step]?.why}</span></li>
       {/each}
     </ol>
-  </details>
+  </Fold>
 </section>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Table from '$lib/ui/kit/Table.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import { formatMass } from '$lib/ui/format.ts';
   import LevelMark from '$lib/ui/marks/LevelMark.svelte';
@@ -12,10 +13,14 @@
 </script>
 
 {#snippet putBack(subject: string, name: string, value: string | number)}
-  <OperationForm operation="put-back" {subject} seen={view.piece.lastSeq} submit="Put back" tone="quiet">
-    <input type="hidden" name="piece" value={view.piece.id} />
-    <input type="hidden" {name} {value} />
-  </OperationForm>
+  <OperationForm
+    operation="put-back"
+    {subject}
+    seen={view.piece.lastSeq}
+    submit="Put back"
+    tone="quiet"
+    also={{ piece: view.piece.id, [name]: value }}
+  ></OperationForm>
 {/snippet}
 <section class="sheet">
   <div class="head">
@@ -35,53 +40,51 @@
   {#if view.taken.length + view.wastes.length === 0}
     <p class="soft">Nothing yet. The first part that is weighed stands here, with its use and its share of the cost.</p>
   {:else}
-    <div class="sideways">
-      <table class="plain">
-        <thead>
-          <tr
-            ><th>Piece</th><th>Use</th><th class="n">Weight</th><th class="n">{view.board ? 'Cost so far' : 'Cost'}</th
-            ><th></th></tr
-          >
-        </thead>
-        <tbody>
-          {#each view.taken as part (part.id)}
-            <tr class:soft={part.gone !== null} data-taken={part.id}>
-              <td>
-                <span class="name">
-                  <LevelMark state={part.raw} size={22} />
-                  <span
-                    ><a class="link" href="/piece/{part.id}">{part.name}</a><br /><span class="soft"
-                      >{part.id}{part.place ? ` · ${part.place}` : ''}</span
-                    ></span
-                  >
-                </span>
-              </td>
-              <td>{USE_WORDS[part.use] ?? part.use}{part.grade === 'by-product' ? ', by-product' : ''}</td>
-              <td class="n">{formatMass(part.grams, units)}</td>
-              <td class="n">{part.cost?.priced ? money(part.cost.in, part.cost.currency) : 'not known'}</td>
-              <td>
-                {#if view.board && part.onThisBoard && part.untouched}
-                  {@render putBack(part.id, 'child', part.id)}
-                {/if}
-              </td>
-            </tr>
-          {/each}
-          {#each view.wastes as waste (waste.seq)}
-            <tr data-waste={waste.what}>
-              <td>{WASTE_WORDS[waste.what]}</td>
-              <td class="soft">waste</td>
-              <td class="n">{formatMass(waste.grams, units)}</td>
-              <td class="n soft">borne by the parts</td>
-              <td>
-                {#if view.board}
-                  {@render putBack(`waste ${waste.seq}`, 'entry', waste.seq)}
-                {/if}
-              </td>
-            </tr>
-          {/each}
-        </tbody>
-      </table>
-    </div>
+    <Table>
+      <thead>
+        <tr
+          ><th>Piece</th><th>Use</th><th class="n">Weight</th><th class="n">{view.board ? 'Cost so far' : 'Cost'}</th
+          ><th></th></tr
+        >
+      </thead>
+      <tbody>
+        {#each view.taken as part (part.id)}
+          <tr class:soft={part.gone !== null} data-taken={part.id}>
+            <td>
+              <span class="name">
+                <LevelMark state={part.raw} size={22} />
+                <span
+                  ><a class="link" href="/piece/{part.id}">{part.name}</a><br /><span class="soft"
+                    >{part.id}{part.place ? ` · ${part.place}` : ''}</span
+                  ></span
+                >
+              </span>
+            </td>
+            <td>{USE_WORDS[part.use] ?? part.use}{part.grade === 'by-product' ? ', by-product' : ''}</td>
+            <td class="n">{formatMass(part.grams, units)}</td>
+            <td class="n">{part.cost?.priced ? money(part.cost.in, part.cost.currency) : 'not known'}</td>
+            <td>
+              {#if view.board && part.onThisBoard && part.untouched}
+                {@render putBack(part.id, 'child', part.id)}
+              {/if}
+            </td>
+          </tr>
+        {/each}
+        {#each view.wastes as waste (waste.seq)}
+          <tr data-waste={waste.what}>
+            <td>{WASTE_WORDS[waste.what]}</td>
+            <td class="soft">waste</td>
+            <td class="n">{formatMass(waste.grams, units)}</td>
+            <td class="n soft">borne by the parts</td>
+            <td>
+              {#if view.board}
+                {@render putBack(`waste ${waste.seq}`, 'entry', waste.seq)}
+              {/if}
+            </td>
+          </tr>
+        {/each}
+      </tbody>
+    </Table>
   {/if}
 </section>
 
@@ -90,9 +93,6 @@
     display: flex;
     justify-content: space-between;
     gap: 1rem;
-  }
-  table {
-    width: 100%;
   }
   td,
   th {

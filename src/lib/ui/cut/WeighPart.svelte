@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import Field from '$lib/ui/controls/Field.svelte';
@@ -52,7 +53,7 @@
   {#if !part}
     <p class="soft ask">Touch a part of the fish, or its name, then weigh it.</p>
     {#key view.wastes.length}
-      <OperationForm operation="weigh-waste" piece={view.piece} submit="Weigh it as waste">
+      <OperationForm operation="weigh-waste" piece={view.piece} submit="Weigh it as waste" also={{ sure: 'on' }}>
         <div class="fields">
           <Field
             name="what"
@@ -63,7 +64,6 @@
           />
           <Field name="mass" label="Weight" kind="quantity" units={massUnits(units)} />
         </div>
-        <input type="hidden" name="sure" value="on" />
       </OperationForm>
     {/key}
   {:else}
@@ -97,8 +97,14 @@
           {#if refused}<Field name="sure" label="It really weighs that" kind="tick" />{/if}
         </OperationForm>
       {:else}
-        <OperationForm operation="take-part" piece={view.piece} submit="It becomes a piece" tone="ember" onDone={done}>
-          <input type="hidden" name="part" value={part.id} />
+        <OperationForm
+          operation="take-part"
+          piece={view.piece}
+          submit="It becomes a piece"
+          tone="ember"
+          onDone={done}
+          also={{ part: part.id }}
+        >
           <div class="fields">
             <Field name="mass" label="Weight" kind="quantity" units={massUnits(units)} bind:value={mass} bind:unit />
             <Field
@@ -111,8 +117,7 @@
                 .map(([value, name]) => ({ value, name }))}
             />
           </div>
-          <details>
-            <summary>More about it</summary>
+          <Fold title="More about it">
             <div class="fields">
               <Field name="name" label="Its own name" optional />
               <Field
@@ -123,7 +128,7 @@
                 options={{ prime: 'first grade: bears the cost', 'by-product': 'by-product: at its own value' }}
               />
             </div>
-          </details>
+          </Fold>
           {#if refused}<Field name="sure" label="It really weighs that" kind="tick" />{/if}
         </OperationForm>
       {/if}

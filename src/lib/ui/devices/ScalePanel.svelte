@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Line from '$lib/ui/kit/Line.svelte';
+  import Button from '$lib/ui/kit/Button.svelte';
   import { onMount } from 'svelte';
   import { formatMass } from '$lib/ui/format.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
@@ -76,12 +78,12 @@
   {#if shown.status !== 'none' && shown.status !== 'asking'}
     <div class="row">
       {#if onTake}
-        <button type="button" class="take" disabled={!takeable} onclick={take} aria-keyshortcuts="w">
+        <Button disabled={!takeable} onclick={take} aria-keyshortcuts="w">
           Take this weight <kbd>w</kbd>
-        </button>
+        </Button>
       {/if}
-      <button type="button" onclick={() => tell({ command: 'TARE' })} disabled={shown.status !== 'weight'}>Tare</button>
-      <button type="button" onclick={() => tell({ command: 'ZERO' })} disabled={shown.status === 'lost'}>Zero</button>
+      <Button onclick={() => tell({ command: 'TARE' })} disabled={shown.status !== 'weight'}>Tare</Button>
+      <Button onclick={() => tell({ command: 'ZERO' })} disabled={shown.status === 'lost'}>Zero</Button>
     </div>
     {#if playable && shown.name === 'simulated'}
       <form
@@ -91,8 +93,8 @@
           void tell({ put: Number(put) });
         }}
       >
-        <label>On the simulated pan, g <input inputmode="numeric" bind:value={put} size="6" name="_pan" /></label>
-        <button>Put</button>
+        <label>On the simulated pan, g <Line inputmode="numeric" bind:value={put} name="_pan" /></label>
+        <Button type="submit">Put</Button>
       </form>
     {/if}
   {/if}
@@ -117,22 +119,6 @@
     align-items: center;
     margin-top: 0.4rem;
   }
-  button {
-    min-height: 48px;
-    padding: 0 0.9rem;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    background: var(--surface);
-    color: var(--ink);
-    font-weight: 600;
-  }
-  button.take {
-    border: 2px solid var(--ink);
-  }
-  button:disabled {
-    color: var(--soft);
-    border-style: dashed;
-  }
   kbd {
     border: 1px solid var(--strong-line);
     border-radius: 3px;
@@ -141,15 +127,6 @@
   .play label {
     font-size: 0.9rem;
     color: var(--soft);
-  }
-  input {
-    min-height: 44px;
-    width: 6rem;
-    padding: 0 0.5rem;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    background-color: var(--surface);
-    color: var(--ink);
   }
   p:empty {
     display: none;

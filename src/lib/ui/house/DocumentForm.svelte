@@ -10,8 +10,13 @@
   let { document = null }: { document?: HouseDocument | null } = $props();
 </script>
 
-<OperationForm operation="file-document" subject={document?.id ?? ''} submit={SAY.keep} files>
-  <input type="hidden" name="id" value={document?.id ?? ''} />
+<OperationForm
+  operation="file-document"
+  subject={document?.id ?? ''}
+  submit={SAY.keep}
+  files
+  also={{ id: document?.id ?? '' }}
+>
   <div class="fields broad">
     <Field
       name="kind"

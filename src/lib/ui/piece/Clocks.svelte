@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { formatDuration } from '$lib/core/measure/format.ts';
   import type { PieceView } from '$lib/server/views/piece.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
@@ -68,8 +69,7 @@
         />
       </svg>
       {#if spells.length > 0}
-        <details>
-          <summary>When and where</summary>
+        <Fold title="When and where">
           <ul class="where">
             {#each spells as spell, index (index)}
               <li>
@@ -79,7 +79,7 @@
               </li>
             {/each}
           </ul>
-        </details>
+        </Fold>
       {/if}
       <p class="soft small">
         {#if isHot}Some of it was above {formatTemperature(21.1, units)}: the shorter time counts.

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Table from '$lib/ui/kit/Table.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { page } from '$app/state';
   import type { CompareView } from '$lib/server/views/piece.ts';
   import { ROUTES } from '$lib/core/codes/window.ts';
@@ -31,14 +33,14 @@
       );
 </script>
 
-<details class="sheet compare">
-  <summary>
-    Under other rule books{differing.length > 0
-      ? `: ${differing.map((route) => ROUTE_WORDS[route].toLowerCase()).join(', ')} differ`
-      : ': no difference now'}
-  </summary>
+<Fold
+  class="sheet compare"
+  title="Under other rule books{differing.length > 0
+    ? `: ${differing.map((route) => ROUTE_WORDS[route].toLowerCase()).join(', ')} differ`
+    : ': no difference now'}"
+>
   <div class="sideways" tabindex="-1">
-    <table class="plain">
+    <Table least="rows">
       <thead>
         <tr>
           <th scope="col">Rule book</th>
@@ -55,7 +57,7 @@
           </tr>
         {/each}
       </tbody>
-    </table>
+    </Table>
   </div>
   {#each compare.profiles as profile (profile.id)}
     {#if own(profile.id).length > 0}
@@ -70,15 +72,9 @@
       </ul>
     {/if}
   {/each}
-</details>
+</Fold>
 
 <style>
-  .compare {
-    margin-top: 1rem;
-  }
-  table {
-    min-width: 40rem;
-  }
   h3 {
     font-weight: 600;
     margin-top: 0.7rem;

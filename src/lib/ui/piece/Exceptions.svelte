@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import type { PieceView } from '$lib/server/views/piece.ts';
   import { ROUTES } from '$lib/core/codes/window.ts';
   import { ROUTE_WORDS } from '$lib/words/findings.ts';
@@ -24,8 +25,7 @@
 </script>
 
 {#if view.ownable.length > 0 && !view.piece.gone}
-  <details class="sheet no-print">
-    <summary>Answer for an exception by name</summary>
+  <Fold class="sheet no-print" title="Answer for an exception by name">
     <p class="caution">
       The rule book does not clear it. If you go on, it is you who answers: your name and reason stay on the piece, its
       pieces and in the ledger for ever.
@@ -47,7 +47,7 @@
       <Field name="until" label="For how long" kind="quantity" units={['h', 'd']} optional />
       <Field name="own" label="I, {person ?? 'nobody yet'}, answer for it" kind="tick" />
     </OperationForm>
-  </details>
+  </Fold>
 {/if}
 
 <style>

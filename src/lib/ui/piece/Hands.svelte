@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import { lengthUnits, massUnits, temperatureUnits } from '$lib/ui/units.ts';
@@ -16,17 +17,15 @@
   const forms = ['fillet', 'loin', 'block', 'portion'].map((value) => ({ value, name: value }));
 </script>
 
-<details class="sheet no-print">
-  <summary>Move it</summary>
+<Fold class="sheet no-print" title="Move it">
   <OperationForm operation="move-piece" {piece} submit="It lies there now">
     <div class="fields">
       <Field name="place" label="To" among={places} placeholder="Drawer 2" />
       <Field name="core" label="Core" kind="quantity" units={temperatureUnits(units)} optional />
     </div>
   </OperationForm>
-</details>
-<details class="sheet no-print">
-  <summary>Take a piece from it</summary>
+</Fold>
+<Fold class="sheet no-print" title="Take a piece from it">
   <OperationForm operation="divide-piece" {piece} submit="Take it">
     <div class="fields">
       <Field name="name" label="What it is" placeholder="fillet, loin block …" />
@@ -35,9 +34,8 @@
       <Field name="thickness" label="Thickness" kind="quantity" units={lengthUnits(units)} optional />
     </div>
   </OperationForm>
-</details>
-<details class="sheet no-print">
-  <summary>Split, trim or skin it</summary>
+</Fold>
+<Fold class="sheet no-print" title="Split, trim or skin it">
   <OperationForm operation="split-piece" {piece} submit="Split it evenly">
     <div class="fields">
       <Field name="count" label="Into how many" kind="number" value="2" />
@@ -53,9 +51,8 @@
       <Field name="use" label="Its use" kind="choice" value="crisp" options={choices(USE_WORDS)} />
     </div>
   </OperationForm>
-</details>
-<details class="sheet no-print">
-  <summary>Weigh it again</summary>
+</Fold>
+<Fold class="sheet no-print" title="Weigh it again">
   <OperationForm operation="reweigh-piece" {piece} submit="It weighs that now">
     <div class="fields">
       <Field name="mass" label="Weight" kind="quantity" units={massUnits(units)} />
@@ -63,24 +60,12 @@
       <Field name="sure" label="It really weighs that" kind="tick" />
     </div>
   </OperationForm>
-</details>
-<details class="sheet no-print">
-  <summary>Write down a cold reading</summary>
+</Fold>
+<Fold class="sheet no-print" title="Write down a cold reading">
   <OperationForm operation="read-cold" {piece} submit="Write it down">
     <div class="fields">
       <Field name="reading" label="Reading" kind="quantity" units={temperatureUnits(units)} />
       <Field name="place" label="Where it lies" optional />
     </div>
   </OperationForm>
-</details>
-
-<style>
-  details[open] summary {
-    margin-bottom: 0.6rem;
-  }
-  details :global(form + form) {
-    border-top: 1px solid var(--line);
-    margin-top: 0.8rem;
-    padding-top: 0.8rem;
-  }
-</style>
+</Fold>

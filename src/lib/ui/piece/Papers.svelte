@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import type { PieceView } from '$lib/server/views/piece.ts';
   import type { HouseState } from '$lib/core/record/house.ts';
   import Field from '../controls/Field.svelte';
@@ -30,8 +31,7 @@
     bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
 </script>
 
-<details class="sheet no-print" open={wanted}>
-  <summary>Attach a paper to the lot</summary>
+<Fold class="sheet no-print" open={wanted} title="Attach a paper to the lot">
   <OperationForm
     operation="attach-evidence"
     subject={lot.id}
@@ -101,8 +101,7 @@
       <Field name="areaCleared" label="It clears the grounds of ciguatera" kind="tick" />
     {/if}
     {#if paper === 'freezing-statement' || paper === 'feed-statement'}
-      <details>
-        <summary class="small">Whom it names: supplier, cut, weight</summary>
+      <Fold title="Whom it names: supplier, cut, weight" headClass="small further">
         <p class="soft">What is filled in must fit this lot; then a paper for other fish is noticed.</p>
         <div class="fields">
           <Field name="supplier" label="Supplier on it" optional />
@@ -114,14 +113,14 @@
           />
           <Field name="mass" label="Weight on it" kind="quantity" units={massUnits(house.units)} optional />
         </div>
-      </details>
+      </Fold>
     {/if}
     <Field name="file" label="The paper itself" kind="file" hint="PDF, JPEG or PNG, up to 10 MB" optional />
     {#if lot.received.delivery}
       <Field name="wholeDelivery" label="It speaks for every lot of this species in the delivery" kind="tick" />
     {/if}
   </OperationForm>
-</details>
+</Fold>
 <section class="sheet">
   <h2>Papers</h2>
   {#each lot.evidence as evidence (evidence.seq)}
@@ -142,11 +141,14 @@
         {#if tag}
           <p>Last served {tag.lastServedOn}; the tag is kept until <b>{tag.keepUntil}</b>.</p>
         {:else}
-          <details class="no-print">
-            <summary class="small">Write the last-served date on the tag</summary>
-            <OperationForm operation="close-tag" subject={lot.id} seen={view.lotVersion} submit="Write it">
-              <input type="hidden" name="lot" value={lot.id} />
-              <input type="hidden" name="evidence" value={evidence.seq} />
+          <Fold class="no-print" title="Write the last-served date on the tag" headClass="small further">
+            <OperationForm
+              operation="close-tag"
+              subject={lot.id}
+              seen={view.lotVersion}
+              submit="Write it"
+              also={{ lot: lot.id, evidence: evidence.seq }}
+            >
               <Field
                 name="lastServedOn"
                 label="Last served on"
@@ -154,7 +156,7 @@
                 hint="The tag is kept {view.tagKeepDays} days from it."
               />
             </OperationForm>
-          </details>
+          </Fold>
         {/if}
       {/if}
     </div>
@@ -163,13 +165,6 @@
 </section>
 
 <style>
-  summary.small {
-    font-weight: 400;
-    color: var(--water-deep);
-  }
-  details[open] summary {
-    margin-bottom: 0.6rem;
-  }
   .paper {
     overflow-wrap: anywhere;
   }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Button from '$lib/ui/kit/Button.svelte';
   import type { Snippet } from 'svelte';
 
   /** Another plan beside the first: what is set at the left, what comes of it at the right. */
@@ -25,7 +26,7 @@
   <section class="sheet">
     <div class="title">
       <h2>{name}</h2>
-      <button type="button" class="framed" onclick={onclose}>Leave it</button>
+      <Button onclick={onclose}>Leave it</Button>
     </div>
     <div class="stack">{@render fields()}</div>
   </section>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import type { DeliveryView } from '$lib/server/views/now.ts';
   import type { HouseState } from '$lib/core/record/house.ts';
   import Field from '../controls/Field.svelte';
@@ -60,15 +61,13 @@
         subject={view.delivery.code}
         seen={view.version}
         submit="That was all of it"
-      >
-        <input type="hidden" name="delivery" value={view.delivery.code} />
-      </OperationForm>
+        also={{ delivery: view.delivery.code }}
+      ></OperationForm>
     {:else}<p class="soft">
         Closed {dayAndTime(view.closed, house.zone)}. <a class="link" href="/receive">Receive something else</a>
       </p>{/if}
   {:else}
-    <details>
-      <summary>Several lots in one delivery</summary>
+    <Fold headClass="further" title="Several lots in one delivery">
       <OperationForm operation="open-delivery" submit="Open the delivery">
         <div class="fields broad">
           <Field name="supplier" label="Supplier" />
@@ -83,7 +82,7 @@
         </div>
       </OperationForm>
       <p><a class="link" href="/receive/note">Take in a delivery note as a file (CSV)</a></p>
-    </details>
+    </Fold>
   {/if}
   {#if others.length > 0}
     <p class="open">
@@ -123,9 +122,6 @@
     border-radius: 3px;
     background: var(--surface);
     font-weight: 600;
-  }
-  summary {
-    color: var(--water-deep);
   }
   .open a {
     display: inline-block;

@@ -25,9 +25,13 @@
 
 <section class="sheet">
   <h2>Which one is it?</h2>
-  <OperationForm operation="identify-lot" subject={view.lot.id} seen={view.version} submit="That is what it is">
-    <input type="hidden" name="lot" value={view.lot.id} />
-    <input type="hidden" name="marks" value={marks.join(',')} />
+  <OperationForm
+    operation="identify-lot"
+    subject={view.lot.id}
+    seen={view.version}
+    submit="That is what it is"
+    also={{ lot: view.lot.id, marks: marks.join(',') }}
+  >
     <div class="fish" role="radiogroup" aria-label="Species">
       {#each members as member (member.species)}
         <label>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { untrack } from 'svelte';
   import { FAO_AREAS } from '$lib/core/fish/fao-areas.ts';
   import type { Species } from '$lib/core/fish/species.ts';
@@ -106,8 +107,7 @@
   });
 </script>
 
-<OperationForm operation="receive-lot" subject={delivery} submit="Take it in" tone="ember">
-  <input type="hidden" name="delivery" value={delivery} />
+<OperationForm operation="receive-lot" subject={delivery} submit="Take it in" tone="ember" also={{ delivery }}>
   <fieldset>
     <legend>What is it</legend>
     <SpeciesPick {catalogue} {profile} bind:species bind:candidates given={start.species ?? ''} onpick={settle} />
@@ -201,8 +201,7 @@
     </div>
     <Field name="frozen" label="It arrived frozen" kind="tick" bind:value={frozen} />
   </fieldset>
-  <details>
-    <summary>More from the paper: area, gear, killing, price, lot</summary>
+  <Fold class="stack" headClass="further" title="More from the paper: area, gear, killing, price, lot">
     <div class="fields">
       <Field
         name="faoArea"
@@ -228,7 +227,7 @@
       hint="“Sushi grade” is written down as a claim. It clears nothing."
       optional
     />
-  </details>
+  </Fold>
   <div class="fields">
     <Field
       name="decision"
@@ -242,8 +241,7 @@
 </OperationForm>
 
 <style>
-  fieldset,
-  details {
+  fieldset {
     display: grid;
     gap: 0.7rem;
   }
@@ -251,8 +249,5 @@
     font-weight: 700;
     font-size: 1.1rem;
     padding-bottom: 0.35rem;
-  }
-  summary {
-    color: var(--water-deep);
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { CREDITS } from '$lib/core/activity/receive/bodies.ts';
   import type { LotState } from '$lib/core/record/lot.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
@@ -45,11 +46,9 @@
       </p>
       <p class="soft">{said.reason}{said.note === '' ? '' : ` · ${said.note}`}</p>
     {:else}
-      <details open={lot.sentBack !== null}>
-        <summary>{lot.sentBack ? SAY.went : SAY.title}</summary>
+      <Fold open={lot.sentBack !== null} title={lot.sentBack ? SAY.went : SAY.title}>
         <p>{lot.sentBack ? SAY.waiting : SAY.lead}</p>
-        <OperationForm operation="return-lot" subject={lot.id} submit={SAY.submit}>
-          <input type="hidden" name="lot" value={lot.id} />
+        <OperationForm operation="return-lot" subject={lot.id} submit={SAY.submit} also={{ lot: lot.id }}>
           <div class="fields broad">
             <Field
               name="mass"
@@ -78,7 +77,7 @@
             <Field name="note" label={SAY.note} optional />
           </div>
         </OperationForm>
-      </details>
+      </Fold>
     {/if}
     {#if back.stays.length > 0}
       <p class={lot.sentBack ? 'trouble' : 'soft'}>

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import Line from '$lib/ui/kit/Line.svelte';
+  import Select from '$lib/ui/kit/Select.svelte';
+  import Button from '$lib/ui/kit/Button.svelte';
   import { whyItMatters } from '$lib/core/codes/ambiguity.ts';
   import { speciesIndex } from '$lib/core/fish/search.ts';
   import { speciesCalled, type Species } from '$lib/core/fish/species.ts';
@@ -57,7 +60,7 @@
 
 <div class="search">
   <label for="species-text">{unsettled ? 'It may also be' : 'Species, by any market name'}</label>
-  <input
+  <Line
     id="species-text"
     autocomplete="off"
     placeholder="char, iwashi, lubina …"
@@ -74,9 +77,9 @@
   <input type="hidden" name="species" value={species} />
   <input type="hidden" name="candidates" value={unsettled ? candidates.join(',') : ''} />
   <noscript>
-    <select name="species">
+    <Select name="species">
       {#each catalogue as each (each.id)}<option value={each.id}>{each.name}</option>{/each}
-    </select>
+    </Select>
   </noscript>
   {#if senses.length > 1 && (species === '' || unsettled)}
     <p class="ask">
@@ -84,12 +87,12 @@
     </p>
     <div class="senses">
       {#each senses as { species: each, points } (each.id)}
-        <button type="button" onclick={() => pick(each)}>
+        <Button onclick={() => pick(each)}>
           <b>{each.name}</b> <i>{each.scientific[0]}</i>
           {#each points as point (point)}<span>{differenceWord(point)}</span>{:else}<span class="soft"
               >nothing that sets it apart: origin and freezing decide</span
             >{/each}
-        </button>
+        </Button>
       {/each}
     </div>
   {:else if text.trim().length > 1 && found.length === 0 && (species === '' || unsettled)}
@@ -100,7 +103,7 @@
   {:else if species === '' || unsettled}
     <div class="found">
       {#each found as each (each.id)}
-        <button type="button" onclick={() => pick(each)}><b>{each.name}</b> <i>{each.scientific[0]}</i></button>
+        <Button onclick={() => pick(each)}><b>{each.name}</b> <i>{each.scientific[0]}</i></Button>
       {/each}
     </div>
   {/if}
@@ -108,12 +111,12 @@
     <p class="ask">Not settled: judged as the worst of these until somebody tells it by its marks.</p>
     <div class="found">
       {#each candidates as id (id)}
-        <button type="button" aria-label="Not {byId.get(id)?.name}" onclick={() => pick(byId.get(id)!)}>
+        <Button aria-label="Not {byId.get(id)?.name}" onclick={() => pick(byId.get(id)!)}>
           <b>{byId.get(id)?.name}</b> ×
-        </button>
+        </Button>
       {:else}<p class="soft">Name what it may be; with no name at all it is cleared for nothing.</p>{/each}
     </div>
-    <button type="button" class="aside" onclick={() => ((species = ''), (candidates = []))}>I know what it is</button>
+    <Button tone="quiet" onclick={() => ((species = ''), (candidates = []))}>I know what it is</Button>
   {:else if chosen}
     <p class="soft">
       <i>{chosen.scientific.join(', ')}</i>{chosen.note
@@ -122,7 +125,7 @@
         · {handlingWord(code)}{/each}
     </p>
   {:else}
-    <button type="button" class="aside" onclick={unsettle}>Nobody can say what it is</button>
+    <Button tone="quiet" onclick={unsettle}>Nobody can say what it is</Button>
   {/if}
 </div>
 
@@ -150,18 +153,6 @@
     flex-wrap: wrap;
     gap: 0.4rem;
   }
-  .found button,
-  .senses button {
-    min-height: 48px;
-    padding: 0.2rem 0.9rem;
-    border: 1px solid var(--water);
-    border-radius: 3px;
-    background: var(--surface);
-    text-align: left;
-  }
-  .senses button {
-    flex: 1 1 15rem;
-  }
   .senses span {
     display: block;
     font-size: 0.92rem;
@@ -172,12 +163,5 @@
   .ask {
     color: var(--ember);
     font-weight: 600;
-  }
-  .aside {
-    justify-self: start;
-    min-height: 44px;
-    color: var(--water-deep);
-    text-decoration: underline;
-    text-underline-offset: 3px;
   }
 </style>

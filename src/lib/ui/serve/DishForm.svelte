@@ -13,8 +13,12 @@
     line.kind === 'ingredient' ? `${ingredientText(line)}; ${line.grams}` : `${line.what}; ${line.grams}; ${line.kind}`;
 </script>
 
-<OperationForm operation="set-dish" subject={id} submit={id ? 'Keep as the next version' : 'Write it into the book'}>
-  <input type="hidden" name="id" value={id} />
+<OperationForm
+  operation="set-dish"
+  subject={id}
+  submit={id ? 'Keep as the next version' : 'Write it into the book'}
+  also={{ id }}
+>
   <div class="fields broad">
     <Field name="name" label="Name" value={start?.name ?? ''} />
     <Field name="goodFor" label="Good for" optional value={start?.goodFor ?? ''} />

@@ -26,9 +26,13 @@
               : `, ${service.covers} covers`}
           </span>
         </span>
-        <OperationForm operation="withdraw-service" subject={service.id} submit="Take it off" tone="quiet">
-          <input type="hidden" name="id" value={service.id} />
-        </OperationForm>
+        <OperationForm
+          operation="withdraw-service"
+          subject={service.id}
+          submit="Take it off"
+          tone="quiet"
+          also={{ id: service.id }}
+        ></OperationForm>
       </li>
     {:else}
       <li class="soft">None is planned. Name one, and what ages is told which service it will be ready for.</li>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { SAUCE_KINDS } from '$lib/core/activity/acid/sauce-body.ts';
   import AcidTabs from '$lib/ui/acid/AcidTabs.svelte';
   import SauceForm from '$lib/ui/acid/SauceForm.svelte';
@@ -15,10 +16,9 @@
 <h1>Sauces and dressings</h1>
 <AcidTabs />
 <BookList pages={data.sauces} {groups} path="/acid/sauces" />
-<details class="sheet">
-  <summary>Write a new sauce</summary>
+<Fold class="sheet" title="Write a new sauce">
   <SauceForm />
-</details>
+</Fold>
 <BookFile list="sauces" path="/acid/sauces" />
 <p class="caution">
   Ratios are starting points, to be tasted. What a line holds is added up from the <a
@@ -26,9 +26,3 @@
     href="/house/ingredients">list of ingredients</a
   >; a maker’s label goes before it. Guidance only: your local code and licensed practice decide.
 </p>
-
-<style>
-  details {
-    margin-bottom: 0.7rem;
-  }
-</style>

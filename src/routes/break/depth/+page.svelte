@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Table from '$lib/ui/kit/Table.svelte';
   import { untrack } from 'svelte';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
@@ -124,7 +125,7 @@
             {formatLength(preview.most, units)} at the thickest, {formatLength(preview.least, units)} at the thinnest; worked
             to {formatLength(preview.wanted, units)}.
           </p>
-          <table class="plain">
+          <Table>
             <tbody>
               <tr>
                 <th>Shave the thick end</th>
@@ -154,7 +155,7 @@
                 </td>
               </tr>
             </tbody>
-          </table>
+          </Table>
           <p class="caution">
             Time to the middle goes as the square of the depth, as in diffusion from both faces (Crank 1975). The piece
             is taken as one width. The six-tenths rule is the house’s; check it against your own cures.

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Table from '$lib/ui/kit/Table.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import CureLearned from '$lib/ui/cure/CureLearned.svelte';
   import CureTabs from '$lib/ui/cure/CureTabs.svelte';
@@ -46,54 +48,52 @@
 <section class="sheet">
   <h2>What it taught</h2>
   {#if learning.fits.length > 0}
-    <div class="sideways">
-      <table class="plain" data-fits>
-        <thead>
+    <Table data-fits>
+      <thead>
+        <tr>
+          <th>Kind</th><th>Cures</th><th>Diffusivity at 4 °C, 10⁻¹⁰ m²/s</th><th>Most water drawn</th><th
+            >Weight was off by</th
+          >
+          <th>Salt was off by</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each learning.fits as fit (fit.species + fit.fat)}
           <tr>
-            <th>Kind</th><th>Cures</th><th>Diffusivity at 4 °C, 10⁻¹⁰ m²/s</th><th>Most water drawn</th><th
-              >Weight was off by</th
-            >
-            <th>Salt was off by</th>
-          </tr>
-        </thead>
-        <tbody>
-          {#each learning.fits as fit (fit.species + fit.fat)}
-            <tr>
-              <th scope="row">{fit.name} <span class="soft">({fit.fat})</span></th>
-              <td>{fit.runs}</td>
-              <td
-                >{science(fit.parameters.diffusivity.likely)}
-                <span class="soft"
-                  >{science(fit.parameters.diffusivity.low)} to {science(fit.parameters.diffusivity.high)}</span
-                ></td
-              >
-              <td
-                >{share(fit.parameters.mostLoss.likely)}
-                <span class="soft">{share(fit.parameters.mostLoss.low)} to {share(fit.parameters.mostLoss.high)}</span
-                ></td
-              >
-              <td>{off(fit.weightOff)}</td>
-              <td>{off(fit.saltOff)}</td>
-            </tr>
-          {/each}
-          <tr>
-            <th scope="row">as shipped</th><td></td>
+            <th scope="row">{fit.name} <span class="soft">({fit.fat})</span></th>
+            <td>{fit.runs}</td>
             <td
-              >{science(learning.shipped.diffusivity.likely)}
+              >{science(fit.parameters.diffusivity.likely)}
               <span class="soft"
-                >{science(learning.shipped.diffusivity.low)} to {science(learning.shipped.diffusivity.high)}</span
+                >{science(fit.parameters.diffusivity.low)} to {science(fit.parameters.diffusivity.high)}</span
               ></td
             >
             <td
-              >{share(learning.shipped.mostLoss.likely)}
-              <span class="soft">{share(learning.shipped.mostLoss.low)} to {share(learning.shipped.mostLoss.high)}</span
+              >{share(fit.parameters.mostLoss.likely)}
+              <span class="soft">{share(fit.parameters.mostLoss.low)} to {share(fit.parameters.mostLoss.high)}</span
               ></td
             >
-            <td></td><td></td>
+            <td>{off(fit.weightOff)}</td>
+            <td>{off(fit.saltOff)}</td>
           </tr>
-        </tbody>
-      </table>
-    </div>
+        {/each}
+        <tr>
+          <th scope="row">as shipped</th><td></td>
+          <td
+            >{science(learning.shipped.diffusivity.likely)}
+            <span class="soft"
+              >{science(learning.shipped.diffusivity.low)} to {science(learning.shipped.diffusivity.high)}</span
+            ></td
+          >
+          <td
+            >{share(learning.shipped.mostLoss.likely)}
+            <span class="soft">{share(learning.shipped.mostLoss.low)} to {share(learning.shipped.mostLoss.high)}</span
+            ></td
+          >
+          <td></td><td></td>
+        </tr>
+      </tbody>
+    </Table>
   {/if}
   <p class="soft">
     Least squares on weights and meter readings, with the shipped range as what was believed before (Levenberg and
@@ -104,8 +104,8 @@
     operation="set-learning"
     submit={learning.on ? 'Switch learning off' : 'Switch learning on'}
     tone="quiet"
+    also={{ cure: !learning.on ? 'on' : undefined }}
   >
-    {#if !learning.on}<input type="hidden" name="cure" value="on" />{/if}
     <p data-learning={learning.on ? 'on' : 'off'}>
       {learning.on
         ? 'Forecasts lean on what this house weighed and measured.'
@@ -114,39 +114,35 @@
   </OperationForm>
 </section>
 {#if learning.points.length > 0}
-  <details class="sheet">
-    <summary>Every finished cure</summary>
-    <div class="sideways">
-      <table class="plain">
-        <thead
-          ><tr
-            ><th>Ended</th><th>Piece</th><th>School</th><th>What</th><th>Forecast</th><th>Measured</th><th>Tasted</th
-            ></tr
-          ></thead
-        >
-        <tbody>
-          {#each learning.points as point (`${point.seq} ${point.what}`)}
-            <tr>
-              <td class="soft">{dayAndTime(point.ended, zone)}</td>
-              <td><a class="link" href="/piece/{point.piece}">{point.name}</a></td>
-              <td>{SCHOOL_WORDS[point.method as School].name}</td>
-              <td>{point.what === 'loss' ? 'weight lost' : 'salt'}</td>
-              <td
-                >{point.forecast.likely.toFixed(1)} %
-                <span class="soft">({point.forecast.low.toFixed(1)} to {point.forecast.high.toFixed(1)})</span></td
-              >
-              <td><b>{point.measured.toFixed(1)} %</b></td>
-              <td class="soft"
-                >{SALT_TASTE_WORDS[point.saltTaste as keyof typeof SALT_TASTE_WORDS]}{point.taste
-                  ? `, ${point.taste} of 5`
-                  : ''}</td
-              >
-            </tr>
-          {/each}
-        </tbody>
-      </table>
-    </div>
-  </details>
+  <Fold class="sheet" title="Every finished cure">
+    <Table>
+      <thead
+        ><tr
+          ><th>Ended</th><th>Piece</th><th>School</th><th>What</th><th>Forecast</th><th>Measured</th><th>Tasted</th></tr
+        ></thead
+      >
+      <tbody>
+        {#each learning.points as point (`${point.seq} ${point.what}`)}
+          <tr>
+            <td class="soft">{dayAndTime(point.ended, zone)}</td>
+            <td><a class="link" href="/piece/{point.piece}">{point.name}</a></td>
+            <td>{SCHOOL_WORDS[point.method as School].name}</td>
+            <td>{point.what === 'loss' ? 'weight lost' : 'salt'}</td>
+            <td
+              >{point.forecast.likely.toFixed(1)} %
+              <span class="soft">({point.forecast.low.toFixed(1)} to {point.forecast.high.toFixed(1)})</span></td
+            >
+            <td><b>{point.measured.toFixed(1)} %</b></td>
+            <td class="soft"
+              >{SALT_TASTE_WORDS[point.saltTaste as keyof typeof SALT_TASTE_WORDS]}{point.taste
+                ? `, ${point.taste} of 5`
+                : ''}</td
+            >
+          </tr>
+        {/each}
+      </tbody>
+    </Table>
+  </Fold>
 {/if}
 <p class="caution">
   A meter and a scale say what was in these pieces, not what is in the next. Guidance only: your local code and licensed
@@ -154,8 +150,7 @@
 </p>
 
 <style>
-  section,
-  details {
+  section {
     margin-bottom: 0.9rem;
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { SCHOOL_IDS } from '$lib/core/activity/cure/lists.ts';
   import BookFile from '$lib/ui/book/BookFile.svelte';
   import BookList from '$lib/ui/book/BookList.svelte';
@@ -15,18 +16,11 @@
 <h1>Recipe book</h1>
 <CureTabs />
 <BookList pages={data.recipes} {groups} path="/cure/recipes" />
-<details class="sheet">
-  <summary>Write a new recipe</summary>
+<Fold class="sheet" title="Write a new recipe">
   <RecipeForm />
-</details>
+</Fold>
 <BookFile list="recipes" path="/cure/recipes" />
 <p class="caution">
   Ratios are starting points, tasted and not measured. Volumes are no weights: fine and flake salt differ almost
   two-fold. Guidance only: your local code and licensed practice decide.
 </p>
-
-<style>
-  details {
-    margin-bottom: 0.7rem;
-  }
-</style>

@@ -1,4 +1,10 @@
 <script lang="ts">
+  import Line from '$lib/ui/kit/Line.svelte';
+  import Lines from '$lib/ui/kit/Lines.svelte';
+  import Select from '$lib/ui/kit/Select.svelte';
+  import Button from '$lib/ui/kit/Button.svelte';
+  import Table from '$lib/ui/kit/Table.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { invalidateAll } from '$app/navigation';
   import { DELIMITERS } from '$lib/core/log/csv.ts';
   import { TIME_ORDERS, type TimeOrder } from '$lib/core/log/times.ts';
@@ -89,20 +95,19 @@
       </label>
       <label class="paste">
         <span>Or paste its lines</span>
-        <textarea rows="5" bind:value={pasted} placeholder="time;air °C&#10;2026-03-12 18:00;-22,4"></textarea>
+        <Lines rows={5} bind:value={pasted} placeholder="time;air °C&#10;2026-03-12 18:00;-22,4" />
       </label>
-      <button
-        type="button"
-        class="framed ember"
+      <Button
+        tone="ember"
         disabled={pasted.trim() === '' || run.busy}
-        onclick={() => run.take(new Blob([pasted], { type: 'text/csv' }), 'pasted.csv')}>Look at it</button
+        onclick={() => run.take(new Blob([pasted], { type: 'text/csv' }), 'pasted.csv')}>Look at it</Button
       >
       {#if run.busy}<p role="status">Handing it over…</p>{/if}
       {#if run.trouble}<p class="trouble" role="alert">{run.trouble}</p>{/if}
     </section>
     <section class="sheet stack">
       <h2>Taken in before</h2>
-      <table class="plain">
+      <Table>
         <tbody>
           {#each data.past as each (each.seq)}
             <tr>
@@ -117,9 +122,8 @@
             </tr>
           {:else}<tr><td class="soft">No file yet.</td></tr>{/each}
         </tbody>
-      </table>
-      <details>
-        <summary>A few readings, typed</summary>
+      </Table>
+      <Fold title="A few readings, typed">
         <OperationForm operation="store-readings" submit="Keep them">
           <Field
             name="sensor"
@@ -134,7 +138,7 @@
             placeholder="2026-03-12T18:00, -22.4"
           />
         </OperationForm>
-      </details>
+      </Fold>
     </section>
   </div>
 {:else if run.mapping && !run.job}
@@ -150,121 +154,117 @@
     <div class="fields broad">
       <label
         >Columns parted by
-        <select
+        <Select
           value={run.mapping.delimiter}
           onchange={(event) => run.set({ delimiter: event.currentTarget.value as ',' })}
         >
           {#each DELIMITERS as mark (mark)}<option value={mark}>{MARKS[mark]}</option>{/each}
-        </select></label
+        </Select></label
       >
       <label
         >Lines above the readings
-        <input
+        <Line
           type="number"
           min="0"
           max="200"
-          value={run.mapping.skip}
+          value={String(run.mapping.skip)}
           onchange={(event) => run.set({ skip: Number(event.currentTarget.value) })}
         /></label
       >
       <label
         >Times are written
-        <select
+        <Select
           value={run.mapping.order}
           onchange={(event) => run.set({ order: event.currentTarget.value as TimeOrder })}
         >
           {#each TIME_ORDERS as order (order)}<option value={order}>{ORDER_WORDS[order]}</option>{/each}
-        </select>
+        </Select>
         {#if run.file.asks.includes('order')}<span class="hint">Day or month first: both fit. Say which.</span
           >{/if}</label
       >
       {#if run.file.asks.includes('zone')}
         <label
           >The logger’s clock keeps
-          <select value={run.mapping.zone} onchange={(event) => run.set({ zone: event.currentTarget.value })}>
+          <Select value={run.mapping.zone} onchange={(event) => run.set({ zone: event.currentTarget.value })}>
             <option value="">say which zone…</option>
             {#each zones as each (each)}<option value={each}>{each === zone ? `${each}, as the house` : each}</option
               >{/each}
-          </select>
+          </Select>
           <span class="hint">Its times name no zone.</span></label
         >
       {/if}
       <label
         >Decimal mark
-        <select
+        <Select
           value={run.mapping.decimal}
           onchange={(event) => run.set({ decimal: event.currentTarget.value as '.' })}
         >
           <option value=".">point</option><option value=",">comma</option>
-        </select></label
+        </Select></label
       >
       <label
         >Its clock was behind by, min
-        <input inputmode="decimal" placeholder="0" bind:value={behind} />
+        <Line inputmode="decimal" placeholder="0" bind:value={behind} />
         <span class="hint">Ahead: a minus. Empty: it was right.</span></label
       >
     </div>
-    <div class="sideways">
-      <table class="plain">
-        <thead>
-          <tr>
-            <th>Row</th>
-            {#each headings as heading, column (column)}
-              <th class="heading">
-                <span>{heading}</span>
-                {#if column === run.mapping.time || column === run.mapping.day}
-                  <span class="soft">{column === run.mapping.day ? 'day' : 'time'}</span>
-                {:else}
-                  <select
-                    aria-label="Sensor of {heading}"
-                    value={valueOf(column)?.sensor ?? ''}
-                    onchange={(event) => setValue(column, { sensor: event.currentTarget.value })}
+    <Table>
+      <thead>
+        <tr>
+          <th>Row</th>
+          {#each headings as heading, column (column)}
+            <th class="heading">
+              <span>{heading}</span>
+              {#if column === run.mapping.time || column === run.mapping.day}
+                <span class="soft">{column === run.mapping.day ? 'day' : 'time'}</span>
+              {:else}
+                <Select
+                  aria-label="Sensor of {heading}"
+                  value={valueOf(column)?.sensor ?? ''}
+                  onchange={(event) => setValue(column, { sensor: event.currentTarget.value })}
+                >
+                  <option value="">leave out</option>
+                  {#each data.sensors as sensor (sensor.id)}<option value={sensor.id}>{sensor.name}</option>{/each}
+                </Select>
+                {#if valueOf(column)?.sensor}
+                  <Select
+                    aria-label="Unit of {heading}"
+                    value={valueOf(column)?.unit ?? 'C'}
+                    onchange={(event) => setValue(column, { unit: event.currentTarget.value as 'C' })}
                   >
-                    <option value="">leave out</option>
-                    {#each data.sensors as sensor (sensor.id)}<option value={sensor.id}>{sensor.name}</option>{/each}
-                  </select>
-                  {#if valueOf(column)?.sensor}
-                    <select
-                      aria-label="Unit of {heading}"
-                      value={valueOf(column)?.unit ?? 'C'}
-                      onchange={(event) => setValue(column, { unit: event.currentTarget.value as 'C' })}
-                    >
-                      <option value="C">°C</option><option value="F">°F</option>
-                    </select>
-                  {/if}
+                    <option value="C">°C</option><option value="F">°F</option>
+                  </Select>
                 {/if}
-              </th>
-            {/each}
-            <th>Understood as</th>
-          </tr>
-        </thead>
-        <tbody>
-          {#each run.rows.slice(0, 12) as row (row.row)}
-            <tr class:bad={row.troubles.length > 0}>
-              <td class="soft">{row.row}</td>
-              {#each headings as _, column (column)}<td>{row.cells[column] ?? ''}</td>{/each}
-              <td>
-                {#if row.at !== null}{dayAndTime(row.at, zone)}: {row.values
-                    .map((value) => (value === null ? '–' : formatTemperature(value, units)))
-                    .join(', ')}{/if}
-                {#each row.troubles as trouble (trouble.code + trouble.seen)}<span class="say"
-                    >{ROW_WORDS[trouble.code] ?? trouble.code}</span
-                  >
-                {/each}
-              </td>
-            </tr>
+              {/if}
+            </th>
           {/each}
-        </tbody>
-      </table>
-    </div>
+          <th>Understood as</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each run.rows.slice(0, 12) as row (row.row)}
+          <tr class:bad={row.troubles.length > 0}>
+            <td class="soft">{row.row}</td>
+            {#each headings as _, column (column)}<td>{row.cells[column] ?? ''}</td>{/each}
+            <td>
+              {#if row.at !== null}{dayAndTime(row.at, zone)}: {row.values
+                  .map((value) => (value === null ? '–' : formatTemperature(value, units)))
+                  .join(', ')}{/if}
+              {#each row.troubles as trouble (trouble.code + trouble.seen)}<span class="say"
+                  >{ROW_WORDS[trouble.code] ?? trouble.code}</span
+                >
+              {/each}
+            </td>
+          </tr>
+        {/each}
+      </tbody>
+    </Table>
     {#if bad > 0}<p class="soft">{bad} of the first {run.rows.length} rows cannot be taken as it stands.</p>{/if}
     {#if run.trouble}<p class="trouble" role="alert">{run.trouble}</p>{/if}
     {#if unsaid.length > 0}<p class="caution">Still to say: {unsaid.join('; ')}.</p>{/if}
     <p class="buttons">
-      <button type="button" class="framed ember" disabled={unsaid.length > 0 || run.busy} onclick={start}
-        >Take it in</button
-      >
-      <button type="button" class="framed" onclick={() => run.again()}>Another file</button>
+      <Button tone="ember" disabled={unsaid.length > 0 || run.busy} onclick={start}>Take it in</Button>
+      <Button onclick={() => run.again()}>Another file</Button>
     </p>
   </section>
 {:else if run.job}
@@ -277,9 +277,7 @@
     gap: 0.2rem;
     font-weight: 600;
   }
-  input,
-  select,
-  textarea {
+  input {
     min-height: 48px;
     background: var(--surface);
     color: var(--ink);
@@ -298,9 +296,6 @@
   }
   .heading {
     min-width: 9rem;
-  }
-  .heading select {
-    margin-top: 0.2rem;
   }
   .bad td {
     background: var(--ember-wash);

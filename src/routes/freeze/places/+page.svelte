@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { DAY } from '$lib/core/measure/spans.ts';
   import { untrack } from 'svelte';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
@@ -107,24 +108,22 @@
         </p>
       {/each}
       {#if place.kind !== 'bench'}
-        <details>
-          <summary>Read its thermometer</summary>
-          <OperationForm operation="read-place" subject={place.id} submit="Write it down">
-            <input type="hidden" name="place" value={place.name} />
+        <Fold title="Read its thermometer">
+          <OperationForm operation="read-place" subject={place.id} submit="Write it down" also={{ place: place.name }}>
             <Field name="reading" label="It shows" kind="quantity" units={temperatureUnits(units)} />
             <Field name="at" label="When" kind="time" optional hint="Empty means now." />
           </OperationForm>
-        </details>
+        </Fold>
       {/if}
-      <details>
-        <summary>Set it up</summary>
+      <Fold title="Set it up">
         <PlaceForm {place} {units} />
-        <OperationForm operation="set-place" subject="{place.id}-off" submit="Take off the list" tone="quiet">
-          <input type="hidden" name="id" value={place.id} />
-          <input type="hidden" name="name" value={place.name} />
-          <input type="hidden" name="kind" value={place.kind} />
-          <input type="hidden" name="withdraw" value="on" />
-        </OperationForm>
+        <OperationForm
+          operation="set-place"
+          subject="{place.id}-off"
+          submit="Take off the list"
+          tone="quiet"
+          also={{ id: place.id, name: place.name, kind: place.kind, withdraw: 'on' }}
+        ></OperationForm>
         {#each place.sensors as sensor (sensor.id)}
           <h3>{sensor.name}</h3>
           <SensorForm {sensor} places={data.view.places} />
@@ -133,13 +132,10 @@
             subject="{sensor.id}-off"
             submit="Take {sensor.name} off the list"
             tone="quiet"
-          >
-            <input type="hidden" name="id" value={sensor.id} />
-            <input type="hidden" name="name" value={sensor.name} />
-            <input type="hidden" name="withdraw" value="on" />
-          </OperationForm>
+            also={{ id: sensor.id, name: sensor.name, withdraw: 'on' }}
+          ></OperationForm>
         {/each}
-      </details>
+      </Fold>
     </section>
   {/each}
   {#each data.view.unlisted as place (place.name)}
@@ -158,21 +154,18 @@
 </div>
 <div class="cards">
   <section class="sheet">
-    <details open={data.view.places.length === 0}>
-      <summary>A new place</summary>
+    <Fold open={data.view.places.length === 0} title="A new place">
       <PlaceForm {units} />
-    </details>
+    </Fold>
   </section>
   <section class="sheet">
-    <details>
-      <summary>A new sensor</summary>
+    <Fold title="A new sensor">
       <SensorForm places={data.view.places} />
-    </details>
+    </Fold>
     {#each data.view.idle as sensor (sensor.id)}
-      <details>
-        <summary>{sensor.name}, standing nowhere</summary>
+      <Fold title="{sensor.name}, standing nowhere">
         <SensorForm {sensor} places={data.view.places} />
-      </details>
+      </Fold>
     {/each}
     <p class="soft small">
       Its readings come as <a class="link" href="/freeze/import">a logger’s file</a>, live from a logger with a key, or
@@ -188,21 +181,24 @@
           {#if device.revoked}<span class="soft">key taken back: “{device.revoked.reason}”</span>{/if}
         </p>
         {#if !device.revoked}
-          <details>
-            <summary>Take its key back</summary>
-            <OperationForm operation="revoke-device" subject={device.id} submit="Take it back" tone="quiet">
-              <input type="hidden" name="device" value={device.id} />
+          <Fold title="Take its key back">
+            <OperationForm
+              operation="revoke-device"
+              subject={device.id}
+              submit="Take it back"
+              tone="quiet"
+              also={{ device: device.id }}
+            >
               <Field name="reason" label="Why" placeholder="lost on the quay" />
             </OperationForm>
-          </details>
+          </Fold>
         {/if}
       </div>
     {:else}<p class="soft">None has a key yet.</p>{/each}
     {#each data.view.waiting as each (each.sensor + each.cause)}
       <p class="trouble">{each.count} more readings of {each.sensor} not believed, {causeWords(each.cause)}.</p>
     {/each}
-    <details>
-      <summary>Give a logger a key</summary>
+    <Fold title="Give a logger a key">
       <OperationForm operation="key-device" submit="Give it this key" onDone={() => (given = data.newKey)}>
         <Field name="name" label="Logger" placeholder="Chest freezer logger" />
         <Field
@@ -212,7 +208,7 @@
           hint="Copy it into the logger now: the house keeps only its hash. It sends to POST /api/v1/readings."
         />
       </OperationForm>
-    </details>
+    </Fold>
   </section>
 </div>
 

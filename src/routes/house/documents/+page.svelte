@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import DocumentForm from '$lib/ui/house/DocumentForm.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
@@ -31,25 +32,27 @@
           <a class="link" href="/files/{document.file.hash}" rel="external">{document.file.name}</a>
         </p>{/if}
       {#if !document.withdrawn}
-        <details>
-          <summary>{SAY.again}</summary>
+        <Fold title={SAY.again}>
           <DocumentForm {document} />
-        </details>
-        <details>
-          <summary>{SAY.withdraw}</summary>
-          <OperationForm operation="withdraw-document" subject={document.id} submit={SAY.withdraw} tone="quiet">
-            <input type="hidden" name="id" value={document.id} />
+        </Fold>
+        <Fold title={SAY.withdraw}>
+          <OperationForm
+            operation="withdraw-document"
+            subject={document.id}
+            submit={SAY.withdraw}
+            tone="quiet"
+            also={{ id: document.id }}
+          >
             <Field name="reason" label={SAY.reason} />
           </OperationForm>
-        </details>
+        </Fold>
       {/if}
     </li>
   {:else}<li class="sheet">{SAY.none}</li>{/each}
 </ul>
-<details class="sheet" open={data.documents.length === 0}>
-  <summary>{SAY.add}</summary>
+<Fold class="sheet" open={data.documents.length === 0} title={SAY.add}>
   <DocumentForm />
-</details>
+</Fold>
 <p class="caution">{SAY.caution}</p>
 
 <style>

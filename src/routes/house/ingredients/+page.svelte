@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Line from '$lib/ui/kit/Line.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { ALLERGENS } from '$lib/core/codes/allergens.ts';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
@@ -30,7 +32,7 @@
 <div class="halves">
   <section class="sheet">
     <div class="title">
-      <input aria-label={SAY.narrow} placeholder={SAY.narrow} bind:value={filter} />
+      <Line aria-label={SAY.narrow} placeholder={SAY.narrow} bind:value={filter} />
       <a class="link" href="/house/ingredients?add">{SAY.add}</a>
     </div>
     <ul data-ingredients={data.rows.length}>
@@ -63,12 +65,16 @@
               )}{chosen.instead.reason ? `: ${chosen.instead.reason}` : ''}</span
             >
           </p>
-          <OperationForm operation="ingredient-back" subject={chosen.id} submit={SAY.back}>
-            <input type="hidden" name="id" value={chosen.id} />
-          </OperationForm>
+          <OperationForm operation="ingredient-back" subject={chosen.id} submit={SAY.back} also={{ id: chosen.id }}
+          ></OperationForm>
         {:else}
-          <OperationForm operation="use-instead" subject={chosen.id} submit={SAY.swap} tone="ember">
-            <input type="hidden" name="id" value={chosen.id} />
+          <OperationForm
+            operation="use-instead"
+            subject={chosen.id}
+            submit={SAY.swap}
+            tone="ember"
+            also={{ id: chosen.id }}
+          >
             <Field
               name="instead"
               label={SAY.instead}
@@ -90,18 +96,25 @@
           {:else}<li class="soft">{SAY.madeWithNothing}</li>{/each}
         </ul>
         {#if chosen.own}
-          <OperationForm operation="withdraw-ingredient" subject={chosen.id} submit={SAY.withdraw} tone="quiet">
-            <input type="hidden" name="id" value={chosen.id} />
-          </OperationForm>
+          <OperationForm
+            operation="withdraw-ingredient"
+            subject={chosen.id}
+            submit={SAY.withdraw}
+            tone="quiet"
+            also={{ id: chosen.id }}
+          ></OperationForm>
         {/if}
       </section>
     {/if}
     {#if chosen || data.adding}
       {#key chosen?.id}
-        <details class="sheet" open={data.adding}>
-          <summary>{chosen ? SAY.more : SAY.add}</summary>
-          <OperationForm operation="set-ingredient" subject={chosen?.id ?? ''} submit={SAY.keep}>
-            <input type="hidden" name="id" value={chosen?.id ?? ''} />
+        <Fold class="sheet" open={data.adding} title={chosen ? SAY.more : SAY.add}>
+          <OperationForm
+            operation="set-ingredient"
+            subject={chosen?.id ?? ''}
+            submit={SAY.keep}
+            also={{ id: chosen?.id ?? '' }}
+          >
             <Field name="name" label={SAY.name} value={chosen?.name ?? ''} />
             <Field name="alsoCalled" label={SAY.alsoCalled} optional value={chosen?.alsoCalled.join(', ') ?? ''} />
             {#each [{ name: 'holds', label: SAY.holds }, { name: 'mayHold', label: SAY.mayHold }] as const as { name, label } (name)}
@@ -112,7 +125,7 @@
             <Field name="note" label={SAY.note} optional value={chosen?.note ?? ''} />
             <Field name="reason" label={SAY.why} optional />
           </OperationForm>
-        </details>
+        </Fold>
       {/key}
     {:else}
       <section class="sheet"><p class="soft">{SAY.choose}</p></section>
@@ -124,16 +137,6 @@
 <style>
   .title {
     margin-bottom: 0.5rem;
-  }
-  .title input {
-    flex: 1;
-    min-width: 8rem;
-    min-height: 48px;
-    padding: 0 0.7rem;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    background-color: var(--surface);
-    color: var(--ink);
   }
   h3 {
     font-weight: 600;

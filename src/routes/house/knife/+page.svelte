@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Select from '$lib/ui/kit/Select.svelte';
+  import Button from '$lib/ui/kit/Button.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import Division from '$lib/ui/cut/Division.svelte';
@@ -35,16 +37,16 @@
       <input type="hidden" name="by" value={data.history.by} />
       <label>
         Of
-        <select
+        <Select
           name="species"
           value={data.history.species}
           onchange={(event) => event.currentTarget.form?.requestSubmit()}
         >
           <option value="">every kind</option>
           {#each data.kinds as kind (kind.id)}<option value={kind.id}>{kind.name}</option>{/each}
-        </select>
+        </Select>
       </label>
-      <noscript><button>Show</button></noscript>
+      <noscript><Button type="submit">Show</Button></noscript>
     </form>
   {/if}
   <Yields groups={data.history.groups} by={data.history.by} />
@@ -112,12 +114,5 @@
   }
   h3 {
     font-weight: 700;
-  }
-  .of select {
-    min-height: 44px;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    background-color: var(--surface);
-    color: var(--ink);
   }
 </style>

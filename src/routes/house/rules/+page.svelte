@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Table from '$lib/ui/kit/Table.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import { houseLimitWord } from '$lib/words/house-limits.ts';
@@ -23,31 +25,29 @@
 <h1>Rule books and notice</h1>
 <section class="sheet">
   <h2>Number by number</h2>
-  <div class="sideways">
-    <table class="plain">
-      <thead>
+  <Table least="rows">
+    <thead>
+      <tr>
+        <th scope="col">What the house may set in its copy</th>
+        {#each data.profiles as profile (profile.id)}
+          <th scope="col"
+            >{profile.name}{profile.id === data.house.profile ? ' (in force)' : ''}
+            {#if profile.house}<br /><a class="link" href="/house/rules?copy={profile.id}#copy">change it</a>{/if}</th
+          >
+        {/each}
+      </tr>
+    </thead>
+    <tbody>
+      {#each data.limits as limit (limit.id)}
         <tr>
-          <th scope="col">What the house may set in its copy</th>
-          {#each data.profiles as profile (profile.id)}
-            <th scope="col"
-              >{profile.name}{profile.id === data.house.profile ? ' (in force)' : ''}
-              {#if profile.house}<br /><a class="link" href="/house/rules?copy={profile.id}#copy">change it</a>{/if}</th
-            >
+          <th scope="row">{houseLimitWord(limit.id)}</th>
+          {#each limit.values as cell (cell.profile)}
+            <td class:changed={cell.changed}>{said(cell.value, limit)}</td>
           {/each}
         </tr>
-      </thead>
-      <tbody>
-        {#each data.limits as limit (limit.id)}
-          <tr>
-            <th scope="row">{houseLimitWord(limit.id)}</th>
-            {#each limit.values as cell (cell.profile)}
-              <td class:changed={cell.changed}>{said(cell.value, limit)}</td>
-            {/each}
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  </div>
+      {/each}
+    </tbody>
+  </Table>
   {#each data.profiles.filter((profile) => profile.house) as profile (profile.id)}
     <p class:trouble={(profile.house?.looser.length ?? 0) > 0}>
       <b>{profile.name}</b>: {names[profile.house!.by] ?? profile.house!.by}, “{profile.house!.reason}”{profile.house!
@@ -62,19 +62,21 @@
   </p>
 </section>
 <div class="halves">
-  <details class="sheet" id="copy" open={data.copy !== null}>
-    <summary>{data.copy ? `Change ${data.copy.name}` : 'Make a copy of the house’s own'}</summary>
+  <Fold
+    class="sheet"
+    id="copy"
+    open={data.copy !== null}
+    title={data.copy ? `Change ${data.copy.name}` : 'Make a copy of the house’s own'}
+  >
     {#key data.copy?.id}
       <OperationForm
         operation="set-profile"
+        also={{ id: data.copy?.id, base: data.copy?.base }}
         subject={data.copy?.id ?? 'new'}
         seen={data.houseVersion}
         submit={data.copy ? 'Set it' : 'Make it'}
       >
-        {#if data.copy}
-          <input type="hidden" name="id" value={data.copy.id} />
-          <input type="hidden" name="base" value={data.copy.base} />
-        {:else}
+        {#if !data.copy}
           <Field name="id" label="Short id" value="house-" hint="house- and small letters, such as house-counter" />
           <Field name="base" label="A copy of" kind="choice" options={data.bases} />
         {/if}
@@ -109,7 +111,7 @@
         <Field name="own" label="I answer for it where it is looser than its base" kind="tick" />
       </OperationForm>
     {/key}
-  </details>
+  </Fold>
   <section class="sheet">
     <h2>Raw-food notice</h2>
     <blockquote>{data.notice.text}</blockquote>
@@ -132,9 +134,6 @@
 </div>
 
 <style>
-  table {
-    min-width: 44rem;
-  }
   th[scope='row'] {
     border-top: 1px solid var(--line);
     color: var(--ink);

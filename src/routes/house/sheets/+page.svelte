@@ -27,8 +27,13 @@
     Version {data.sheet.version}{data.own ? `. ${names[data.own.by] ?? data.own.by}: “${data.own.reason}”` : ''}
   </p>
   {#key `${data.sheet.id}:${data.sheet.version}`}
-    <OperationForm operation="set-sheet" subject={data.sheet.id} seen={data.houseVersion} submit="Set the sheet">
-      <input type="hidden" name="sheet" value={data.sheet.id} />
+    <OperationForm
+      operation="set-sheet"
+      subject={data.sheet.id}
+      seen={data.houseVersion}
+      submit="Set the sheet"
+      also={{ sheet: data.sheet.id }}
+    >
       {#each data.sheet.attributes as attribute, row (attribute.id)}
         <fieldset>
           <legend>{attribute.name}</legend>

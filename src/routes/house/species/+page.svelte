@@ -1,4 +1,7 @@
 <script lang="ts">
+  import Line from '$lib/ui/kit/Line.svelte';
+  import Table from '$lib/ui/kit/Table.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { speciesIndex } from '$lib/core/fish/search.ts';
   import { PARASITES, SPECIES_GROUPS, SPECIES_HAZARDS } from '$lib/core/fish/kinds.ts';
   import Field from '$lib/ui/controls/Field.svelte';
@@ -73,7 +76,7 @@
 <div class="halves">
   <section class="sheet">
     <div class="title">
-      <input aria-label="Narrow the list" placeholder="by any name" bind:value={filter} />
+      <Line aria-label="Narrow the list" placeholder="by any name" bind:value={filter} />
       <a class="link" href="/house/species?add">Add a species</a>
     </div>
     <ul>
@@ -100,7 +103,7 @@
               : ''} (<a class="link" href="/ledger?seq={own.seq}#e{own.seq}">entry {own.seq}</a>)
           </p>
         {/if}
-        <table class="plain">
+        <Table>
           <tbody>
             {#each figures as row (row.what)}
               <tr>
@@ -118,7 +121,7 @@
               </tr>
             {/each}
           </tbody>
-        </table>
+        </Table>
       </section>
       {#each data.lookalikes as group (group.id)}
         <section class="sheet">
@@ -138,17 +141,15 @@
       {/each}
     {/if}
     {#if chosen || data.adding}
-      <details class="sheet no-print" open={data.adding}>
-        <summary>{chosen ? 'Set the house’s own values' : 'Add a species'}</summary>
+      <Fold class="sheet no-print" open={data.adding} title={chosen ? 'Set the house’s own values' : 'Add a species'}>
         <OperationForm
           operation="set-species"
+          also={{ id: chosen?.id }}
           subject={chosen?.id ?? 'new'}
           seen={data.houseVersion}
           submit={chosen ? 'Set them' : 'Add it'}
         >
-          {#if chosen}
-            <input type="hidden" name="id" value={chosen.id} />
-          {:else}
+          {#if !chosen}
             <Field name="id" label="Short id" hint="small letters and hyphens, such as pale-wrasse" />
           {/if}
           <div class="fields broad">
@@ -176,7 +177,7 @@
           <Field name="own" label="I answer for it where it is looser than what ships" kind="tick" />
           {#if own && !own.added}<Field name="withdraw" label="Take the house’s values back" kind="tick" />{/if}
         </OperationForm>
-      </details>
+      </Fold>
     {:else}
       <p class="soft">Touch a species for its names, hazards, handling, look-alikes and sources.</p>
     {/if}
@@ -186,16 +187,6 @@
 <style>
   .title {
     margin-bottom: 0.5rem;
-  }
-  .title input {
-    flex: 1;
-    min-width: 10rem;
-    min-height: 48px;
-    padding-inline: 0.7rem;
-    background-color: var(--surface);
-    color: var(--ink);
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
   }
   ul {
     max-height: 70vh;

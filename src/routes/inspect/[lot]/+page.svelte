@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Table from '$lib/ui/kit/Table.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import Guide from '$lib/ui/marks/Guide.svelte';
@@ -69,9 +70,8 @@
       touched = false;
       seen = null;
     }}
+    also={{ lot: view.lot.id, sheet: view.sheet.id }}
   >
-    <input type="hidden" name="lot" value={view.lot.id} />
-    <input type="hidden" name="sheet" value={view.sheet.id} />
     <div class="halves main">
       <div class="attributes">
         {#each view.sheet.attributes as attribute (attribute.id)}
@@ -161,7 +161,7 @@
 {#if view.supplierBlocks.length > 0}
   <section class="sheet before">
     <h2>Blocks from {lot.supplier}</h2>
-    <table class="plain">
+    <Table>
       <thead><tr><th>Came</th><th>Lot</th><th>Grade</th><th>A kilogram</th></tr></thead>
       <tbody>
         {#each view.supplierBlocks as block (block.lot)}
@@ -173,7 +173,7 @@
           </tr>
         {/each}
       </tbody>
-    </table>
+    </Table>
   </section>
 {/if}
 {#if view.lot.inspections.length > 0}

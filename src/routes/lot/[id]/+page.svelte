@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Table from '$lib/ui/kit/Table.svelte';
   import { page } from '$app/state';
   import MassFlow from '$lib/ui/charts/MassFlow.svelte';
   import { dayAndTime, formatMass } from '$lib/ui/format.ts';
@@ -142,42 +143,40 @@
       >
     </p>
   </div>
-  <div class="sideways">
-    <table class="plain">
-      <thead>
-        <tr
-          ><th>Piece</th><th>Windows</th><th>Use</th><th>Where</th><th class="n">Made</th><th class="n">Left</th><th
-            class="n">Cost</th
-          ></tr
-        >
-      </thead>
-      <tbody>
-        {#each view.rows as row (row.id)}
-          <tr class:gone={row.gone !== null} data-piece={row.id}>
-            <td>
-              <span class="tree" aria-hidden="true">{'· '.repeat(Math.min(6, row.depth))}</span><a
-                class="link"
-                href="/piece/{row.id}">{row.name}</a
+  <Table>
+    <thead>
+      <tr
+        ><th>Piece</th><th>Windows</th><th>Use</th><th>Where</th><th class="n">Made</th><th class="n">Left</th><th
+          class="n">Cost</th
+        ></tr
+      >
+    </thead>
+    <tbody>
+      {#each view.rows as row (row.id)}
+        <tr class:gone={row.gone !== null} data-piece={row.id}>
+          <td>
+            <span class="tree" aria-hidden="true">{'· '.repeat(Math.min(6, row.depth))}</span><a
+              class="link"
+              href="/piece/{row.id}">{row.name}</a
+            >
+            <span class="soft">{row.id}{row.parents.length > 1 ? ` from ${row.parents.length}` : ''}</span>
+          </td>
+          <td class="marks">
+            {#each row.windows as window (window.route)}
+              <span title="{ROUTE_WORDS[window.route]}: {window.state}"
+                ><LevelMark state={window.state} size={18} /></span
               >
-              <span class="soft">{row.id}{row.parents.length > 1 ? ` from ${row.parents.length}` : ''}</span>
-            </td>
-            <td class="marks">
-              {#each row.windows as window (window.route)}
-                <span title="{ROUTE_WORDS[window.route]}: {window.state}"
-                  ><LevelMark state={window.state} size={18} /></span
-                >
-              {/each}
-            </td>
-            <td>{row.use === '' ? '' : USE_WORDS[row.use]}</td>
-            <td>{row.gone ? GONE_WORDS[row.gone] : row.place}</td>
-            <td class="n">{formatMass(row.grams, units)}</td>
-            <td class="n">{formatMass(row.left, units)}</td>
-            <td class="n">{money(row.in, view.currency)}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  </div>
+            {/each}
+          </td>
+          <td>{row.use === '' ? '' : USE_WORDS[row.use]}</td>
+          <td>{row.gone ? GONE_WORDS[row.gone] : row.place}</td>
+          <td class="n">{formatMass(row.grams, units)}</td>
+          <td class="n">{formatMass(row.left, units)}</td>
+          <td class="n">{money(row.in, view.currency)}</td>
+        </tr>
+      {/each}
+    </tbody>
+  </Table>
   {#if view.pages > 1}
     <nav class="pages" aria-label="Pages of pieces">
       {#if view.page > 1}<a href={to({ page: String(view.page - 1) })} data-sveltekit-noscroll>Earlier</a>{/if}
@@ -224,9 +223,6 @@
   }
   dd {
     font-weight: 600;
-  }
-  table {
-    width: 100%;
   }
   td,
   th {

@@ -1,4 +1,9 @@
 <script lang="ts">
+  import Line from '$lib/ui/kit/Line.svelte';
+  import Select from '$lib/ui/kit/Select.svelte';
+  import Button from '$lib/ui/kit/Button.svelte';
+  import Table from '$lib/ui/kit/Table.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { page } from '$app/state';
   import type { Route } from '$lib/core/codes/window.ts';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
@@ -103,13 +108,11 @@
       >)
     </p>
     {#if owned.exception && !piece.gone}
-      <details class="no-print">
-        <summary>Take it back</summary>
-        <OperationForm operation="withdraw-exception" {piece} submit="Take it back">
-          <input type="hidden" name="exception" value={owned.seq} />
+      <Fold class="no-print" title="Take it back">
+        <OperationForm operation="withdraw-exception" {piece} submit="Take it back" also={{ exception: owned.seq }}>
           <Field name="reason" label="Why it is taken back" />
         </OperationForm>
-      </details>
+      </Fold>
     {/if}
   </div>
 {/each}
@@ -133,20 +136,19 @@
     {#if piece.cures.length === 0 && view.verdict.windows.some(({ route, state }) => route === 'raw' && state === 'open')}
       <p class="soft small">Cured, acid and seared open with raw: they are raw routes for parasites.</p>
     {/if}
-    <details class="why" data-why>
-      <summary>{HEADLINE_WORDS.inFull(view.verdict.reasons.length)}</summary>
+    <Fold class="why" data-why title={HEADLINE_WORDS.inFull(view.verdict.reasons.length)}>
       <Reasons reasons={view.verdict.reasons} {zone} {names} />
-    </details>
+    </Fold>
     <form method="GET" class="ask no-print">
-      <label>At <input type="datetime-local" name="at" value={data.asked.at} /></label>
-      <label>As known at <input type="datetime-local" name="knownAt" value={data.asked.knownAt} /></label>
+      <label>At <Line type="datetime-local" name="at" value={data.asked.at} /></label>
+      <label>As known at <Line type="datetime-local" name="knownAt" value={data.asked.knownAt} /></label>
       <label>
         Under
-        <select name="profile" value={data.asked.profile}>
+        <Select name="profile" value={data.asked.profile}>
           {#each data.profiles as profile (profile.id)}<option value={profile.id}>{profile.name}</option>{/each}
-        </select>
+        </Select>
       </label>
-      <button>Ask</button>
+      <Button type="submit">Ask</Button>
     </form>
     <p class="soft small">
       Leaned on {view.verdict.pins.profile}, catalogue {view.verdict.pins.catalogue}, {view.verdict.pins.model}.
@@ -185,7 +187,7 @@
     </section>
     <section class="sheet">
       <h2>What happened</h2>
-      <table class="plain">
+      <Table>
         <tbody>
           {#each view.history as event (event.seq)}
             <tr>
@@ -195,7 +197,7 @@
             </tr>
           {/each}
         </tbody>
-      </table>
+      </Table>
       <p class="soft small">Known here since {clockTime(piece.made.at, zone)}, {dayAndTime(piece.made.at, zone)}.</p>
     </section>
   </div>
@@ -238,9 +240,6 @@
     border-left-color: var(--water);
     background: var(--sunk);
   }
-  .why {
-    margin: 0.9rem 0 0.3rem;
-  }
   .benches {
     display: grid;
     grid-template-columns: repeat(4, 1fr);
@@ -255,9 +254,6 @@
     font-weight: 600;
     background: var(--surface);
   }
-  details[open] summary {
-    margin-bottom: 0.6rem;
-  }
   .ask {
     display: flex;
     flex-wrap: wrap;
@@ -270,19 +266,6 @@
     display: grid;
     font-size: 0.9rem;
     color: var(--soft);
-  }
-  .ask input,
-  .ask select,
-  .ask button {
-    min-height: 44px;
-    background-color: var(--surface);
-    color: var(--ink);
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-  }
-  .ask button {
-    padding: 0 1rem;
-    font-weight: 600;
   }
   .nowrap {
     white-space: nowrap;

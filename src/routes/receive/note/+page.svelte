@@ -1,4 +1,7 @@
 <script lang="ts">
+  import Lines from '$lib/ui/kit/Lines.svelte';
+  import Button from '$lib/ui/kit/Button.svelte';
+  import Table from '$lib/ui/kit/Table.svelte';
   import { enhance } from '$app/forms';
   import { untrack } from 'svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
@@ -83,7 +86,7 @@
   </div>
   <label class="paste"
     ><span><b>Or paste it</b></span>
-    <textarea name="text" rows={note ? 3 : 7} spellcheck="false" value={given.text ?? ''}></textarea></label
+    <Lines name="text" rows={note ? 3 : 7} spellcheck={false} value={given.text ?? ''} /></label
   >
   <input type="hidden" name="fileName" value={given.fileName ?? ''} />
   {#if note}
@@ -105,7 +108,7 @@
     </fieldset>
   {/if}
   {#if read?.trouble}<p class="trouble" role="alert">{read.trouble}</p>{/if}
-  <button class="go" disabled={reading}>{reading ? 'Reading …' : note ? 'Read it again' : 'Read it'}</button>
+  <Button type="submit" disabled={reading}>{reading ? 'Reading …' : note ? 'Read it again' : 'Read it'}</Button>
 </form>
 
 {#if note}
@@ -115,7 +118,7 @@
       {note.good === 1 ? 'row' : 'rows'} can be taken in{note.bad > 0 ? `, ${note.bad} are broken` : ''}
     </h2>
     <div class="scroll">
-      <table class="plain">
+      <Table least="rows">
         <thead>
           <tr>
             <th scope="col">Row</th>
@@ -137,7 +140,7 @@
             {/if}
           {/each}
         </tbody>
-      </table>
+      </Table>
     </div>
     <OperationForm operation="import-note" submit="Take them in" tone="ember">
       {#each ['text', 'fileName', 'decimal', 'dateOrder', 'supplier', 'source', 'commercial', 'columns'] as name (name)}
@@ -174,33 +177,13 @@
     display: grid;
     gap: 0.2rem;
   }
-  textarea {
-    font-family: ui-monospace, monospace;
-    font-size: 0.9rem;
-    background-color: var(--surface);
-    color: var(--ink);
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-  }
   legend {
     font-weight: 700;
     padding-bottom: 0.3rem;
   }
-  .go {
-    justify-self: start;
-    min-height: 48px;
-    padding: 0 1.2rem;
-    font-weight: 600;
-    border: 1px solid var(--water-deep);
-    border-radius: 3px;
-    background: var(--surface);
-  }
   .scroll {
     overflow-x: auto;
     margin: 0.5rem 0 0.9rem;
-  }
-  table {
-    min-width: 46rem;
   }
   .broken td {
     background: var(--ember-wash);

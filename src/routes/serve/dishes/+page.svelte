@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import BookFile from '$lib/ui/book/BookFile.svelte';
   import BookList from '$lib/ui/book/BookList.svelte';
   import DishForm from '$lib/ui/serve/DishForm.svelte';
@@ -18,10 +19,9 @@
   </p>
 {/if}
 <BookList pages={data.dishes} groups={GROUPS} path="/serve/dishes" />
-<details class="sheet" open={data.dishes.length === 0}>
-  <summary>Write a new dish</summary>
+<Fold class="sheet" open={data.dishes.length === 0} title="Write a new dish">
   <DishForm />
-</details>
+</Fold>
 <BookFile list="dishes" path="/serve/dishes" />
 <p class="caution">
   What a dish holds is added up from its sauces, cures and the <a class="link" href="/house/ingredients"
@@ -32,8 +32,5 @@
 <style>
   .empty {
     margin: 0.7rem 0;
-  }
-  details {
-    margin-bottom: 0.7rem;
   }
 </style>

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import Line from '$lib/ui/kit/Line.svelte';
+  import Table from '$lib/ui/kit/Table.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import PageChanges from '$lib/ui/book/PageChanges.svelte';
@@ -43,45 +46,42 @@
         void goto(
           page.url.pathname + (data.picked.length > 0 ? `?${data.picked.map((id) => `pieces=${id}`).join('&')}` : '')
         )}
+      also={{ id: sauce.id, mass: `${scaled.fish} g` }}
     >
-      <input type="hidden" name="id" value={sauce.id} />
-      <input type="hidden" name="mass" value="{scaled.fish} g" />
-      <div class="sideways">
-        <table class="plain" data-sauce-lines>
-          <thead>
+      <Table data-sauce-lines>
+        <thead>
+          <tr>
+            <th>What</th><th>Weigh</th>
+            {#if body.portions.length > 1}
+              {#each body.portions as share, index (index)}
+                <th>{index === 0 ? 'First' : index === 1 ? 'then' : 'last'} {Math.round(share * 100)}&nbsp;%</th>
+              {/each}
+            {/if}
+            {#if isCurrent}<th>Added by taste, g</th>{/if}
+          </tr>
+        </thead>
+        <tbody>
+          {#each scaled.lines as line, index (index)}
             <tr>
-              <th>What</th><th>Weigh</th>
+              <td>
+                {line.what}
+                {#if line.whole}<span class="soft" data-whole
+                    >: {fractions(line.whole.exact)}; take {line.whole.take}</span
+                  >{/if}
+              </td>
+              <td><b>{weighed(line.weighed, units)}</b></td>
               {#if body.portions.length > 1}
-                {#each body.portions as share, index (index)}
-                  <th>{index === 0 ? 'First' : index === 1 ? 'then' : 'last'} {Math.round(share * 100)}&nbsp;%</th>
-                {/each}
+                {#each line.portions as grams, portion (portion)}<td>{weighed(grams, units)}</td>{/each}
               {/if}
-              {#if isCurrent}<th>Added by taste, g</th>{/if}
-            </tr>
-          </thead>
-          <tbody>
-            {#each scaled.lines as line, index (index)}
-              <tr>
+              {#if isCurrent}
                 <td>
-                  {line.what}
-                  {#if line.whole}<span class="soft" data-whole
-                      >: {fractions(line.whole.exact)}; take {line.whole.take}</span
-                    >{/if}
+                  <Line inputmode="decimal" name="added-{index}" aria-label="Added {line.what}, g" />
                 </td>
-                <td><b>{weighed(line.weighed, units)}</b></td>
-                {#if body.portions.length > 1}
-                  {#each line.portions as grams, portion (portion)}<td>{weighed(grams, units)}</td>{/each}
-                {/if}
-                {#if isCurrent}
-                  <td>
-                    <input class="added" inputmode="decimal" name="added-{index}" aria-label="Added {line.what}, g" />
-                  </td>
-                {/if}
-              </tr>
-            {/each}
-          </tbody>
-        </table>
-      </div>
+              {/if}
+            </tr>
+          {/each}
+        </tbody>
+      </Table>
       {#if scaled.evenFor !== null}
         <p class="soft">
           What comes whole does not scale smoothly: a whole number of it is right for {formatMass(
@@ -129,23 +129,14 @@
   {/snippet}
   {#snippet next()}
     {#key `${sauce.id} ${scaled.version} ${sauce.version}`}
-      <details class="sheet">
-        <summary>Write the next version from version {scaled.version}</summary>
+      <Fold class="sheet" title="Write the next version from version {scaled.version}">
         <SauceForm id={sauce.id} sauce={body} />
-      </details>
+      </Fold>
     {/key}
   {/snippet}
 </PageSheet>
 
 <style>
-  .added {
-    width: 5.5rem;
-    min-height: 48px;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    background-color: var(--surface);
-    color: var(--ink);
-  }
   td {
     overflow-wrap: anywhere;
   }

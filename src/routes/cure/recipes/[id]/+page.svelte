@@ -1,4 +1,7 @@
 <script lang="ts">
+  import Line from '$lib/ui/kit/Line.svelte';
+  import Table from '$lib/ui/kit/Table.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { BULK_DENSITY, saltVolume } from '$lib/core/bench/cure/brine.ts';
   import { type SaltKind } from '$lib/core/activity/cure/lists.ts';
   import PageChanges from '$lib/ui/book/PageChanges.svelte';
@@ -42,32 +45,30 @@
 >
   {#snippet tabs()}<CureTabs />{/snippet}
   <h2>For {formatMass(data.scaled.grams, units)} of fish</h2>
-  <div class="sideways">
-    <table class="plain" data-scaled>
-      <thead
-        ><tr
-          ><th>What</th><th>Written</th><th>Weigh</th>{#if spoons}<th>Spoon</th>{/if}</tr
-        ></thead
-      >
-      <tbody>
-        {#each data.scaled.lines as line, index (index)}
-          <tr>
-            <td
-              >{line.what}{#if line.saltKind && !line.what.toLowerCase().includes(line.saltKind)}<span class="soft"
-                  >, {line.saltKind}</span
-                >{/if}</td
-            >
-            <td class="soft">{amountWords(body.lines[index]!, body.basis)}</td>
-            <td>
-              <b>{weighed(line.weighed, units)}</b>
-              {#if line.tooFine}<span class="soft">({line.grams.toFixed(2)} g: too little for this scale)</span>{/if}
-            </td>
-            {#if spoons}<td>{line.role === 'salt' ? spoonful(line.grams, line.saltKind || 'fine') : ''}</td>{/if}
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  </div>
+  <Table data-scaled>
+    <thead
+      ><tr
+        ><th>What</th><th>Written</th><th>Weigh</th>{#if spoons}<th>Spoon</th>{/if}</tr
+      ></thead
+    >
+    <tbody>
+      {#each data.scaled.lines as line, index (index)}
+        <tr>
+          <td
+            >{line.what}{#if line.saltKind && !line.what.toLowerCase().includes(line.saltKind)}<span class="soft"
+                >, {line.saltKind}</span
+              >{/if}</td
+          >
+          <td class="soft">{amountWords(body.lines[index]!, body.basis)}</td>
+          <td>
+            <b>{weighed(line.weighed, units)}</b>
+            {#if line.tooFine}<span class="soft">({line.grams.toFixed(2)} g: too little for this scale)</span>{/if}
+          </td>
+          {#if spoons}<td>{line.role === 'salt' ? spoonful(line.grams, line.saltKind || 'fine') : ''}</td>{/if}
+        </tr>
+      {/each}
+    </tbody>
+  </Table>
   <p class="soft small">
     Rounded to {data.interval} g, which the scale shows (House, Knife work).
     {#if body.basis === 'parts'}The mix is {Number((body.rate * 100).toFixed(1))} % of the fish.{/if}
@@ -82,7 +83,7 @@
     </p>
     <div class="row">
       {#each ['fine', 'coarse', 'flake'] as const as kind (kind)}
-        <label class="density">{kind}, g/ml <input inputmode="decimal" bind:value={densities[kind]} /></label>
+        <label class="density">{kind}, g/ml <Line inputmode="decimal" bind:value={densities[kind]} /></label>
       {/each}
     </div>
   {/if}
@@ -136,11 +137,10 @@
   {/snippet}
   {#snippet next()}
     {#key `${recipe.id} ${data.version} ${recipe.version}`}
-      <details class="sheet">
-        <summary>Write the next version from version {data.version}</summary>
+      <Fold class="sheet" title="Write the next version from version {data.version}">
         <RecipeForm id={recipe.id} recipe={body} />
         <p class="soft small">As it is typed: <code>{recipeLinesText(body).split('\n')[0]}</code></p>
-      </details>
+      </Fold>
     {/key}
   {/snippet}
 </PageSheet>
@@ -155,14 +155,6 @@
   .density {
     display: grid;
     gap: 0.2rem;
-  }
-  .density input {
-    min-height: 48px;
-    width: 7rem;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    background-color: var(--surface);
-    color: var(--ink);
   }
   dl {
     display: flex;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Table from '$lib/ui/kit/Table.svelte';
   import ColdLog from '$lib/ui/charts/ColdLog.svelte';
   import type { Track } from '$lib/ui/charts/cold-log.ts';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
@@ -78,7 +79,7 @@
   </section>
   <section class="sheet">
     <h2>Who lay here</h2>
-    <table class="plain">
+    <Table>
       <tbody>
         {#each view.stays.slice(0, 60) as stay (stay.piece + stay.from)}
           <tr>
@@ -88,7 +89,7 @@
           </tr>
         {:else}<tr><td class="soft">Nobody has said of anything that it lies here.</td></tr>{/each}
       </tbody>
-    </table>
+    </Table>
   </section>
 </div>
 

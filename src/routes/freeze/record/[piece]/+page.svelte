@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Table from '$lib/ui/kit/Table.svelte';
   import { HOUR } from '$lib/core/measure/spans.ts';
   import ColdLog from '$lib/ui/charts/ColdLog.svelte';
   import { dayAndTime, formatDuration, formatLength, formatMass, formatTemperature } from '$lib/ui/format.ts';
@@ -29,7 +30,7 @@
       results.find(({ cycle }) => cycle.id === run.plan.cycle)}
     <section class="sheet">
       <h2>{record.runs.length > 1 ? `Run ${number}: ` : ''}{run.plan.place}</h2>
-      <table class="plain">
+      <Table>
         <tbody>
           <tr
             ><th scope="row">Went in</th><td
@@ -107,7 +108,7 @@
             >
           {/each}
         </tbody>
-      </table>
+      </Table>
     </section>
   {:else}<p class="sheet">It was in no freezer of this house.</p>{/each}
   {#if data.last && (data.last.air.length > 0 || data.last.run.readings.length > 0)}

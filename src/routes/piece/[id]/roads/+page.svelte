@@ -1,4 +1,8 @@
 <script lang="ts">
+  import Line from '$lib/ui/kit/Line.svelte';
+  import Select from '$lib/ui/kit/Select.svelte';
+  import Button from '$lib/ui/kit/Button.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { ROUTES } from '$lib/core/codes/window.ts';
   import Headline from '$lib/ui/piece/Headline.svelte';
   import { dayAndTime, wallInput, moment } from '$lib/ui/format.ts';
@@ -26,12 +30,12 @@
 <form method="GET" class="ask no-print">
   <label>
     {SAY.wanted}
-    <select name="want" value={asked.route}>
+    <Select name="want" value={asked.route}>
       {#each roadRoutes(ROUTES) as { value, name } (value)}<option {value}>{name}</option>{/each}
-    </select>
+    </Select>
   </label>
-  <label>{SAY.by} <input type="datetime-local" name="by" value={wallInput(asked.by, zone)} /></label>
-  <button>{SAY.ask}</button>
+  <label>{SAY.by} <Line type="datetime-local" name="by" value={wallInput(asked.by, zone)} /></label>
+  <Button type="submit">{SAY.ask}</Button>
 </form>
 <p class="soft">{SAY.lead}</p>
 {#if isOpen}<p class="note" data-already>{SAY.already}</p>{/if}
@@ -48,16 +52,13 @@
         {#each road.steps as step, at (at)}<li>{stepWords(step, say)}</li>{/each}
       </ul>
       {#if road.letter}
-        <details data-letter>
-          <summary>{SAY.letter}</summary>
+        <Fold data-letter title={SAY.letter}>
           <pre>{road.letter}</pre>
           <div class="ways no-print">
-            <button type="button" onclick={() => void copy(road.letter, index)}
-              >{copied === index ? SAY.copied : SAY.copy}</button
-            >
-            <button type="button" onclick={() => window.print()}>{SAY.print}</button>
+            <Button onclick={() => void copy(road.letter, index)}>{copied === index ? SAY.copied : SAY.copy}</Button>
+            <Button onclick={() => window.print()}>{SAY.print}</Button>
           </div>
-        </details>
+        </Fold>
       {/if}
     </li>
   {:else}
@@ -77,19 +78,6 @@
   .ask label {
     display: grid;
     font-weight: 600;
-  }
-  .ask select,
-  .ask input,
-  button {
-    min-height: 48px;
-    padding: 0 0.8rem;
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
-    background-color: var(--surface);
-    color: var(--ink);
-  }
-  .ask select {
-    padding-right: 2.2rem;
   }
   .roads {
     display: grid;

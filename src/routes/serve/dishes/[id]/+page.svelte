@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Table from '$lib/ui/kit/Table.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import PageChanges from '$lib/ui/book/PageChanges.svelte';
@@ -33,26 +35,24 @@
 >
   {#snippet tabs()}<ServeTabs />{/snippet}
   <h2>For {scaled.portions} {scaled.portions === 1 ? 'portion' : 'portions'}</h2>
-  <div class="sideways">
-    <table class="plain" data-dish-lines>
-      <thead><tr><th>What</th><th>On one</th><th>Weigh</th></tr></thead>
-      <tbody>
-        {#each scaled.lines as line, index (index)}
-          <tr>
-            <td>
-              {#if line.kind === 'fish' || line.kind === 'ingredient'}{line.what}{:else}<a
-                  class="link"
-                  href="{ROOMS[line.kind]}/{line.page}">{line.what}</a
-                >{/if}
-              {#if line.kind === 'fish'}<span class="soft">(fish)</span>{/if}
-            </td>
-            <td>{weighed(line.each, units)}</td>
-            <td><b>{weighed(line.weighed, units)}</b></td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  </div>
+  <Table data-dish-lines>
+    <thead><tr><th>What</th><th>On one</th><th>Weigh</th></tr></thead>
+    <tbody>
+      {#each scaled.lines as line, index (index)}
+        <tr>
+          <td>
+            {#if line.kind === 'fish' || line.kind === 'ingredient'}{line.what}{:else}<a
+                class="link"
+                href="{ROOMS[line.kind]}/{line.page}">{line.what}</a
+              >{/if}
+            {#if line.kind === 'fish'}<span class="soft">(fish)</span>{/if}
+          </td>
+          <td>{weighed(line.each, units)}</td>
+          <td><b>{weighed(line.weighed, units)}</b></td>
+        </tr>
+      {/each}
+    </tbody>
+  </Table>
   <p class="soft">Rounded to {scaled.interval} g, which the scale shows (House, Knife work).</p>
   <p class="told" data-told>{TOLD_WORDS.tell} {toldLine(data.told)}; and the fish.</p>
   <PageChanges changes={scaled.changes} per="ten portions" />
@@ -76,10 +76,9 @@
   {/snippet}
   {#snippet next()}
     {#key `${dish.id} ${scaled.version} ${dish.version}`}
-      <details class="sheet">
-        <summary>Write the next version from version {scaled.version}</summary>
+      <Fold class="sheet" title="Write the next version from version {scaled.version}">
         <DishForm id={dish.id} dish={scaled.body} />
-      </details>
+      </Fold>
     {/key}
   {/snippet}
 </PageSheet>
