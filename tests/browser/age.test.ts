@@ -101,7 +101,7 @@ describe('the ageing rack', () => {
       await page.keyboard.type(grams);
       await page.keyboard.press('Enter');
       await page.waitForSelector(`[data-weights="${widths.length + 1}"]`);
-      await tabTo(page, 'form[data-operation="look-aged"] .fine');
+      await tabTo(page, 'form[data-operation="look-aged"] [data-fine]');
       await page.keyboard.press('Enter');
       await tabTo(page, 'form[data-operation="look-aged"] button[type="submit"]');
       await page.keyboard.press('Enter');
@@ -179,7 +179,7 @@ describe('the ageing rack', () => {
     await send(page, 'weigh-aged', { mass: '2400' });
     await page.waitForSelector('.wrong:has-text("does not gain")');
     const look = form(page, 'look-aged');
-    await look.locator('.fine').click();
+    await look.locator('[data-fine]').click();
     await look.locator('[name="smell"][value="off"]').check();
     await look.locator('button[type="submit"]').click();
     await page.waitForSelector('[data-stopped]:has-text("Smell off")');

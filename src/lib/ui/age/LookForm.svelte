@@ -22,7 +22,7 @@
 </script>
 
 <OperationForm operation="look-aged" {piece} submit="Write the look down" onDone={() => (answers = {})}>
-  <Button onclick={fine}>Looked, smelt and felt: all as it should be</Button>
+  <Button data-fine onclick={fine}>Looked, smelt and felt: all as it should be</Button>
   {#each LOOK_FIELDS as field (field)}
     <fieldset role="radiogroup" aria-invalid={wrong[field] ? 'true' : undefined} tabindex="-1">
       <legend>{LOOK_FIELD_WORDS[field]}</legend>

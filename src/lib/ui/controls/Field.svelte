@@ -121,7 +121,7 @@
     <p class="wrong" id="{id}-trouble">
       {trouble.message}
       {#each trouble.candidates ?? [] as candidate (candidate)}
-        <Button tone="quiet" onclick={() => (value = candidate)}>{candidate}</Button>
+        <Button class="which" onclick={() => (value = candidate)}>{candidate}</Button>
       {/each}
     </p>
   {/if}
@@ -201,14 +201,5 @@
   .bad :global(input),
   .bad :global(select) {
     border-color: var(--ember);
-  }
-  .which {
-    min-height: 44px;
-    padding: 0 0.8rem;
-    margin: 0.2rem 0.3rem 0 0;
-    border: 2px solid var(--ember);
-    border-radius: 3px;
-    background-color: var(--surface);
-    color: var(--ink);
   }
 </style>
