@@ -95,7 +95,7 @@
       </OperationForm>
       <div class="hit">
         <label for="want">To hit</label>
-        <Line id="want" inputmode="decimal" bind:value={want} /> <span>g a slice</span>
+        <Line class="w-24" id="want" inputmode="decimal" bind:value={want} /> <span>g a slice</span>
         <Button onclick={hit}>Set the thickness</Button>
       </div>
       {#if cannot}<p class="trouble" role="alert">{cannot}</p>{/if}

@@ -93,7 +93,7 @@
           void tell({ put: Number(put) });
         }}
       >
-        <label>On the simulated pan, g <Line inputmode="numeric" bind:value={put} name="_pan" /></label>
+        <label>On the simulated pan, g <Line class="w-24" inputmode="numeric" bind:value={put} name="_pan" /></label>
         <Button type="submit">Put</Button>
       </form>
     {/if}

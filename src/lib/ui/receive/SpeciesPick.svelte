@@ -61,6 +61,7 @@
 <div class="search">
   <label for="species-text">{unsettled ? 'It may also be' : 'Species, by any market name'}</label>
   <Line
+    class="text-xl font-semibold"
     id="species-text"
     autocomplete="off"
     placeholder="char, iwashi, lubina …"
@@ -122,7 +123,7 @@
       <i>{chosen.scientific.join(', ')}</i>{chosen.note
         ? ` · ${chosen.note}`
         : ''}{#each chosen.handling.slice(0, 3) as code (code)}
-        · {handlingWord(code)}{/each}
+        {` · ${handlingWord(code)}`}{/each}
     </p>
   {:else}
     <Button tone="quiet" onclick={unsettle}>Nobody can say what it is</Button>
@@ -136,16 +137,6 @@
   }
   label {
     font-weight: 600;
-  }
-  input:not([type='hidden']) {
-    min-height: 52px;
-    padding-inline: 0.7rem;
-    font-size: 1.25rem;
-    font-weight: 600;
-    background-color: var(--surface);
-    color: var(--ink);
-    border: 1px solid var(--strong-line);
-    border-radius: 3px;
   }
   .found,
   .senses {

@@ -75,7 +75,7 @@
               {/if}
               {#if isCurrent}
                 <td>
-                  <Line inputmode="decimal" name="added-{index}" aria-label="Added {line.what}, g" />
+                  <Line class="w-24" inputmode="decimal" name="added-{index}" aria-label="Added {line.what}, g" />
                 </td>
               {/if}
             </tr>

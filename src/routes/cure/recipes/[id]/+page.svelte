@@ -83,7 +83,9 @@
     </p>
     <div class="row">
       {#each ['fine', 'coarse', 'flake'] as const as kind (kind)}
-        <label class="density">{kind}, g/ml <Line inputmode="decimal" bind:value={densities[kind]} /></label>
+        <label class="density"
+          >{kind}, g/ml <Line class="w-28" inputmode="decimal" bind:value={densities[kind]} /></label
+        >
       {/each}
     </div>
   {/if}
