@@ -5,13 +5,19 @@ import { FILE_BODY_LIMIT_BYTES } from '$lib/server/config.ts';
 import { LOG_BYTES } from '$lib/server/import/jobs.ts';
 import { closeStreams } from '$lib/server/stream.ts';
 import { errorSentence } from '$lib/words/errors.ts';
+import { localeOf, speaksAs, type Speech } from '$lib/words/speech.ts';
 import { building } from '$app/environment';
+import { AsyncLocalStorage } from 'node:async_hooks';
 import { randomUUID } from 'node:crypto';
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 
 const TABLET_COOKIE = 'ember-tablet';
 /** s */
 const A_YEAR = 365 * 86_400;
+
+/** Each request speaks with its own: what is said within it finds the language, the zone and the units here. */
+const speeches = new AsyncLocalStorage<Speech>();
+speaksAs(() => speeches.getStore());
 
 export const init: ServerInit = () => {
   if (building) return;
@@ -59,10 +65,17 @@ export const handle: Handle = async ({ event, resolve }) => {
     });
   }
   locals.theme = cookies.get('ember-theme') === 'dim' ? 'dim' : 'light';
-  const response = await resolve(event, {
-    transformPageChunk: ({ html }) =>
-      html.replace('%ember.theme%', locals.theme).replace('%ember.class%', locals.theme === 'dim' ? 'dark' : '')
-  });
+  locals.locale = localeOf(cookies.get('ember-locale') ?? request.headers.get('accept-language'));
+  const { zone, units } = app.store.projections.currentHouse();
+  const response = await speeches.run({ locale: locals.locale, zone, units }, () =>
+    resolve(event, {
+      transformPageChunk: ({ html }) =>
+        html
+          .replace('%ember.lang%', locals.locale)
+          .replace('%ember.theme%', locals.theme)
+          .replace('%ember.class%', locals.theme === 'dim' ? 'dark' : '')
+    })
+  );
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'same-origin');
   response.headers.set('cross-origin-opener-policy', 'same-origin');

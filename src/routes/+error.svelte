@@ -1,7 +1,8 @@
 <script lang="ts">
+  import { rootError as t } from '$lib/words/screens/shell.ts';
   import { page } from '$app/state';
 </script>
 
-<h1>{page.status === 404 ? 'Not on record' : 'Something went wrong'}</h1>
+<h1>{page.status === 404 ? t.notOnRecord : t.somethingWentWrong}</h1>
 <p class="trouble" role="alert">{page.error?.message}</p>
-<p><a class="link" href="/">Back to Now</a></p>
+<p><a class="link" href="/">{t.backToNow}</a></p>

@@ -29,6 +29,7 @@ export const load = (({ locals, depends }) => {
     people: store.people.list().filter((person) => person.name !== null),
     person: locals.person,
     theme: locals.theme,
+    locale: locals.locale,
     mode: config.mode,
     readOnly,
     behind: executor.clockBehindSeconds(),

@@ -1,17 +1,21 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { PLACE_NAMES, rootLayout as t } from '$lib/words/screens/shell.ts';
+  import { speaksAs } from '$lib/words/speech.ts';
   import '../app.css';
+  import { browser } from '$app/environment';
   import { invalidateAll, goto } from '$app/navigation';
   import { page, navigating } from '$app/state';
   import { onMount } from 'svelte';
-  import { formatDuration } from '$lib/core/measure/format.ts';
   import { houseNow, setServerTime, startClock } from '$lib/ui/clock.svelte.ts';
-  import { dayAndTime } from '$lib/ui/format.ts';
   import { followChanges } from '$lib/ui/live.ts';
   import { PLACES } from '$lib/ui/places.ts';
   import PlaceIcon from '$lib/ui/marks/PlaceIcon.svelte';
   import type { LayoutProps } from './$types';
 
   let { data, children }: LayoutProps = $props();
+  // The server finds them with each request; a browser speaks with one house.
+  if (browser) speaksAs(() => ({ locale: data.locale, zone: data.house.zone, units: data.house.units }));
   let lost = $state(false);
   let panel = $state<'find' | 'keys' | null>(null);
 
@@ -65,32 +69,32 @@
 </script>
 
 <svelte:window onkeydown={keys} />
-<svelte:head><title>Ember Tide · {data.house.name}</title></svelte:head>
+<svelte:head><title>{t.emberTide(data.house.name)}</title></svelte:head>
 
-<a class="skip" href="#main">To the content</a>
+<a class="skip" href="#main">{t.toTheContent}</a>
 <div class="frame">
-  <nav class="rail" aria-label="Places">
-    <a class="brand" href="/" aria-label="Ember Tide, to Now">
+  <nav class="rail" aria-label={t.places}>
+    <a class="brand" href="/" aria-label={t.emberTideToNow}>
       <svg viewBox="0 0 40 26" width="40" height="26" aria-hidden="true">
         <circle cx="20" cy="11" r="6" class="sun" />
         <path d="M1 17c5-5 9-5 13 0s8 5 12 0 8-5 13 0" class="wave" />
         <path d="M1 23c5-4 9-4 13 0s8 4 12 0 8-4 13 0" class="wave" />
       </svg>
-      <span>Ember Tide</span>
+      <span>{t.emberTide2}</span>
     </a>
     <ul>
       {#each PLACES as place (place.path)}
         <li>
           <a href={place.path} aria-current={here(place.path) ? 'page' : undefined} aria-keyshortcuts={place.key}>
             <PlaceIcon path={place.path} />
-            <span>{place.name}</span>
+            <span>{PLACE_NAMES[place.path]}</span>
           </a>
         </li>
       {/each}
     </ul>
     <div class="foot">
-      <button type="button" onclick={() => (panel = 'find')} aria-keyshortcuts="/"><kbd>/</kbd> Find</button>
-      <button type="button" onclick={() => (panel = 'keys')} aria-keyshortcuts="?"><kbd>?</kbd> Keys</button>
+      <button type="button" onclick={() => (panel = 'find')} aria-keyshortcuts="/"><kbd>/</kbd> {t.find}</button>
+      <button type="button" onclick={() => (panel = 'keys')} aria-keyshortcuts="?"><kbd>?</kbd> {t.keys}</button>
     </div>
   </nav>
 
@@ -98,36 +102,35 @@
     <header class="top">
       <div class="where">
         <b>{data.house.name}</b>
-        <time class="soft" datetime={new Date(now).toISOString()}>{dayAndTime(now, data.house.zone)}</time>
+        <time class="soft" datetime={new Date(now).toISOString()}>{say.dayAndTime(now)}</time>
       </div>
-      {#if lost}<span class="lost" role="status">Not connected: showing what was last known</span>{/if}
+      {#if lost}<span class="lost" role="status">{t.notConnectedShowingWhat}</span>{/if}
       <form method="POST" action="/me" class="me no-print">
         <input type="hidden" name="back" value={page.url.pathname} />
-        <label for="who">Who is here</label>
+        <label for="who">{t.whoIsHere}</label>
         <select
           id="who"
           name="person"
           value={data.person?.id ?? ''}
           onchange={(event) => event.currentTarget.form?.requestSubmit()}
         >
-          <option value="">Nobody yet</option>
+          <option value="">{t.nobodyYet}</option>
           {#each data.people as person (person.id)}<option value={person.id}>{person.name}</option>{/each}
         </select>
-        <noscript><button>Set</button></noscript>
+        <noscript><button>{t.set}</button></noscript>
       </form>
     </header>
     {#if data.readOnly}<p class="trouble" role="alert">
-        The record is read-only. Nothing can be written until that is mended.
+        {t.theRecordIsRead}
       </p>{/if}
     {#if data.behind > 0}
       <p class="trouble" role="alert">
-        This machine’s clock reads {formatDuration(data.behind)} earlier than the newest entry of the ledger. Set it right:
-        windows shown here may stand open too long.
+        {t.thisMachinesClockReads(say.span(data.behind))}
       </p>
     {/if}
     <main id="main" tabindex="-1" aria-busy={navigating.to !== null}>{@render children()}</main>
     <footer class="soft">
-      Guidance for trained staff. Your local code, your competent authority and licensed practice decide.
+      {t.guidanceForTrainedStaff}
     </footer>
   </div>
 </div>

@@ -1,9 +1,11 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { nowPage as t } from '$lib/words/screens/shell.ts';
   import Button from '$lib/ui/kit/Button.svelte';
   import { HOUR } from '$lib/core/measure/spans.ts';
   import Tide from '$lib/ui/charts/Tide.svelte';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
-  import { formatTemperature, moment, until } from '$lib/ui/format.ts';
   import { excursionTitle } from '$lib/words/cold.ts';
   import type { NowView } from '$lib/server/views/now.ts';
   import { DOCUMENT_WORDS } from '$lib/words/documents.ts';
@@ -11,7 +13,6 @@
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
-  const zone = $derived(data.house.zone);
   const now = $derived(houseNow());
   // What has a clock comes before what waits for a paper.
   const tasks = $derived(
@@ -29,7 +30,7 @@
   const chartNow = $derived(Math.floor(now / 30_000) * 30_000);
 </script>
 
-<h1 class="unseen">Now</h1>
+<h1 class="unseen">{t.now}</h1>
 {#each data.ending as each (each.id)}
   <p class="trouble" data-document-ending={each.state}>
     {each.state === 'ended'
@@ -40,34 +41,33 @@
 {/each}
 {#if data.view.rows.length === 0}
   <section class="empty">
-    <h2>The boards are clear</h2>
-    <p>No fish in the house yet. Its first box starts everything: windows, clocks and the tide chart grow from it.</p>
-    <p><a class="big" href="/receive">Receive a lot <kbd>n</kbd></a></p>
+    <h2>{t.theBoardsAreClear}</h2>
+    <p>{t.noFishInThe}</p>
+    <p><a class="big" href="/receive">{common.receiveALot} <kbd>n</kbd></a></p>
     {#if data.people.length === 0}<p>
-        Nobody is on the list yet either: <a class="link" href="/house">add yourself in House</a> first.
+        {t.nobodyIsOnThe} <a class="link" href="/house">{t.addYourselfInHouse}</a>
+        {t.first}
       </p>{/if}
   </section>
 {:else}
   <section aria-labelledby="hands">
-    <h2 id="hands">Hands now</h2>
+    <h2 id="hands">{t.handsNow}</h2>
     {#if soon.length === 0 && data.view.excursions.length === 0}
-      <p class="soft">Nothing wants hands in the next hours.</p>
+      <p class="soft">{t.nothingWantsHandsIn}</p>
     {:else}
       <ol class="queue">
         {#each shownExcursions as each (each.place + each.kind + each.from + each.cause)}
           <li class="urgent" data-excursion={each.kind}>
             <a href="/freeze/places">
-              <span class="when">{each.to === null ? 'lasts' : 'answer'}</span>
+              <span class="when">{each.to === null ? t.lasts : t.answer}</span>
               <span class="what">
                 <b>{excursionTitle(each)}</b>
                 <span class="soft"
                   >{each.pieces > 0
-                    ? `${each.pieces} ${each.pieces === 1 ? 'piece' : 'pieces'} lay there`
-                    : 'nothing lay there'}{each.peak === null
-                    ? ''
-                    : `, up to ${formatTemperature(each.peak, data.house.units)}`}</span
+                    ? t.layThere(each.pieces, each.pieces === 1 ? 'piece' : 'pieces')
+                    : t.nothingLayThere}{each.peak === null ? '' : t.upTo(say.temperature(each.peak))}</span
                 >
-                <span class="soft">since {moment(each.from, now, zone)}</span>
+                <span class="soft">{t.since(say.moment(each.from, now))}</span>
               </span>
             </a>
           </li>
@@ -75,13 +75,13 @@
         {#each shown as task (task.code + task.piece)}
           <li class:urgent={urgent(task)}>
             <a href={task.path}>
-              <span class="when">{task.code === 'paper-missing' ? 'waits' : until(task.at, now)}</span>
+              <span class="when">{task.code === 'paper-missing' ? t.waits : say.until(task.at, now)}</span>
               <span class="what">
                 <b>{taskWords(task)}</b>
                 <span class="soft">{task.name} <span class="code">{task.piece}</span></span>
                 <span class="soft">
-                  {task.code === 'paper-missing' ? 'since' : 'at'}
-                  {moment(task.at, now, zone)}
+                  {task.code === 'paper-missing' ? t.since2 : t.at}
+                  {say.moment(task.at, now)}
                 </span>
               </span>
             </a>
@@ -91,14 +91,14 @@
       {#if hidden > 0 || isWhole}
         <p class="more">
           <Button aria-expanded={isWhole} onclick={() => (isWhole = !isWhole)}
-            >{isWhole ? 'Only what is near' : `Show ${hidden} more`}</Button
+            >{isWhole ? t.onlyWhatIsNear : t.showMore(hidden)}</Button
           >
         </p>
       {/if}
     {/if}
   </section>
   <div class="gap"></div>
-  <Tide rows={data.view.rows} now={chartNow} {zone} warnSeconds={data.view.warnSeconds} />
+  <Tide rows={data.view.rows} now={chartNow} warnSeconds={data.view.warnSeconds} />
 {/if}
 
 <style>

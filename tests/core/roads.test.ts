@@ -3,7 +3,6 @@ import fc from 'fast-check';
 import { findRoads } from '../../src/lib/core/rules/roads/search.ts';
 import type { RoadFreezer } from '../../src/lib/core/rules/roads/steps.ts';
 import { ROUTES } from '../../src/lib/core/codes/window.ts';
-import { DEFAULT_PREFERENCES } from '../../src/lib/core/measure/units.ts';
 import { requestLetter, roadLine, stepWords } from '../../src/lib/words/roads.ts';
 import { ask, HOUR, HOUSE, lineageOf, START, type Case } from './build.ts';
 import { anyCase } from './cases.ts';
@@ -42,9 +41,9 @@ describe('roads to an open window', () => {
             if (road.misses === null) expect(road.readyAt).to.be.at.most(START + (hour + ahead) * HOUR);
             if (road.route === route && road.steps.length === 0) expect(state).to.be.oneOf(['open', 'ebbing']);
             const words = [
-              roadLine(road, { moment: String }),
-              ...road.steps.map((step) => stepWords(step, { moment: String, units: DEFAULT_PREFERENCES })),
-              requestLetter(road, new Map(), { name: 'Test', units: DEFAULT_PREFERENCES })
+              roadLine(road, START + hour * HOUR),
+              ...road.steps.map((step) => stepWords(step, START + hour * HOUR)),
+              requestLetter(road, new Map(), { name: 'Test' })
             ].join(' ');
             expect(words).to.not.match(/undefined|NaN|\[object|Infinity/);
           }

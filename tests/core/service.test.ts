@@ -17,7 +17,8 @@ import {
 import { handsQueue } from '../../src/lib/core/service/hands.ts';
 import { foldLineage, judge } from '../../src/lib/core/rules/verdict.ts';
 import { frame, ticks, water } from '../../src/lib/ui/charts/tide.ts';
-import { moment, until, wallInput } from '../../src/lib/ui/format.ts';
+import { moment, until, wallInput } from '../../src/lib/words/say.ts';
+import { heard } from '../speaking.ts';
 import { startWith } from '../../src/lib/ui/units.ts';
 import { HOUR, HOUSE, START, cureStart, freezeRead, freezeStart, holdStart, lineageOf, type Case } from './build.ts';
 import { troubleOf } from './measure.test.ts';
@@ -247,18 +248,21 @@ describe('the tide chart’s geometry', () => {
 describe('starting figures of a field', () => {
   it('stand in the unit the house likes', () => {
     const metric = { mass: 'g', temperature: 'C', length: 'mm', volume: 'ml' } as const;
-    expect(startWith('temperature', -25, metric)).to.deep.equal(['-25', '°C']);
-    expect(startWith('temperature', -25, { ...metric, temperature: 'F' })).to.deep.equal(['-13', '°F']);
-    expect(startWith('length', 70, { ...metric, length: 'in' })).to.deep.equal(['2.76', 'in']);
+    expect(startWith('temperature', -25)).to.deep.equal(['-25', '°C']);
+    expect(heard({ units: { ...metric, temperature: 'F' } }, () => startWith('temperature', -25))).to.deep.equal([
+      '-13',
+      '°F'
+    ]);
+    expect(heard({ units: { ...metric, length: 'in' } }, () => startWith('length', 70))).to.deep.equal(['2.76', 'in']);
   });
 });
 
 describe('moments in words', () => {
   it('says the time today, the weekday this week, the date beyond', () => {
-    expect(moment(START + HOUR, START, 'UTC')).to.equal('13:00');
-    expect(moment(START + 26 * HOUR, START, 'UTC')).to.equal('Tue 14:00');
-    expect(moment(START + 240 * HOUR, START, 'UTC')).to.equal('19 Mar');
-    expect(wallInput(START, 'Europe/Oslo')).to.equal('2026-03-09T13:00');
+    expect(moment(START + HOUR, START)).to.equal('13:00');
+    expect(moment(START + 26 * HOUR, START)).to.equal('Tue 14:00');
+    expect(moment(START + 240 * HOUR, START)).to.equal('19 Mar');
+    expect(heard({ zone: 'Europe/Oslo' }, () => wallInput(START))).to.equal('2026-03-09T13:00');
   });
   it('gets coarser the further off, and says how late', () => {
     expect(until(START + 33 * 60_000, START)).to.equal('in 33 min');

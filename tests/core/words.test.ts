@@ -9,7 +9,7 @@ import { sentence, wouldChange } from '../../src/lib/words/findings.ts';
 import { missingWord } from '../../src/lib/words/scopes.ts';
 import { kindWords, taskWords } from '../../src/lib/words/tasks.ts';
 import { PROFILES } from '../../src/lib/core/codes/profiles/index.ts';
-import { entryWords } from '../../src/lib/ui/entry.ts';
+import { entryWords } from '../../src/lib/words/entry.ts';
 import { ask, celsius, event, paper, typed } from './build.ts';
 
 const core = join(import.meta.dirname, '..', '..', 'src', 'lib', 'core');
@@ -79,7 +79,7 @@ describe('words', () => {
     );
   });
   it('an entry reads as it was typed, with its units', () => {
-    const words = entryWords(event('cold.read', 1, { reading: typed(2, 'F', '35.6 F'), place: 'Drawer 2' }), 'UTC');
+    const words = entryWords(event('cold.read', 1, { reading: typed(2, 'F', '35.6 F'), place: 'Drawer 2' }));
     expect(words).to.deep.equal(['reading 35.6 F', 'place Drawer 2']);
   });
   it('of a kept log says its readings, its span by the clock and what put its clock right, and nothing of zeros', () => {
@@ -96,7 +96,7 @@ describe('words', () => {
       origin: 'logger-1',
       clockOffsetSeconds: 0
     });
-    const words = entryWords(kept, 'UTC').join('; ');
+    const words = entryWords(kept).join('; ');
     expect(words)
       .to.contain('readings 288')
       .and.to.contain('came live')

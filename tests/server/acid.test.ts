@@ -5,7 +5,7 @@ import { NO_HOUSE_INGREDIENTS, toldOfLines } from '../../src/lib/core/ingredient
 import { pieceView } from '../../src/lib/server/views/piece.ts';
 import type { App } from '../../src/lib/server/app.ts';
 import { scaledSauce } from '../../src/lib/server/facts/scaled-sauce.ts';
-import { entryWords } from '../../src/lib/ui/entry.ts';
+import { entryWords } from '../../src/lib/words/entry.ts';
 import { nowView } from '../../src/lib/server/views/now.ts';
 import { paintSection, pictureAt, rawFromTouch, sectionSize } from '../../src/lib/ui/acid/section.ts';
 import { acidPlan, lookAt } from '../../src/lib/core/bench/acid/plan.ts';
@@ -132,7 +132,7 @@ describe('fish in acid', () => {
     expect(state.dressings[0]).to.include({ sauceGrams: 400, liquidGrams: 200 });
     expect(house.store.projections.piece(juice).state.grams).to.equal(300);
     const dressed = house.store.record.eventsOf(`piece:${piece}`).find(({ kind }) => kind === 'piece.dressed')!;
-    expect(entryWords(dressed, 'UTC')).to.include.members(['Roasted sesame, version 1, 400 g', 'its liquid, 200 g']);
+    expect(entryWords(dressed)).to.include.members(['Roasted sesame, version 1, 400 g', 'its liquid, 200 g']);
     house.done('serve-piece', { piece, route: 'acid', mass: '180 g' });
     const served = house.store.projections.piece(piece).state.served.at(-1)!;
     expect(served.allergens).to.include.members(['fish', 'sesame', 'soy', 'wheat', 'mustard']);

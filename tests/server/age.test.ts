@@ -6,7 +6,7 @@ import { pieceView } from '../../src/lib/server/views/piece.ts';
 import { nowView } from '../../src/lib/server/views/now.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { errorSentence } from '../../src/lib/words/errors.ts';
-import { entryWords } from '../../src/lib/ui/entry.ts';
+import { entryWords } from '../../src/lib/words/entry.ts';
 import type { App } from '../../src/lib/server/app.ts';
 import { CHAR, FEED, NOON, openTestHouse, type TestHouse } from './house.ts';
 
@@ -252,18 +252,14 @@ describe('the ageing rack', () => {
     const events = house.store.record.eventsOf(`piece:${piece}`);
     const wrong = events.find(({ kind }) => kind === 'age.weighed')!;
     const hung = events.find(({ kind }) => kind === 'age.started')!;
-    const told = entryWords(hung, 'UTC').join(', ');
+    const told = entryWords(hung).join(', ');
     for (const words of ['2000 g', CABINET, 'humidity 80 %', 'scaled']) expect(told).to.contain(words);
     house.done('look-aged', { piece, ...FINE, smell: 'faint', note: 'near the gills' });
     const look = house.store.record.eventsOf(`piece:${piece}`).at(-1)!;
-    expect(entryWords(look, 'UTC')).to.include.members([
-      'skin dry',
-      'smell faint, look again tonight',
-      'near the gills'
-    ]);
+    expect(entryWords(look)).to.include.members(['skin dry', 'smell faint, look again tonight', 'near the gills']);
     house.done('set-service', { name: 'Saturday', at: '2026-03-14T19:00' });
     const planned = house.store.record.eventsOf('house').at(-1)!;
-    expect(entryWords(planned, 'UTC').join(', ')).to.contain('Sat 14 Mar');
+    expect(entryWords(planned).join(', ')).to.contain('Sat 14 Mar');
     const patch = JSON.stringify({ mass: { si: 1975, unit: 'g', typed: '1975 g' } });
     const answer = house.act('amend-entry', { seq: wrong.seq, reason: 'misread', patch });
     expect(answer.ok, JSON.stringify(answer)).to.equal(true);

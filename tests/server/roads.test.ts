@@ -5,7 +5,6 @@ import { nextWanted, roadsAsked, roadsView } from '../../src/lib/server/views/ro
 import { paperSaying, type Road, type RoadStep } from '../../src/lib/core/rules/roads/steps.ts';
 import type { Route } from '../../src/lib/core/codes/window.ts';
 import { businessDay } from '../../src/lib/core/measure/day.ts';
-import { DEFAULT_PREFERENCES } from '../../src/lib/core/measure/units.ts';
 import { roadLine, stepWords } from '../../src/lib/words/roads.ts';
 import { CURE, THAW } from './into.ts';
 import { CHAR, openTestHouse, type TestHouse } from './house.ts';
@@ -206,7 +205,7 @@ describe('roads, each carried out', () => {
       for (const road of planned.roads) {
         open();
         const { piece } = receive(of);
-        const told = roadLine(road, { moment: String });
+        const told = roadLine(road, by);
         if (road.opensAt > house.clock.now() || road.steps.length > 0)
           for (const step of road.steps) carryOut(piece, step);
         to(Math.max(house.clock.now(), road.opensAt));
@@ -217,7 +216,7 @@ describe('roads, each carried out', () => {
           expect(stateOf(piece, road.route), `${told} at the time wanted`).to.be.oneOf(['open', 'ebbing']);
         }
         for (const step of road.steps) {
-          const words = stepWords(step, { moment: String, units: DEFAULT_PREFERENCES });
+          const words = stepWords(step, by);
           expect(words).to.not.match(/undefined|NaN|null|\[object/);
         }
         house.close();

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { find as t } from '$lib/words/screens/shell.ts';
   import { goto } from '$app/navigation';
   import { Modal } from 'flowbite-svelte';
 
@@ -61,7 +62,7 @@
       ...species.species.map((each) => ({
         href: `/house/species?id=${each.id}`,
         name: each.name,
-        more: `species · ${each.scientific[0] ?? ''}`
+        more: t.species(each.scientific[0] ?? '')
       }))
     ];
   }
@@ -71,7 +72,7 @@
   }
 </script>
 
-<Modal bind:open title="Find a piece, a lot, a method or a species" size="md" class="bg-(--surface) text-(--ink)">
+<Modal bind:open title={t.findAPieceA} size="md" class="bg-(--surface) text-(--ink)">
   <form
     onsubmit={(event) => {
       event.preventDefault();
@@ -80,10 +81,10 @@
   >
     <!-- svelte-ignore a11y_autofocus -->
     <input
-      aria-label="What to find"
+      aria-label={t.whatToFind}
       autofocus
       class="w-full min-h-12 bg-(--surface) border border-(--strong-line) px-3"
-      placeholder="turbot, TUR-1123, iwashi …"
+      placeholder={t.turbotTurIwashi}
       bind:value={text}
       oninput={look}
     />
@@ -100,7 +101,7 @@
         </a>
       </li>
     {:else}
-      {#if text.trim() !== ''}<li class="soft py-2">Nothing by that name.</li>{/if}
+      {#if text.trim() !== ''}<li class="soft py-2">{t.nothingByThatName}</li>{/if}
     {/each}
   </ul>
 </Modal>

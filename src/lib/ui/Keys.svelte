@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { keys as t, PLACE_NAMES } from '$lib/words/screens/shell.ts';
   import { Modal } from 'flowbite-svelte';
   import { PLACES } from './places.ts';
 
@@ -8,17 +9,17 @@
     if (!open) close();
   });
   const keys = [
-    ...PLACES.map(({ key, name }) => ({ key, what: name })),
-    { key: 'n', what: 'A new lot' },
-    { key: 'w', what: 'Break down: take the weight that is at rest' },
-    { key: '/', what: 'Find a piece, lot or species' },
-    { key: '?', what: 'This sheet' },
-    { key: '← →', what: 'On the tide chart: along time' },
-    { key: '+ −', what: 'On the tide chart: zoom' }
+    ...PLACES.map(({ key, path }) => ({ key, what: PLACE_NAMES[path] })),
+    { key: 'n', what: t.aNewLot },
+    { key: 'w', what: t.breakDownTakeThe },
+    { key: '/', what: t.findAPieceLot },
+    { key: '?', what: t.thisSheet },
+    { key: '← →', what: t.onTheTideChart },
+    { key: '+ −', what: t.onTheTideChartZoom }
   ];
 </script>
 
-<Modal bind:open title="Keys" size="sm" class="bg-(--surface) text-(--ink)">
+<Modal bind:open title={t.keys} size="sm" class="bg-(--surface) text-(--ink)">
   <dl class="grid grid-cols-[4rem_1fr] gap-y-2">
     {#each keys as { key, what } (key)}
       <dt><kbd class="inline-block min-w-8 border border-(--strong-line) px-2 text-center">{key}</kbd></dt>

@@ -1,15 +1,12 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { reasons as t } from '$lib/words/screens/shell.ts';
   import { page } from '$app/state';
   import type { Effect, Reason } from '$lib/core/codes/window.ts';
   import { ROUTE_WORDS, sentence, wouldChange } from '$lib/words/findings.ts';
-  import { dayAndTime } from './format.ts';
 
   /** The chain of reasons behind a verdict: what decided first, then what it rests on. */
-  let {
-    reasons,
-    zone,
-    names = {}
-  }: { reasons: readonly Reason[]; zone: string; names?: Record<string, string | null> } = $props();
+  let { reasons, names = {} }: { reasons: readonly Reason[]; names?: Record<string, string | null> } = $props();
   const weight: Record<Effect['kind'], number> = { never: 0, missing: 1, opens: 2, 'read-by': 3, closes: 3, pass: 4 };
   const sorted = $derived([...reasons].sort((a, b) => weight[a.effect.kind] - weight[b.effect.kind]));
   /** The first and the last entries carry the proof; a long log between them is on the bench. */
@@ -18,11 +15,11 @@
     return real.length <= 4 ? real : [...real.slice(0, 2), ...real.slice(-2)];
   };
   const tag: Record<Effect['kind'], string> = {
-    never: 'Shuts for ever',
-    missing: 'Holds back',
+    never: t.shutsForEver,
+    missing: t.holdsBack,
     opens: 'Opens',
     closes: 'Closes',
-    'read-by': 'Read it by',
+    'read-by': t.readItBy,
     pass: 'Stands'
   };
 </script>
@@ -31,34 +28,37 @@
   {#each sorted as reason (reason)}
     <li data-code={reason.code} class={reason.effect.kind}>
       <span class="tag">
-        {reason.owned ? (names[reason.owned.by] ? 'Owned' : 'Allowed') : tag[reason.effect.kind]}
-        {#if 'at' in reason.effect}<b>{dayAndTime(reason.effect.at, zone)}</b>{/if}
+        {reason.owned ? (names[reason.owned.by] ? t.owned : t.allowed) : tag[reason.effect.kind]}
+        {#if 'at' in reason.effect}<b>{say.dayAndTime(reason.effect.at)}</b>{/if}
       </span>
       <div>
         <p>
-          {#if reason.lots}<b>Of {reason.lots}:</b>{/if}
-          {#if reason.candidate}<b>If {reason.candidate}:</b>{/if}
+          {#if reason.lots}<b>{t.of(reason.lots)}</b>{/if}
+          {#if reason.candidate}<b>{t.ifText(reason.candidate)}</b>{/if}
           {sentence(reason, page.data.house.units)}
         </p>
         {#if reason.owned}
           <p class="change">
-            {#if names[reason.owned.by]}Owned by {names[reason.owned.by]}, {dayAndTime(reason.owned.at, zone)}: “{reason
-                .owned.reason}”{:else}Allowed by {reason.owned.by}, {reason.owned.reason}{/if}
+            {#if names[reason.owned.by]}{t.ownedBy(
+                names[reason.owned.by] ?? '',
+                say.dayAndTime(reason.owned.at),
+                reason.owned.reason
+              )}{:else}{t.allowedBy(reason.owned.by, reason.owned.reason)}{/if}
           </p>
         {/if}
         {#if reason.struck}<p class="soft">
-            Corrected since, by who wrote it or by striking it out. It counts all the same.
+            {t.correctedSinceByWho}
           </p>{/if}
-        {#if wouldChange(reason)}<p class="change">Would change it: {wouldChange(reason)}</p>{/if}
+        {#if wouldChange(reason)}<p class="change">{t.wouldChangeIt(wouldChange(reason) ?? '')}</p>{/if}
         <p class="soft small">
           {reason.rule.citation}{#if reason.rule.check}
-            · check with your authority{/if} · {reason.routes.length === 5
-            ? 'all routes'
+            {t.checkWithYourAuthority}{/if} · {reason.routes.length === 5
+            ? t.allRoutes
             : reason.routes.map((route) => ROUTE_WORDS[route].toLowerCase()).join(', ')}
           {#each shown(reason.evidence) as seq (seq)}
-            &nbsp;· <a class="link" href="/ledger?seq={seq}#e{seq}">entry {seq}</a
+            &nbsp;· <a class="link" href="/ledger?seq={seq}#e{seq}">{t.entry(seq)}</a
             >{/each}{#if reason.evidence.length > 4}
-            &nbsp;· {reason.evidence.length} entries in all{/if}
+            {t.entriesInAll(reason.evidence.length)}{/if}
         </p>
       </div>
     </li>

@@ -1,15 +1,15 @@
-/** The places on the rail, in the order of the work, each with its key. A place not yet built is not listed. */
+/** The places on the rail, in the order of the work, each with its key; what it is called stands with the words of the shell. A place not yet built is not listed. */
 export const PLACES = [
-  { path: '/', name: 'Now', key: '1' },
-  { path: '/receive', name: 'Receive', key: '2' },
-  { path: '/break', name: 'Break down', key: '3' },
-  { path: '/freeze', name: 'Freeze', key: '4' },
-  { path: '/cure', name: 'Cure', key: '5' },
-  { path: '/acid', name: 'Acid', key: '6' },
-  { path: '/age', name: 'Age', key: '7' },
-  { path: '/slice', name: 'Slice', key: '8' },
-  { path: '/rice', name: 'Rice', key: 'r' },
-  { path: '/serve', name: 'Serve', key: '9' },
-  { path: '/ledger', name: 'Ledger', key: '0' },
-  { path: '/house', name: 'House', key: 'h' }
+  { path: '/', key: '1' },
+  { path: '/receive', key: '2' },
+  { path: '/break', key: '3' },
+  { path: '/freeze', key: '4' },
+  { path: '/cure', key: '5' },
+  { path: '/acid', key: '6' },
+  { path: '/age', key: '7' },
+  { path: '/slice', key: '8' },
+  { path: '/rice', key: 'r' },
+  { path: '/serve', key: '9' },
+  { path: '/ledger', key: '0' },
+  { path: '/house', key: 'h' }
 ] as const;

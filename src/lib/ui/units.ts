@@ -1,15 +1,15 @@
 import { unitsOffered, written } from '../core/fields/written.ts';
-import type { UnitPreferences } from '../core/measure/units.ts';
+import { speech } from '../words/speech.ts';
 
 /** The units a field offers, the house's own first. */
-export const massUnits = (units: UnitPreferences) => unitsOffered({ of: 'mass' }, units);
-export const lengthUnits = (units: UnitPreferences) => unitsOffered({ of: 'length' }, units);
-export const temperatureUnits = (units: UnitPreferences) => unitsOffered({ of: 'temperature' }, units);
+export const massUnits = () => unitsOffered({ of: 'mass' }, speech().units);
+export const lengthUnits = () => unitsOffered({ of: 'length' }, speech().units);
+export const temperatureUnits = () => unitsOffered({ of: 'temperature' }, speech().units);
 
 /**
  * A starting figure for a field, in the unit the house likes: the text, and the unit's sign beside it.
  *
  * @param si mm or °C
  */
-export const startWith = (kind: 'length' | 'temperature', si: number, units: UnitPreferences): [string, string] =>
-  written({ of: kind }, si, units);
+export const startWith = (kind: 'length' | 'temperature', si: number): [string, string] =>
+  written({ of: kind }, si, speech().units);

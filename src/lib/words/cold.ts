@@ -1,32 +1,37 @@
+import { said, words } from './speech.ts';
 import type { LoadWarning } from '../core/bench/freeze/forecast.ts';
 import type { CORRECTIVE, EXCURSION_KINDS } from '../core/activity/cold/bodies.ts';
 
 /** How the air moves, as a cook would say it. */
-export const AIR_WORDS: Record<string, string> = {
+export const AIR_WORDS: Record<string, string> = /* @__PURE__ */ words({
   still: 'still air (chest, upright)',
   fan: 'a fan',
   blast: 'a blast of air',
   plate: 'between plates',
   bath: 'a bath of brine or spirit'
-};
-export const PACKING_WORDS: Record<string, string> = { bare: 'bare on a rack', film: 'in film', boxed: 'in a box' };
-export const SHAPE_WORDS: Record<string, string> = {
+});
+export const PACKING_WORDS: Record<string, string> = /* @__PURE__ */ words({
+  bare: 'bare on a rack',
+  film: 'in film',
+  boxed: 'in a box'
+});
+export const SHAPE_WORDS: Record<string, string> = /* @__PURE__ */ words({
   slab: 'flat: fillet, side, block',
   cylinder: 'round and long: loin, gutted fish',
   sphere: 'as thick as long: head piece, ball'
-};
-export const LIE_WORDS: Record<string, string> = {
+});
+export const LIE_WORDS: Record<string, string> = /* @__PURE__ */ words({
   apart: 'each alone, air round it',
   stacked: 'on each other, or touching',
   unknown: 'not said'
-};
-export const PACK_WORDS: Record<string, string> = {
+});
+export const PACK_WORDS: Record<string, string> = /* @__PURE__ */ words({
   none: 'air reaches it',
   opened: 'packed without oxygen, opened now',
   closed: 'packed without oxygen, left closed'
-};
+});
 
-export const CORRECTIVE_WORDS: Record<(typeof CORRECTIVE)[number], string> = {
+export const CORRECTIVE_WORDS: Record<(typeof CORRECTIVE)[number], string> = /* @__PURE__ */ words({
   moved: 'moved to another place',
   'core-checked': 'core read again, and cold',
   discarded: 'discarded',
@@ -37,7 +42,7 @@ export const CORRECTIVE_WORDS: Record<(typeof CORRECTIVE)[number], string> = {
   'machine-mended': 'machine mended',
   cooked: 'cooked instead',
   other: 'something else'
-};
+});
 
 interface Shown {
   readonly kind: (typeof EXCURSION_KINDS)[number];
@@ -46,19 +51,25 @@ interface Shown {
   readonly cause: string;
   readonly limit: number | null;
 }
-const CAUSES: Record<string, string> = {
+const CAUSES: Record<string, string> = /* @__PURE__ */ words({
   future: 'dated in the future',
   'broken-probe': 'of a probe that cannot be right (85 °C, or past any cold place)',
   'before-sensor': 'dated before there was a sensor',
   'sensor-unknown': 'of a sensor nobody has named',
   'no-value': 'without a figure',
   'key-revoked': 'sent with a key that was taken back'
-};
+});
 /** Why readings were not believed. */
-export const causeWords = (cause: string): string => CAUSES[cause] ?? cause;
+export const causeWords = /* @__PURE__ */ said((cause: string): string => CAUSES[cause] ?? cause);
 
 /** What is wrong at a place, in a few words. */
-export function excursionTitle({ kind, place, to, cause, limit }: Shown): string {
+export const excursionTitle = /* @__PURE__ */ said(function excursionTitle({
+  kind,
+  place,
+  to,
+  cause,
+  limit
+}: Shown): string {
   switch (kind) {
     case 'warm':
       return to === null ? `${place} is too warm` : `${place} was too warm`;
@@ -69,19 +80,19 @@ export function excursionTitle({ kind, place, to, cause, limit }: Shown): string
     case 'quarantine':
       return `${place}: ${limit ?? 'some'} readings not believed, ${causeWords(cause)}`;
   }
-}
+});
 
 /** What may be done about it; the person decides. */
-export const WHAT_MAY_BE_DONE: Record<Shown['kind'], string> = {
+export const WHAT_MAY_BE_DONE: Record<Shown['kind'], string> = /* @__PURE__ */ words({
   warm: 'Move what lies there, read a core, and decide: what stood above the limit for more than 4 h is lost for raw service, a fish of the histamine families has spent warm hours.',
   silent:
     'Unknown is not cold. Read the thermometer and a core now, mend or replace the sensor; in a freezer the hold is counted anew from the next reading.',
   hold: 'The hold is counted anew by itself. Read the core, keep it frozen, and expect the later hour; or freeze in another place.',
   quarantine: 'Look at the probe, its wires and the logger’s clock. Until it is mended nothing of it counts.'
-};
+});
 
 /** What is said of a load. */
-export function loadWords({ code, seen, limit }: LoadWarning): string {
+export const loadWords = /* @__PURE__ */ said(function loadWords({ code, seen, limit }: LoadWarning): string {
   const figure = (value: number) => (value < 10 ? value.toFixed(1) : String(Math.round(value)));
   switch (code) {
     case 'load.too-much-for-room':
@@ -95,10 +106,10 @@ export function loadWords({ code, seen, limit }: LoadWarning): string {
     case 'load.unknown':
       return 'Its room and its machine are not on record: how the load warms the air is not reckoned with.';
   }
-}
+});
 
 /** Words for what went wrong with a row of a logger's file. */
-export const ROW_WORDS: Record<string, string> = {
+export const ROW_WORDS: Record<string, string> = /* @__PURE__ */ words({
   'time.unreadable': 'the time cannot be read',
   'time.does-not-exist': 'a time the clocks went forward over',
   'quantity.unreadable': 'the figure cannot be read',
@@ -107,12 +118,12 @@ export const ROW_WORDS: Record<string, string> = {
   future: 'dated in the future',
   'broken-probe': 'cannot be right: a broken probe',
   'before-sensor': 'dated before there was a sensor'
-};
+});
 /** What a column of a logger's file may say of its times. */
-export const ORDER_WORDS: Record<string, string> = {
+export const ORDER_WORDS: Record<string, string> = /* @__PURE__ */ words({
   iso: 'year, month, day (2026-03-13)',
   dmy: 'day first (13/03/2026)',
   mdy: 'month first (03/13/2026)',
   unix: 'seconds since 1970',
   'unix-ms': 'milliseconds since 1970'
-};
+});

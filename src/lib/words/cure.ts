@@ -1,3 +1,4 @@
+import { said, words } from './speech.ts';
 import type { Dosing, School } from '../core/activity/cure/lists.ts';
 import type { CureStep } from '../core/bench/cure/steps.ts';
 
@@ -13,7 +14,7 @@ export interface SchoolWords {
   readonly inspect: readonly string[];
 }
 
-export const SCHOOL_WORDS: Record<School, SchoolWords> = {
+export const SCHOOL_WORDS: Record<School, SchoolWords> = /* @__PURE__ */ words({
   cover: {
     name: 'Cover',
     noun: 'cover cure',
@@ -138,15 +139,15 @@ export const SCHOOL_WORDS: Record<School, SchoolWords> = {
     ],
     inspect: ['darker, firmer, dry to the touch once wiped', 'an end cut off and tasted, or seared and tasted']
   }
-};
+});
 
-export const DOSING_WORDS: Record<Dosing, string> = {
+export const DOSING_WORDS: Record<Dosing, string> = /* @__PURE__ */ words({
   face: 'evenly over the face, by hand',
   weight: 'each zone by its own weight',
   together: 'less on the thin end, so that all finish together'
-};
+});
 
-const STEPS: Record<CureStep['code'], string> = {
+const STEPS: Record<CureStep['code'], string> = /* @__PURE__ */ words({
   'lay-on': 'Lay the salt on',
   'into-brine': 'Into the brine',
   'into-water': 'Into cold water',
@@ -161,11 +162,11 @@ const STEPS: Record<CureStep['code'], string> = {
   dry: 'Dry it well',
   'rest-over': 'Rest is over: weigh and taste',
   'put-back': 'Put it back'
-};
+});
 /** What hands do at a step. */
-export const cureStepWords = (code: string): string => STEPS[code as CureStep['code']] ?? code;
+export const cureStepWords = /* @__PURE__ */ said((code: string): string => STEPS[code as CureStep['code']] ?? code);
 
-const STAGES: Record<string, string> = {
+const STAGES: Record<string, string> = /* @__PURE__ */ words({
   cure: 'in its cure',
   brine: 'in brine',
   film: 'under a film of salt',
@@ -174,30 +175,30 @@ const STAGES: Record<string, string> = {
   rest: 'resting',
   dry: 'drying',
   paused: 'paused, lifted out'
-};
-export const cureStageWords = (id: string): string => STAGES[id] ?? id;
+});
+export const cureStageWords = /* @__PURE__ */ said((id: string): string => STAGES[id] ?? id);
 
 /** Where cooks disagree and the model cannot settle it. */
-export const CANNOT_TELL = {
+export const CANNOT_TELL = /* @__PURE__ */ words({
   turned:
     'Turning keeps salt and liquid in touch with every face, which the model takes for granted; what a parcel left closed loses by that, it cannot tell. Turn, and every opening is a chance for dirt; leave it, and check that the liquid reaches both ends.',
   pressed:
     'Pressing squeezes out liquid and makes the flesh denser; the model knows neither. Weigh it before and after: with pressed runs weighed, the house’s own water loss says what it does.',
   skin: 'Skin is taken as closed: with it on, salt comes from one side only and the middle is the skin side.'
-} as const;
+} as const);
 
-export const PACK_WORDS = {
+export const PACK_WORDS = /* @__PURE__ */ words({
   open: 'open, or loosely wrapped',
   closed: 'a bag with the air pressed out, or a vacuum pack'
-} as const;
-export const SALT_TASTE_WORDS = {
+} as const);
+export const SALT_TASTE_WORDS = /* @__PURE__ */ words({
   unknown: 'nobody tasted it',
   low: 'too little salt',
   right: 'right',
   high: 'too salty'
-} as const;
-export const METER_WORDS = {
+} as const);
+export const METER_WORDS = /* @__PURE__ */ words({
   mean: 'minced, or several places',
   middle: 'the thickest middle',
   surface: 'just under the face'
-} as const;
+} as const);

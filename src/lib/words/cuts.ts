@@ -1,8 +1,9 @@
+import { said, words } from './speech.ts';
 import { safety } from './safety.ts';
 import type { MapId } from '../core/bench/breakdown/map-types.ts';
 
 /** Words for cut maps: parts, uses, schools, each step and why it stands where it stands. */
-export const MAP_WORDS: Record<MapId, string> = {
+export const MAP_WORDS: Record<MapId, string> = /* @__PURE__ */ words({
   round: 'Round fish',
   'four-loins': 'Tuna-like, four loins',
   side: 'Side of a salmonid',
@@ -12,9 +13,9 @@ export const MAP_WORDS: Record<MapId, string> = {
   bivalve: 'Shellfish',
   crustacean: 'Prawn, crab, lobster',
   fillet: 'Fillet or loin to blocks'
-};
+});
 
-const PARTS: Record<string, string> = {
+const PARTS: Record<string, string> = /* @__PURE__ */ words({
   'fillet-first': 'first fillet',
   'fillet-second': 'second fillet',
   belly: 'belly',
@@ -72,12 +73,13 @@ const PARTS: Record<string, string> = {
   drip: 'drip',
   other: 'other',
   '': 'unnamed part'
-};
+});
 /** The name of a part; of a house's own division its own. */
-export const partWord = (part: { id: string; name?: string } | string): string =>
-  typeof part === 'string' ? (PARTS[part] ?? part) : (part.name?.toLowerCase() ?? PARTS[part.id] ?? part.id);
+export const partWord = /* @__PURE__ */ said((part: { id: string; name?: string } | string): string =>
+  typeof part === 'string' ? (PARTS[part] ?? part) : (part.name?.toLowerCase() ?? PARTS[part.id] ?? part.id)
+);
 
-export const USE_WORDS: Record<string, string> = {
+export const USE_WORDS: Record<string, string> = /* @__PURE__ */ words({
   '': 'not said',
   raw: 'raw',
   cure: 'cure',
@@ -89,8 +91,8 @@ export const USE_WORDS: Record<string, string> = {
   crisp: 'crisp',
   roe: 'roe, liver',
   other: 'other'
-};
-export const WASTE_WORDS: Record<string, string> = {
+});
+export const WASTE_WORDS: Record<string, string> = /* @__PURE__ */ words({
   viscera: 'viscera',
   gills: 'gills',
   scales: 'scales',
@@ -105,9 +107,9 @@ export const WASTE_WORDS: Record<string, string> = {
   liquor: 'liquor',
   drip: 'drip',
   other: 'other'
-};
+});
 
-export const SCHOOL_WORDS: Record<string, { name: string; why: string }> = {
+export const SCHOOL_WORDS: Record<string, { name: string; why: string }> = /* @__PURE__ */ words({
   'both-backs': { name: 'Both back cuts first', why: 'the frame still stands under the second side' },
   through: { name: 'Back strokes, then through', why: 'one side is done before the fish is turned' },
   'tail-to-head': { name: 'Guide cut, tail to head', why: 'one long run: fast on firm fish, needs a flexible blade' },
@@ -126,11 +128,15 @@ export const SCHOOL_WORDS: Record<string, { name: string; why: string }> = {
   'twist-and-peel': { name: 'Twist and peel', why: 'for raw: cold hands, no water' },
   'scald-and-pick': { name: 'Scald and pick', why: 'for kinds that are cooked before use' },
   'square-blocks': { name: 'Squared into blocks', why: 'even blocks slice even' }
-};
-export const CHOICE_WORDS: Record<string, string> = { 'pin-bones': 'Pin bones', skin: 'Skin', belly: 'Belly' };
+});
+export const CHOICE_WORDS: Record<string, string> = /* @__PURE__ */ words({
+  'pin-bones': 'Pin bones',
+  skin: 'Skin',
+  belly: 'Belly'
+});
 
 /** Each step, and why it comes when it comes. */
-export const STEP_WORDS: Record<string, { do: string; why: string }> = {
+export const STEP_WORDS: Record<string, { do: string; why: string }> = /* @__PURE__ */ words({
   chill: { do: 'Chill it to the bone before the first cut', why: 'cold flesh cuts clean, and every minute out counts' },
   scale: {
     do: 'Scale from tail to head, lightly',
@@ -225,11 +231,11 @@ export const STEP_WORDS: Record<string, { do: string; why: string }> = {
   'pick-legs': { do: 'Legs and claws first', why: 'the sweetest and the most work' },
   'pick-body': { do: 'Then the body', why: 'feel for every wall of shell' },
   'shell-look': { do: 'Look again for shell', why: 'twice, in good light' }
-};
+});
 /** What the hands at this bench should mind, whatever the fish. */
 export const BENCH_SAFETY =
   'Spines and gill plates, shears and heavy blades: gloves where they bite. Clean hands, board and knife between species and between raw jobs. A cut hand is covered and gloved, or off raw work. No standing bucket unless it is changed and sanitised.';
-export const FATE_WORDS: Record<string, string> = {
+export const FATE_WORDS: Record<string, string> = /* @__PURE__ */ words({
   served: 'served',
   here: 'still here',
   'by-product': 'by-products here',
@@ -238,8 +244,8 @@ export const FATE_WORDS: Record<string, string> = {
   gap: 'scale and gaps',
   binned: 'binned',
   returned: 'sent back'
-};
-export const PLACE_KIND_WORDS: Record<string, string> = {
+});
+export const PLACE_KIND_WORDS: Record<string, string> = /* @__PURE__ */ words({
   drawer: 'drawer',
   rack: 'rack',
   box: 'box',
@@ -249,11 +255,11 @@ export const PLACE_KIND_WORDS: Record<string, string> = {
   cabinet: 'ageing cabinet',
   display: 'display',
   bench: 'bench, not cold'
-};
-export const CAUSE_WORDS: Record<string, string> = {
+});
+export const CAUSE_WORDS: Record<string, string> = /* @__PURE__ */ words({
   drip: 'drip',
   drying: 'drying',
   scale: 'the scale',
   uptake: 'took up water',
   other: 'other'
-};
+});

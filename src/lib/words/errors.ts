@@ -1,3 +1,4 @@
+import { said, words } from './speech.ts';
 import type { ErrorCode, ErrorDetails } from '../core/errors.ts';
 import { fieldName } from './field-names.ts';
 
@@ -19,7 +20,7 @@ function becauseOf({ because }: ErrorDetails): string {
   return inside ? errorSentence(inside.code, inside.details) : '';
 }
 
-const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => string> = {
+const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => string> = /* @__PURE__ */ words({
   'quantity.empty': (_, field) => `${field}: write a figure with its unit.`,
   'quantity.unreadable': ({ seen }, field) => `${field}: "${seen}" cannot be read as a figure with a unit.`,
   'quantity.unit-unknown': ({ seen, candidates }, field) =>
@@ -147,18 +148,18 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'request.foreign-origin': () => 'That came from another site and was not taken.',
   'request.not-json': () => 'That cannot be read as JSON.',
   'request.unknown-path': ({ seen }) => `There is nothing at ${seen}.`
-};
+});
 
 /**
  * What went wrong, in a sentence that names the field, the unit and the range.
  *
  * @param named what a field is called where it was set; its usual name where that says nothing
  */
-export function errorSentence(
+export const errorSentence = /* @__PURE__ */ said(function errorSentence(
   code: ErrorCode,
   details: ErrorDetails = {},
   named?: (field: string) => string | undefined
 ): string {
   const { field } = details;
   return SENTENCES[code](details, field ? (named?.(field) ?? fieldName(field)) : 'This');
-}
+});

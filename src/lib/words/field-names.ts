@@ -1,5 +1,6 @@
+import { said, words } from './speech.ts';
 /** What the fields of forms and of the API are called, by their ids. A bench's own plan has words of its own (`words/plans`). */
-const FIELD_NAMES: Record<string, string> = {
+const FIELD_NAMES: Record<string, string> = /* @__PURE__ */ words({
   species: 'Species',
   mass: 'Weight',
   thickness: 'Thickness',
@@ -137,10 +138,10 @@ const FIELD_NAMES: Record<string, string> = {
   shelves: 'Shelves',
   perShelf: 'Places on a shelf',
   covers: 'Covers'
-};
+});
 
 /** Of these a ledger line says less: it names them as the entry does. */
-const FORM_NAMES: Record<string, string> = {
+const FORM_NAMES: Record<string, string> = /* @__PURE__ */ words({
   note: 'Note',
   reference: 'Reference',
   vehicle: 'Vehicle or box air',
@@ -281,14 +282,14 @@ const FORM_NAMES: Record<string, string> = {
   recipes: 'Recipes',
   sauces: 'Sauces',
   dishes: 'Dishes'
-};
+});
 
 const nameOf = (field: string): string => FIELD_NAMES[field] ?? FORM_NAMES[field] ?? field;
 /** A part of an entry as a ledger line names it. */
-export const entryName = (key: string): string => FIELD_NAMES[key] ?? key;
+export const entryName = /* @__PURE__ */ said((key: string): string => FIELD_NAMES[key] ?? key);
 
 /** One row of a list, as it is counted. */
-const ROW_NAMES: Record<string, string> = {
+const ROW_NAMES: Record<string, string> = /* @__PURE__ */ words({
   recipes: 'Recipe',
   sauces: 'Sauce',
   dishes: 'Dish',
@@ -298,10 +299,10 @@ const ROW_NAMES: Record<string, string> = {
   readings: 'Reading',
   pieces: 'Piece',
   prepared: 'Step'
-};
+});
 
 /** A field's name as a person reads it: of a row of something, "Recipe 2, line 3, time". */
-export function fieldName(field: string): string {
+export const fieldName = /* @__PURE__ */ said(function fieldName(field: string): string {
   const parts = field.split('.').flatMap((part, index, all) => {
     if (/^\d+$/.test(part)) return [];
     const row = all[index + 1];
@@ -309,4 +310,4 @@ export function fieldName(field: string): string {
     return [`${ROW_NAMES[part] ?? nameOf(part)} ${Number(row) + 1}`];
   });
   return parts.map((part, index) => (index === 0 ? part : part.charAt(0).toLowerCase() + part.slice(1))).join(', ');
-}
+});

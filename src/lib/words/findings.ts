@@ -1,3 +1,4 @@
+import { said, speech, words } from './speech.ts';
 import type { ChangeCode, FindingCode } from '../core/codes/finding.ts';
 import type { Reason, Route, WindowState } from '../core/codes/window.ts';
 import type { School } from '../core/activity/cure/lists.ts';
@@ -9,22 +10,22 @@ import type { UnitPreferences } from '../core/measure/units.ts';
 
 /** Every sentence the product says about a finding, by code. */
 
-export const ROUTE_WORDS: Record<Route, string> = {
+export const ROUTE_WORDS: Record<Route, string> = /* @__PURE__ */ words({
   raw: 'Raw',
   cured: 'Cured',
   acid: 'Acid',
   seared: 'Seared',
   cooked: 'Cooked'
-};
+});
 
-export const STATE_WORDS: Record<WindowState, string> = {
+export const STATE_WORDS: Record<WindowState, string> = /* @__PURE__ */ words({
   'not-cleared': 'Not cleared',
   locked: 'Locked until',
   open: 'Open until',
   ebbing: 'Ebbing',
   closed: 'Closed',
   never: 'Never'
-};
+});
 
 type Seen = Reason['seen'];
 const text = (seen: Seen, key: string) => String(seen[key] ?? '');
@@ -45,7 +46,7 @@ const basis = (seen: Seen): string => {
   return 'from its arrival, the day of catch not being known';
 };
 
-const CAUSES: Record<string, string> = {
+const CAUSES: Record<string, string> = /* @__PURE__ */ words({
   reading: ', most of it by its core',
   log: ', most of it by the log of its place',
   out: ', most of it on boards and counters',
@@ -54,10 +55,10 @@ const CAUSES: Record<string, string> = {
   bath: ', most of it in a warm bath',
   silence: ', most of it unread',
   tray: ', most of it on a tray'
-};
+});
 const cause = (seen: Seen): string => CAUSES[text(seen, 'cause')] ?? '';
 
-const SPELLS: Record<string, string> = {
+const SPELLS: Record<string, string> = /* @__PURE__ */ words({
   reading: 'its core read warm',
   log: 'its place read warm',
   out: 'out of the cold',
@@ -66,23 +67,23 @@ const SPELLS: Record<string, string> = {
   bath: 'in a warm bath',
   silence: 'nobody read it',
   tray: 'on a tray'
-};
+});
 /** What made a stretch of its time warm, in words. */
-export const warmCause = (code: string): string => SPELLS[code] ?? code;
+export const warmCause = /* @__PURE__ */ said((code: string): string => SPELLS[code] ?? code);
 
-const TAG_WORDS: Record<string, string> = {
+const TAG_WORDS: Record<string, string> = /* @__PURE__ */ words({
   dealer: 'the dealer’s number',
   harvestedOn: 'the day of harvest',
   harvestArea: 'the waters',
   quantity: 'how much it is'
-};
+});
 const listed = (codes: string, words: Record<string, string>) =>
   codes
     .split(', ')
     .map((code) => words[code] ?? code)
     .join(', ');
 const tagWords = (lacks: string) => listed(lacks, TAG_WORDS);
-const CONFLICT_WORDS: Record<string, string> = {
+const CONFLICT_WORDS: Record<string, string> = /* @__PURE__ */ words({
   species: 'another species',
   form: 'another cut',
   supplier: 'another supplier',
@@ -91,10 +92,10 @@ const CONFLICT_WORDS: Record<string, string> = {
   'after-arrival': 'days after it came',
   hours: 'more hours than its own days hold',
   'never-frozen': 'the lot is down as never frozen'
-};
+});
 const conflictWords = (conflicts: string) => listed(conflicts, CONFLICT_WORDS);
 
-const SENTENCES: Record<FindingCode, (seen: Seen, degrees: Degrees) => string> = {
+const SENTENCES: Record<FindingCode, (seen: Seen, degrees: Degrees) => string> = /* @__PURE__ */ words({
   'source.named': (seen) => `Bought from a named supplier: ${text(seen, 'supplier')}.`,
   'source.unknown': () => 'Not cleared: nobody has said whether it comes from a commercial source.',
   'source.not-commercial': () => 'Caught outside the trade. It may not be served to guests.',
@@ -309,9 +310,9 @@ const SENTENCES: Record<FindingCode, (seen: Seen, degrees: Degrees) => string> =
   'handling.divided': () => 'All of it has become other pieces.',
   'handling.returned': () => 'Sent back with its lot.',
   'handling.parent-discarded': () => 'The piece it came from was discarded.'
-};
+});
 
-const CHANGES: Record<ChangeCode, string> = {
+const CHANGES: Record<ChangeCode, string> = /* @__PURE__ */ words({
   'area-document': 'A paper that clears the harvest area, or a feed statement for farmed fish.',
   'authority-word': 'Only the word of your authority.',
   'catch-date': 'The day of catch or harvest.',
@@ -337,17 +338,19 @@ const CHANGES: Record<ChangeCode, string> = {
   'rinse-or-freeze': 'Say that it was rinsed out of the skein, or freeze it.',
   'kudoa-check-or-freeze': 'The farm’s check for Kudoa, or a freezing that kills it.',
   'end-the-cure': 'Take it out of the cure and record it.'
-};
+});
 
 /** The sentence of a reason. An unknown code is said as a code, never swallowed. */
-export function sentence(
+export const sentence = /* @__PURE__ */ said(function sentence(
   reason: Pick<Reason, 'code' | 'seen'>,
-  units: Pick<UnitPreferences, 'temperature'> = { temperature: 'C' }
+  units: Pick<UnitPreferences, 'temperature'> = speech().units
 ): string {
   return SENTENCES[reason.code as FindingCode]?.(reason.seen, DEGREES[units.temperature]) ?? reason.code;
-}
+});
 
 /** What would change a reason; null where nothing would. */
-export function wouldChange(reason: Pick<Reason, 'wouldChange'>): string | null {
+export const wouldChange = /* @__PURE__ */ said(function wouldChange(
+  reason: Pick<Reason, 'wouldChange'>
+): string | null {
   return reason.wouldChange === null ? null : (CHANGES[reason.wouldChange as ChangeCode] ?? reason.wouldChange);
-}
+});

@@ -1,3 +1,4 @@
+import { said, words } from './speech.ts';
 import type { Headline, RouteState } from '../core/rules/headline.ts';
 import type { Route } from '../core/codes/window.ts';
 import type { UnitPreferences } from '../core/measure/units.ts';
@@ -7,7 +8,10 @@ import { ROUTE_WORDS, sentence, wouldChange } from './findings.ts';
 export type Moment = (at: number) => string;
 
 /** A route and its state: "Raw: open until Sat 21:00", "Cooked: never". */
-export function routeState({ route, state, from, thenRead, until, readBy }: RouteState, moment: Moment): string {
+export const routeState = /* @__PURE__ */ said(function routeState(
+  { route, state, from, thenRead, until, readBy }: RouteState,
+  moment: Moment
+): string {
   const name = ROUTE_WORDS[route];
   const end = until === null ? '' : ` until ${moment(until)}`;
   const read = readBy === null ? '' : `; read it by ${moment(readBy)}`;
@@ -25,7 +29,7 @@ export function routeState({ route, state, from, thenRead, until, readBy }: Rout
     default:
       return `${name}: not cleared`;
   }
-}
+});
 
 export interface HeadlineWords {
   readonly line: string;
@@ -51,9 +55,9 @@ export function headlineWords(
   };
 }
 
-export const HEADLINE_WORDS = {
+export const HEADLINE_WORDS = /* @__PURE__ */ words({
   toOpen: (count: number, route: Route | null) =>
     `What would open it${route ? ` ${ROUTE_WORDS[route].toLowerCase()}` : ''}${count === 1 ? '' : ': all of these'}`,
   roads: 'How do I open it?',
   inFull: (count: number) => `Why, in full: ${count} ${count === 1 ? 'finding' : 'findings'}`
-} as const;
+} as const);

@@ -1,5 +1,6 @@
+import { said, words } from './speech.ts';
 /** What a house may set otherwise in its copy of a rule profile, in words. */
-const LIMIT_WORDS: Record<string, string> = {
+const LIMIT_WORDS: Record<string, string> = /* @__PURE__ */ words({
   receiveCold: 'Take in chilled fish at or below',
   receiveFrozen: 'Take in frozen fish at or below',
   coldHold: 'Hold cold at or below',
@@ -15,6 +16,6 @@ const LIMIT_WORDS: Record<string, string> = {
   silenceHours: 'Longest silence that is believed in the cold',
   trayHours: 'Time on the tray, first clock',
   tagKeepDays: 'Keep shellfish tags'
-};
-export const houseLimitWord = (id: string): string => LIMIT_WORDS[id] ?? id;
+});
+export const houseLimitWord = /* @__PURE__ */ said((id: string): string => LIMIT_WORDS[id] ?? id);
 export const LIMITS_WITH_WORDS = Object.keys(LIMIT_WORDS);

@@ -1,3 +1,4 @@
+import { said, words } from './speech.ts';
 import { mayServe, type LabelData, type LabelRoute } from '../core/trace/label.ts';
 import { formatMass } from '../core/measure/format.ts';
 import type { UnitPreferences } from '../core/measure/units.ts';
@@ -5,21 +6,24 @@ import { USE_WORDS } from './cuts.ts';
 import { ROUTE_WORDS } from './findings.ts';
 import { toldWords } from './notices.ts';
 
-export const LABEL_SIZE_WORDS: Record<string, string> = {
+export const LABEL_SIZE_WORDS: Record<string, string> = /* @__PURE__ */ words({
   'roll-60x40': 'Roll, 60 x 40 mm',
   'roll-100x50': 'Roll, 100 x 50 mm',
   'roll-50x30': 'Roll, 50 x 30 mm',
   'a4-24': 'A4 sheet of 24, 70 x 37 mm',
   'letter-30': 'Letter sheet of 30, 66.7 x 25.4 mm'
-};
+});
 /** Why a route is not served, in a word or two. */
-const SHUT_WORDS: Partial<Record<LabelRoute['state'], string>> = {
+const SHUT_WORDS: Partial<Record<LabelRoute['state'], string>> = /* @__PURE__ */ words({
   'not-cleared': 'not cleared',
   closed: 'closed',
   never: 'never'
-};
+});
 /** What binds, in one line: what it may be served as and until when, or that it may not be served. */
-export function bindingWords({ raw, cooked }: Pick<LabelData, 'raw' | 'cooked'>, time: (at: number) => string): string {
+export const bindingWords = /* @__PURE__ */ said(function bindingWords(
+  { raw, cooked }: Pick<LabelData, 'raw' | 'cooked'>,
+  time: (at: number) => string
+): string {
   if (!mayServe(raw) && !mayServe(cooked)) return 'NOT FOR SERVICE, raw or cooked';
   const named = ({ route, state, from, until }: LabelRoute): string => {
     const name = ROUTE_WORDS[route];
@@ -32,7 +36,7 @@ export function bindingWords({ raw, cooked }: Pick<LabelData, 'raw' | 'cooked'>,
     return `${soon}COOKED ONLY${cooked.until === null ? '' : `, until ${time(cooked.until)}`}`;
   }
   return `${raw.state === 'ebbing' ? 'Use soon: ' : ''}${named(raw)} · ${named(cooked)}`;
-}
+});
 
 function allergenLine({ allergens: holds, mayHold, unsaid }: LabelData): string {
   const said = toldWords({ holds, mayHold, unsaid });
@@ -53,7 +57,7 @@ export interface LabelLines {
 }
 
 /** When, as a label says it: the day with it. */
-export const labelTime = (at: number, zone: string): string =>
+export const labelTime = /* @__PURE__ */ said((at: number, zone: string): string =>
   new Intl.DateTimeFormat('en-GB', {
     timeZone: zone,
     day: 'numeric',
@@ -61,7 +65,8 @@ export const labelTime = (at: number, zone: string): string =>
     hour: '2-digit',
     minute: '2-digit',
     hourCycle: 'h23'
-  }).format(at);
+  }).format(at)
+);
 
 /** The lines of a label. A mark drawn on paper cannot follow the tide: it says when it was printed for. */
 export function labelWords(

@@ -1,3 +1,4 @@
+import { said, words } from './speech.ts';
 import type { Route } from '../core/codes/window.ts';
 import type { Told } from '../core/ingredients/ingredient.ts';
 
@@ -6,20 +7,20 @@ import type { Told } from '../core/ingredients/ingredient.ts';
  * disclosure (the dish says so, or is marked to a line that does) and a reminder of the risk, marked to the same line
  * (FDA Food Code 2022 3-603.11(B), (C)). A house may word its own.
  */
-const NOTICES: Record<string, string> = {
+const NOTICES: Record<string, string> = /* @__PURE__ */ words({
   'us-fc':
     '* Raw or undercooked. Eating raw or undercooked fish, shellfish or eggs may increase your risk of foodborne illness, especially if you have certain medical conditions. (Consumer advisory: FDA Food Code 3-603.11.)',
   eu: '* Served raw, cured or lightly seared. If you are expecting, very young, elderly or unwell, ask us for a cooked dish. Ask us about allergens.',
   uk: '* Served raw, cured or lightly seared. If you are expecting, very young, elderly or unwell, ask us for a cooked dish. Ask us about allergens.',
   jp: '* Served raw. If you are expecting, very young, elderly or unwell, ask us for a cooked dish. Ask us about allergens.'
-};
+});
 
-const SERVED_AS: Record<Exclude<Route, 'cooked'>, string> = {
+const SERVED_AS: Record<Exclude<Route, 'cooked'>, string> = /* @__PURE__ */ words({
   raw: 'raw',
   cured: 'raw, cured',
   acid: 'raw, in acid',
   seared: 'seared outside, raw inside'
-};
+});
 
 /**
  * The disclosure of a dish as it stands on a card: its name, the mark of the reminder, and what in it is raw. Empty for a dish that
@@ -27,18 +28,23 @@ const SERVED_AS: Record<Exclude<Route, 'cooked'>, string> = {
  *
  * @param raw what of its sauce and garnish is raw of an animal
  */
-export function disclosure(dish: string, kind: string, route: Route, raw: readonly string[] = []): string {
+export const disclosure = /* @__PURE__ */ said(function disclosure(
+  dish: string,
+  kind: string,
+  route: Route,
+  raw: readonly string[] = []
+): string {
   // A dish that names its fish need not be told it again.
   const named = dish === '' || dish.toLowerCase().includes(kind.toLowerCase()) ? '' : `${kind}: `;
   const fish = route === 'cooked' ? [] : [named + SERVED_AS[route]];
   const all = [...fish, ...raw.map((each) => `${each.toLowerCase()}, raw`)];
   return all.length === 0 ? '' : `${dish || kind}* (${all.join('; ')})`;
-}
+});
 
 /** The shipped notice of a profile; the fullest one where a profile has none of its own. */
-export const noticeText = (profile: string): string => NOTICES[profile] ?? NOTICES['us-fc']!;
+export const noticeText = /* @__PURE__ */ said((profile: string): string => NOTICES[profile] ?? NOTICES['us-fc']!);
 
-const ALLERGENS: Record<string, string> = {
+const ALLERGENS: Record<string, string> = /* @__PURE__ */ words({
   fish: 'fish',
   crustacean: 'crustaceans',
   mollusc: 'molluscs',
@@ -80,39 +86,43 @@ const ALLERGENS: Record<string, string> = {
   pork: 'pork',
   chicken: 'chicken',
   gelatin: 'gelatin'
-};
+});
 
 /** What is asked after where nobody said what was used. */
-export const UNSAID = { marinade: 'the paste or soy of the marinade', oil: 'the oil' } as const;
+export const UNSAID = /* @__PURE__ */ words({ marinade: 'the paste or soy of the marinade', oil: 'the oil' } as const);
 
-export const allergenWord = (allergen: string): string => ALLERGENS[allergen] ?? allergen;
+export const allergenWord = /* @__PURE__ */ said((allergen: string): string => ALLERGENS[allergen] ?? allergen);
 
 /** What is told, in the order it is said: what is in it, what may be, what has to be asked. */
-export function toldWords({ holds, mayHold, unsaid }: Told): { holds: string; mayHold: string; ask: string } {
+export const toldWords = /* @__PURE__ */ said(function toldWords({ holds, mayHold, unsaid }: Told): {
+  holds: string;
+  mayHold: string;
+  ask: string;
+} {
   const words = (names: readonly string[]) => names.map(allergenWord).join(', ');
   return {
     holds: words(holds),
     mayHold: mayHold.length === 0 ? '' : `may contain ${words(mayHold)}`,
     ask: unsaid.length === 0 ? '' : `ask what it holds: ${unsaid.join(', ')}`
   };
-}
+});
 
 /** All of it on one line. */
-export function toldLine(told: Told): string {
+export const toldLine = /* @__PURE__ */ said(function toldLine(told: Told): string {
   const { holds, mayHold, ask } = toldWords(told);
   const nothing = told.unsaid.length === 0 ? TOLD_WORDS.none : '';
   return [holds || nothing, mayHold, ask].filter((each) => each !== '').join(' · ');
-}
-export const TOLD_WORDS = {
+});
+export const TOLD_WORDS = /* @__PURE__ */ words({
   none: 'no allergen of its own',
   tell: 'Tell with it:',
   with: (sauce: string) => `With ${sauce}, tell:`,
   dishToo: 'And what the dish adds (soy, sesame, flour, egg, the frying oil).'
-} as const;
+} as const);
 export const ALSO_HINT = 'From the list, with commas between; what they hold is told with the fish.';
 
 /** What is said around ingredients while they are typed. */
-export const INGREDIENT_FIELD_WORDS = {
+export const INGREDIENT_FIELD_WORDS = /* @__PURE__ */ words({
   add: 'Add from the list',
   strange: 'is not on the list. Choose a name that is, or say what it holds by its label:',
   other: 'is the house’s own word: what is told of it is what was said here.',
@@ -123,10 +133,10 @@ export const INGREDIENT_FIELD_WORDS = {
   leftOut: 'nothing',
   outOf: (text: string, now: string) =>
     `The house is out of ${text}: ${now} is used instead. Its salt and sour may differ: taste.`
-} as const;
+} as const);
 
 /** The page of ingredients. */
-export const INGREDIENT_PAGE_WORDS = {
+export const INGREDIENT_PAGE_WORDS = /* @__PURE__ */ words({
   title: (count: number) => `Ingredients, ${count}`,
   lead: 'What goes onto fish, and what it makes to be told. A maker’s label goes before what ships here; recipes and sauces add up what their lines hold.',
   narrow: 'Narrow the list',
@@ -157,10 +167,10 @@ export const INGREDIENT_PAGE_WORDS = {
   choose: 'Choose one to see what is made with it, and to say what is used instead.',
   caution:
     'What is told here is what an ingredient is usually made of (check its label). Guidance only: your local code and licensed practice decide.'
-} as const;
+} as const);
 
 /** What stands on a card with a dish. */
-export const CARD_WORDS = {
+export const CARD_WORDS = /* @__PURE__ */ words({
   onCard: 'On the card:',
   none: 'Nothing raw in it: no mark on the card.'
-} as const;
+} as const);

@@ -1,6 +1,7 @@
+import { said, words } from './speech.ts';
 import type { GoneHow, Hindrance, Occupant } from '../core/record/occupation.ts';
 
-const IN: Record<Occupant, string> = {
+const IN: Record<Occupant, string> = /* @__PURE__ */ words({
   board: 'on the board',
   freezer: 'in a freezer',
   thaw: 'thawing',
@@ -8,8 +9,8 @@ const IN: Record<Occupant, string> = {
   acid: 'in acid',
   rack: 'on the ageing rack: take it off first',
   tray: 'under time control already'
-};
-const NOT_IN: Record<Occupant, string> = {
+});
+const NOT_IN: Record<Occupant, string> = /* @__PURE__ */ words({
   board: 'not on the board',
   freezer: 'not in a freezer',
   thaw: 'not thawing',
@@ -17,18 +18,18 @@ const NOT_IN: Record<Occupant, string> = {
   acid: 'not in acid',
   rack: 'not on the ageing rack',
   tray: 'not under time control'
-};
+});
 
 /** How a piece ended. */
-export const GONE_WORDS: Record<GoneHow, string> = {
+export const GONE_WORDS: Record<GoneHow, string> = /* @__PURE__ */ words({
   discarded: 'discarded',
   served: 'served',
   divided: 'divided',
   returned: 'sent back'
-};
+});
 
 /** Why a step may not begin with a piece, as a sentence ends with it. */
-export function hindranceWords(hindrance: Hindrance): string {
+export const hindranceWords = /* @__PURE__ */ said(function hindranceWords(hindrance: Hindrance): string {
   if (hindrance.kind === 'gone') return GONE_WORDS[hindrance.how];
   return (hindrance.kind === 'in' ? IN : NOT_IN)[hindrance.occupant];
-}
+});

@@ -1,12 +1,13 @@
+import { words } from './speech.ts';
 import type { CREDITS } from '../core/activity/receive/bodies.ts';
 
-export const CREDIT_WORDS: Record<(typeof CREDITS)[number], string> = {
+export const CREDIT_WORDS: Record<(typeof CREDITS)[number], string> = /* @__PURE__ */ words({
   asked: 'Asked for',
   agreed: 'Agreed',
   refused: 'Refused',
   none: 'None asked'
-};
-export const RETURN_WORDS = {
+});
+export const RETURN_WORDS = /* @__PURE__ */ words({
   title: 'Send it back',
   went: 'Sent back',
   lead: 'All that is left of this lot goes back with its seller: it is gone from every list, and no later look takes it in again.',
@@ -26,4 +27,4 @@ export const RETURN_WORDS = {
   less: (mass: string) => `${mass} less than stood on record.`,
   more: (mass: string) => `${mass} more than stood on record.`,
   of: (mass: string, to: string) => `${mass} to ${to}`
-} as const;
+} as const);

@@ -1,12 +1,12 @@
-import { formatDuration, formatLength, formatTemperature } from '../core/measure/format.ts';
-import type { UnitPreferences } from '../core/measure/units.ts';
+import { said, words } from './speech.ts';
+import * as say from './say.ts';
 import type { LotState } from '../core/record/lot.ts';
 import type { PaperPoint, Road, RoadStep } from '../core/rules/roads/steps.ts';
 import type { Route } from '../core/codes/window.ts';
 import { ROUTE_WORDS } from './findings.ts';
 import { scopeWord } from './scopes.ts';
 
-const PAPERS: Record<string, string> = {
+const PAPERS: Record<string, string> = /* @__PURE__ */ words({
   'feed-statement': 'the farm’s feed statement',
   'freezing-statement': 'the seller’s freezing statement',
   'chill-record': 'the boat’s chilling record',
@@ -14,9 +14,9 @@ const PAPERS: Record<string, string> = {
   'area-document': 'a paper that clears its harvest area',
   'shellfish-tag': 'its shellfish tag',
   authority: 'a document of your authority'
-};
+});
 /** What a paper has to say, as one asks for it. */
-const POINTS: Record<PaperPoint, string> = {
+const POINTS: Record<PaperPoint, string> = /* @__PURE__ */ words({
   formulatedFeed: 'that they were fed on formulated feed only',
   raised: 'how they were raised: net pens in open water, tanks or ponds',
   fromEmbryos: 'that they were raised from embryos',
@@ -29,22 +29,21 @@ const POINTS: Record<PaperPoint, string> = {
   quantity: 'how much it speaks of',
   frozenAt: 'how cold it was frozen, and for how long',
   covers: 'what it covers'
-};
-export const pointWords = (points: readonly PaperPoint[]): string[] => points.map((point) => POINTS[point]);
+});
+export const pointWords = /* @__PURE__ */ said((points: readonly PaperPoint[]): string[] =>
+  points.map((point) => POINTS[point])
+);
 
-interface Say {
-  readonly moment: (at: number) => string;
-  readonly units: UnitPreferences;
-}
-const cycleWords = (cycle: Extract<RoadStep, { kind: 'freeze' }>['cycle'], units: UnitPreferences): string =>
-  `${cycle.solidAt ? `solid at ${formatTemperature(cycle.solidAt.c, units)}, then ` : ''}${formatDuration(
+const cycleWords = (cycle: Extract<RoadStep, { kind: 'freeze' }>['cycle']): string =>
+  `${cycle.solidAt ? `solid at ${say.temperature(cycle.solidAt.c)}, then ` : ''}${say.span(
     cycle.holdSeconds
-  )} at or below ${formatTemperature(cycle.hold.c, units)}`;
+  )} at or below ${say.temperature(cycle.hold.c)}`;
 const thawWords = (hours: number | null): string =>
-  hours === null ? 'Then thaw it in the cold.' : `Then thaw it in the cold: up to ${formatDuration(hours * 3600)}.`;
+  hours === null ? 'Then thaw it in the cold.' : `Then thaw it in the cold: up to ${say.span(hours * 3600)}.`;
 
 /** One step as it is done. */
-export function stepWords(step: RoadStep, { moment, units }: Say): string {
+export const stepWords = /* @__PURE__ */ said(function stepWords(step: RoadStep, now: number): string {
+  const moment = (at: number) => say.moment(at, now);
   switch (step.kind) {
     case 'paper': {
       const asked = step.missing.length > 0 && step.missing.length < step.points.length ? step.missing : step.points;
@@ -52,7 +51,7 @@ export function stepWords(step: RoadStep, { moment, units }: Say): string {
         step.type === 'authority'
           ? ` for ${step.covers.map(scopeWord).join(', ').toLowerCase()}, with number, dates and the paper itself`
           : step.cycle
-            ? `: ${cycleWords(step.cycle, units)}`
+            ? `: ${cycleWords(step.cycle)}`
             : asked.length > 0
               ? ` that says ${pointWords(asked).join('; ')}`
               : '';
@@ -66,9 +65,9 @@ export function stepWords(step: RoadStep, { moment, units }: Say): string {
       return `A second person writes down that the roe was rinsed out of its skein (lot ${step.lot}), if it was.`;
     case 'freeze':
       return (
-        `Freeze it now in ${step.place} (${formatTemperature(step.airCelsius, units)}), laid apart: ${cycleWords(step.cycle, units)}. ` +
+        `Freeze it now in ${step.place} (${say.temperature(step.airCelsius)}), laid apart: ${cycleWords(step.cycle)}. ` +
         `Its core is there by ${moment(step.coreBy)} at the latest: read it then, and every two hours or by a logger until ${moment(step.until)}. ` +
-        `${step.measured ? '' : `Nobody measured how thick it is: reckoned as ${formatLength(step.thicknessMm, units)}. `}${thawWords(step.thawHours)}`
+        `${step.measured ? '' : `Nobody measured how thick it is: reckoned as ${say.length(step.thicknessMm)}. `}${thawWords(step.thawHours)}`
       );
     case 'hold':
       return `Leave it in ${step.place} and keep its readings; read the core at ${moment(step.until)}. ${thawWords(step.thawHours)}`;
@@ -83,10 +82,11 @@ export function stepWords(step: RoadStep, { moment, units }: Say): string {
     default:
       return `Serve it ${ROUTE_WORDS[step.route].toLowerCase()} instead.`;
   }
-}
+});
 
 /** When a road opens, and whether that is in time. */
-export function roadLine(road: Road, { moment }: Pick<Say, 'moment'>): string {
+export const roadLine = /* @__PURE__ */ said(function roadLine(road: Road, now: number): string {
+  const moment = (at: number) => say.moment(at, now);
   const asks = road.steps.some(({ kind }) => kind === 'paper' || kind === 'fact');
   const isFrozen = road.readyAt > road.opensAt;
   const from = isFrozen
@@ -96,9 +96,9 @@ export function roadLine(road: Road, { moment }: Pick<Say, 'moment'>): string {
       : `open from ${moment(road.opensAt)}`;
   const until = road.until === null ? '' : `, until ${moment(road.until)}`;
   return `${ROUTE_WORDS[road.route]}: ${from}${until}`;
-}
+});
 
-export const ROAD_WORDS = {
+export const ROAD_WORDS = /* @__PURE__ */ words({
   title: 'How do I open it?',
   lead: 'The cheapest ways first. Each was judged as it would be recorded, kept cold and read every two hours meanwhile; a way that a reading does not bear out does not open.',
   wanted: 'Wanted as',
@@ -114,20 +114,20 @@ export const ROAD_WORDS = {
   print: 'Print',
   caution:
     'A way is no permission: papers have to be true of this lot, and your local code and licensed practice decide. Freezing kills parasites, not bacteria and no histamine.'
-} as const;
+} as const);
 
 /** What a seller is asked for on one way, ready to be sent; empty where nothing is. */
-export function requestLetter(
+export const requestLetter = /* @__PURE__ */ said(function requestLetter(
   road: Pick<Road, 'steps' | 'route'>,
   lots: ReadonlyMap<string, LotState>,
-  house: { readonly name: string; readonly units: UnitPreferences }
+  house: { readonly name: string }
 ): string {
   const asked = new Map<string, string[]>();
   for (const step of road.steps) {
     if (step.kind === 'paper' && step.type !== 'authority') {
       const isPart = step.missing.length > 0 && step.missing.length < step.points.length;
       const points = step.cycle
-        ? [`that it was frozen ${cycleWords(step.cycle, house.units)}`]
+        ? [`that it was frozen ${cycleWords(step.cycle)}`]
         : pointWords(isPart ? step.missing : step.points);
       const again = isPart
         ? ` The paper we have does not say it; please send it again with this line, and all it says already.`
@@ -157,6 +157,6 @@ export function requestLetter(
       ].join('\n');
     })
     .join('\n\n');
-}
+});
 
 export const roadRoutes = (routes: readonly Route[]) => routes.map((value) => ({ value, name: ROUTE_WORDS[value] }));

@@ -1,8 +1,9 @@
+import { said, words } from './speech.ts';
 /**
  * Sentences that could hurt if they were said otherwise: each once, with where it stands. A test pins them, and the places they are said
  * at take them from here.
  */
-export const SAFETY = {
+export const SAFETY = /* @__PURE__ */ words({
   exempt: {
     text: 'Exempt from parasite freezing, from nothing else: histamine, time out of the cold and the date mark still count.',
     citation: 'FDA Food Code 2022, 3-402.11(B); Reg. (EC) 853/2004 Annex III Sec. VIII Ch. III.D point 3'
@@ -46,7 +47,7 @@ export const SAFETY = {
     text: 'A white rim, a firm bite and a clean smell are looks: none of them opens a window.',
     citation: 'the house’s caution'
   }
-} as const satisfies Record<string, { readonly text: string; readonly citation: string }>;
+} as const satisfies Record<string, { readonly text: string; readonly citation: string }>);
 export type SafetyId = keyof typeof SAFETY;
 /** The sentence itself. */
-export const safety = (id: SafetyId): string => SAFETY[id].text;
+export const safety = /* @__PURE__ */ said((id: SafetyId): string => SAFETY[id].text);

@@ -1,8 +1,9 @@
+import { said, words } from './speech.ts';
 import type { AuthorityScope } from '../core/rules/exceptions.ts';
 
 /** Short names: what a document may cover, and what a piece waits for. */
 
-const SCOPE_WORDS: Record<AuthorityScope, string> = {
+const SCOPE_WORDS: Record<AuthorityScope, string> = /* @__PURE__ */ words({
   parasites: 'Parasite freezing',
   flukes: 'Flukes of fresh water',
   'reef-area': 'Reef waters',
@@ -16,13 +17,13 @@ const SCOPE_WORDS: Record<AuthorityScope, string> = {
   thawing: 'Thawing',
   'date-mark': 'Date mark',
   'closed-pack': 'Packs without air'
-};
+});
 
 /** What a document of the authority may cover, in words. */
-export const scopeWord = (scope: AuthorityScope): string => SCOPE_WORDS[scope];
+export const scopeWord = /* @__PURE__ */ said((scope: AuthorityScope): string => SCOPE_WORDS[scope]);
 
 /** A short name for something missing, for a card. */
-export function missingWord(code: string): string {
+export const missingWord = /* @__PURE__ */ said(function missingWord(code: string): string {
   const short: Record<string, string> = {
     'parasites.no-farm-paper': 'feed statement',
     'parasites.not-frozen': 'freezing record',
@@ -53,4 +54,4 @@ export function missingWord(code: string): string {
     'ageing.histamine-unread': 'a log of its cabinet'
   };
   return short[code] ?? code;
-}
+});

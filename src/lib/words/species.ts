@@ -1,7 +1,8 @@
+import { said, words } from './speech.ts';
 import type { Difference } from '../core/codes/ambiguity.ts';
 
 /** Words for what the catalogue keeps as codes. */
-const HANDLING: Record<string, string> = {
+const HANDLING: Record<string, string> = /* @__PURE__ */ words({
   'no-running-water': 'keep off running water: wipe, or salt water and dry at once',
   'thin-bones': 'fine bones through the flesh: cut across them finely or take them with tweezers',
   'pin-bones': 'draw the pin bones along their slant',
@@ -29,8 +30,8 @@ const HANDLING: Record<string, string> = {
   'salivary-glands': 'cut the salivary glands out: they hold tetramine',
   'soak-salt-out': 'soak the salt out in changes of cold water, in the cold',
   'read-the-label': 'read the maker’s label: additives and allergens'
-};
-const STYLES: Record<string, string> = {
+});
+const STYLES: Record<string, string> = /* @__PURE__ */ words({
   'straight-slice': 'straight slices',
   'thin-oblique': 'thin oblique slices',
   dice: 'dice',
@@ -49,16 +50,16 @@ const STYLES: Record<string, string> = {
   'cook-only': 'cooked',
   licensed: 'licensed kitchens only',
   'as-bought': 'as bought'
-};
-const SOURCES: Record<string, string> = {
+});
+const SOURCES: Record<string, string> = /* @__PURE__ */ words({
   trade: 'general trade knowledge (check with your authority)',
   huss: 'days on ice after Huss (1995), FAO Fisheries Technical Paper 348',
   'fda-species': 'hazards after the FDA Fish and Fishery Products Hazards and Controls Guidance, chapter 3',
   'eu-histamine': 'histamine families: Reg. (EC) 2073/2005 Annex I',
   'eu-poisonous': 'poisonous kinds: Reg. (EC) 853/2004 Annex III Sec. VIII Ch. V.E',
   house: 'the house'
-};
-const DIFFERENCES: Record<Difference, string> = {
+});
+const DIFFERENCES: Record<Difference, string> = /* @__PURE__ */ words({
   histamine: 'histamine family: the boat’s chilling record is asked for',
   ciguatera: 'reef toxin: the harvest area decides, even cooked',
   tetrodotoxin: 'puffer poison: licensed channel only',
@@ -79,11 +80,11 @@ const DIFFERENCES: Record<Difference, string> = {
   'list-exempt': 'on the list of tunas exempt from parasite freezing',
   kind: 'another kind of animal: other rules and allergens',
   'ice-days': 'keeps the shortest'
-};
+});
 
-export const handlingWord = (code: string): string => HANDLING[code] ?? code.replaceAll('-', ' ');
-export const styleWord = (code: string): string => STYLES[code] ?? code.replaceAll('-', ' ');
-export const sourceWord = (code: string): string => SOURCES[code] ?? code;
-export const differenceWord = (code: Difference): string => DIFFERENCES[code];
+export const handlingWord = /* @__PURE__ */ said((code: string): string => HANDLING[code] ?? code.replaceAll('-', ' '));
+export const styleWord = /* @__PURE__ */ said((code: string): string => STYLES[code] ?? code.replaceAll('-', ' '));
+export const sourceWord = /* @__PURE__ */ said((code: string): string => SOURCES[code] ?? code);
+export const differenceWord = /* @__PURE__ */ said((code: Difference): string => DIFFERENCES[code]);
 export const HANDLING_WITH_WORDS = Object.keys(HANDLING);
 export const STYLES_WITH_WORDS = Object.keys(STYLES);

@@ -1,3 +1,4 @@
+import { said, words } from './speech.ts';
 import type { Together } from '../core/record/slice.ts';
 import type { EventKind } from '../core/record/events.ts';
 import type { TaskCode } from '../core/service/hands.ts';
@@ -46,21 +47,30 @@ const together = <Part extends keyof ActivityWords>(part: Part) =>
   Object.assign({}, ...OF.map((each) => each[part])) as Together<(typeof OF)[number][Part]>;
 
 /** What hands have to do, whatever lies behind it. */
-const OWN_TASKS = {
+const OWN_TASKS = /* @__PURE__ */ words({
   'window-closes': () => 'Last raw window closes',
   'paper-missing': (seen: Task['seen']) => `Wanted: ${missingWord(String(seen.missing))}`,
   'read-it': (seen: Task['seen']) => (seen.place ? `Read ${seen.place}` : 'Read its core: nobody has for a day'),
   'leftover-closed': () => 'Decide: every window is closed'
-};
+});
 /** Codes of all tasks: of fish, and of what else an activity keeps. */
 export type AnyTaskCode = TaskCode | SubjectCode;
-const TASK_WORDS: Record<AnyTaskCode, (seen: Task['seen']) => string> = { ...OWN_TASKS, ...together('tasks') };
+const TASK_WORDS: Record<AnyTaskCode, (seen: Task['seen']) => string> = /* @__PURE__ */ words({
+  ...OWN_TASKS,
+  ...together('tasks')
+});
 const STEP_WORDS: Readonly<Record<string, (seen: Step['seen']) => string>> = together('steps');
 const ENTRY_WORDS: Record<EventKind, string> = together('entries');
 
 /** What hands have to do. */
-export const taskWords = (task: Pick<Task<AnyTaskCode>, 'code' | 'seen'>): string => TASK_WORDS[task.code](task.seen);
+export const taskWords = /* @__PURE__ */ said((task: Pick<Task<AnyTaskCode>, 'code' | 'seen'>): string =>
+  TASK_WORDS[task.code](task.seen)
+);
 /** What stands on a step of the tide chart. */
-export const stepWords = (step: Pick<Step, 'kind' | 'seen'>): string => STEP_WORDS[step.kind]?.(step.seen) ?? step.kind;
+export const stepWords = /* @__PURE__ */ said(
+  (step: Pick<Step, 'kind' | 'seen'>): string => STEP_WORDS[step.kind]?.(step.seen) ?? step.kind
+);
 /** The name of a kind of entry. */
-export const kindWords = (kind: string): string => (ENTRY_WORDS as Readonly<Record<string, string>>)[kind] ?? kind;
+export const kindWords = /* @__PURE__ */ said(
+  (kind: string): string => (ENTRY_WORDS as Readonly<Record<string, string>>)[kind] ?? kind
+);

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { titled } from '$lib/words/screens/common.ts';
+  import { acidPage as t } from '$lib/words/screens/acid.ts';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import AcidBench from '$lib/ui/acid/AcidBench.svelte';
   import AcidTabs from '$lib/ui/acid/AcidTabs.svelte';
@@ -14,24 +16,17 @@
   const now = $derived(Math.floor(houseNow() / 1000) * 1000);
 </script>
 
-<svelte:head><title>Acid · Ember Tide</title></svelte:head>
-<h1>Acid</h1>
+<svelte:head><title>{titled(t.acid)}</title></svelte:head>
+<h1>{t.acid}</h1>
 <AcidTabs />
-<PiecePick pieces={data.pieces} chosen={data.chosen} empty="Nothing to dress yet." />
+<PiecePick pieces={data.pieces} chosen={data.chosen} empty={t.nothingToDressYet} />
 {#if view && data.run}
   {#key data.run.seq}
-    <AcidRun {view} run={data.run} places={data.places} {names} units={data.house.units} zone={data.house.zone} {now} />
+    <AcidRun {view} run={data.run} places={data.places} {names} {now} />
   {/key}
 {:else if view && data.subject}
   {#key `${view.piece.id} ${data.sauce} ${data.liquids.map(({ id }) => id).join()}`}
-    <Dress
-      {view}
-      sauces={data.sauces}
-      liquids={data.liquids}
-      wanted={data.sauce}
-      units={data.house.units}
-      zone={data.house.zone}
-    />
+    <Dress {view} sauces={data.sauces} liquids={data.liquids} wanted={data.sauce} />
   {/key}
   {#key view.piece.id}
     <AcidBench {view} piece={data.subject} places={data.places} units={data.house.units} />

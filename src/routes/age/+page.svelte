@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { common, titled } from '$lib/words/screens/common.ts';
+  import { agePage as t } from '$lib/words/screens/age.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { tick } from 'svelte';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
@@ -16,7 +18,6 @@
   let { data }: PageProps = $props();
   const rack = $derived(data.rack);
   const units = $derived(data.house.units);
-  const zone = $derived(data.house.zone);
   const now = $derived(houseNow());
   const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name ?? 'forgotten'])));
   const piece = $derived(rack.pieces.find(({ id }) => id === data.chosen) ?? null);
@@ -34,12 +35,12 @@
   const targetPlace = $derived(moving.place !== '' ? moving.place : (piece?.run.place ?? ''));
 </script>
 
-<svelte:head><title>Age · Ember Tide</title></svelte:head>
-<h1>Age</h1>
+<svelte:head><title>{titled(t.age)}</title></svelte:head>
+<h1>{t.age}</h1>
 {#if rack.cabinets.length === 0}
   <p class="sheet gap">
-    No ageing cabinet yet. Name one under <a class="link" href="/freeze/places">Cold places</a> as a cabinet, give it a sensor,
-    and it is drawn here with its hooks and shelves.
+    {t.noAgeingCabinetYet} <a class="link" href="/freeze/places">{common.coldPlaces}</a>
+    {t.asACabinetGive}
   </p>
 {/if}
 {#each rack.cabinets as cabinet (cabinet.place)}
@@ -54,22 +55,22 @@
         onmove={(id, spot) => move(id, cabinet.place, spot)}
       />
     </div>
-    <div class="sheet"><CabinetAir {cabinet} limit={rack.rules.limitCelsius} {units} {zone} {now} /></div>
+    <div class="sheet"><CabinetAir {cabinet} limit={rack.rules.limitCelsius} {now} /></div>
   </section>
 {/each}
 {#if rack.pieces.length > 0}
   <section class="sheet gap">
-    <h2>Which, for when</h2>
-    <RackTable {rack} chosen={data.chosen} {units} {zone} />
+    <h2>{t.whichForWhen}</h2>
+    <RackTable {rack} chosen={data.chosen} />
     <p class="soft">
-      {rack.services.length === 0 ? 'No service is planned: ' : 'Services are planned under '}<a
+      {rack.services.length === 0 ? t.noServiceIsPlanned : t.servicesArePlannedUnder}<a
         class="link"
-        href="/serve#services">{rack.services.length === 0 ? 'plan one under Serve' : 'Serve'}</a
-      >. Ready is nine tenths of what was wanted to three tenths over it, with a raw window still open.
+        href="/serve#services">{rack.services.length === 0 ? t.planOneUnderServe : t.serve}</a
+      >{t.readyIsNineTenths}
     </p>
   </section>
 {:else if rack.cabinets.length > 0}
-  <p class="sheet gap">Nothing hangs here. Pick a piece below, go through its list, weigh it, and hang it.</p>
+  <p class="sheet gap">{t.nothingHangsHerePick}</p>
 {/if}
 {#if piece}
   {#key piece.id}
@@ -78,7 +79,6 @@
         {piece}
         {rack}
         {units}
-        {zone}
         {now}
         {names}
         warnSeconds={data.house.warnMinutes * 60}
@@ -87,24 +87,24 @@
       />
     </div>
   {/key}
-  <Fold class="sheet gap" bind:element={carry} title="Carry it to another place">
+  <Fold class="sheet gap" bind:element={carry} title={t.carryItToAnother}>
     {#key `${target} ${rack.pieces.map(({ run }) => run.spot).join(' ')}`}
       <OperationForm
         operation="move-aged"
         subject={target}
-        submit="Move it"
+        submit={t.moveIt}
         onDone={() => (moving = { piece: '', place: '', spot: '' })}
         also={{ piece: target }}
       >
         {#if moving.piece !== ''}
           <input type="hidden" name="place" value={moving.place} />
           <input type="hidden" name="spot" value={moving.spot} />
-          <p>To {moving.place}, {moving.spot}.</p>
+          <p>{t.to(moving.place, moving.spot)}</p>
         {:else}
           <input type="hidden" name="place" value={targetPlace} />
           <Field
             name="spot"
-            label="Free place"
+            label={t.freePlace}
             kind="choice"
             options={(data.free[targetPlace] ?? []).map((spot) => ({ value: spot, name: spot }))}
           />
@@ -115,12 +115,8 @@
 {/if}
 {#if cabinets.length > 0}
   <section class="gap">
-    <h2>Hang a piece</h2>
-    <PiecePick
-      pieces={data.hangable}
-      chosen={data.hang?.id ?? null}
-      empty="Nothing that could hang: a whole or gutted fish, a fillet, a loin."
-    />
+    <h2>{t.hangAPiece}</h2>
+    <PiecePick pieces={data.hangable} chosen={data.hang?.id ?? null} empty={t.nothingThatCouldHang} />
     {#if data.hang}
       {#key data.hang.id}
         <div class="sheet">
@@ -132,11 +128,10 @@
   </section>
 {/if}
 {#key `${rack.rules.seq} ${rack.cabinets.map(({ rack: { hooks, shelves, perShelf } }) => `${hooks} ${shelves} ${perShelf}`).join()}`}
-  <div class="gap"><AgeRules {rack} {units} /></div>
+  <div class="gap"><AgeRules {rack} /></div>
 {/key}
 <p class="caution">
-  Ageing needs a cabinet that holds its cold, clean fish, and a nose every day; histamine is neither smelt nor cooked
-  away. Spirit burns: none near a flame. Guidance only: your local code and licensed practice decide.
+  {t.ageingNeedsACabinet}
 </p>
 
 <style>

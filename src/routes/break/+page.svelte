@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { titled } from '$lib/words/screens/common.ts';
+  import { breakPage as t } from '$lib/words/screens/break.ts';
   import { GONE_WORDS } from '$lib/words/occupation.ts';
   import { partOfWaste } from '$lib/core/bench/breakdown/maps.ts';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
@@ -12,14 +15,12 @@
   import Taken from '$lib/ui/cut/Taken.svelte';
   import WeighPart from '$lib/ui/cut/WeighPart.svelte';
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
-  import { formatDuration, formatMass } from '$lib/ui/format.ts';
   import LevelMark from '$lib/ui/marks/LevelMark.svelte';
   import { BENCH_SAFETY, MAP_WORDS } from '$lib/words/cuts.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
   const view = $derived(data.view);
-  const units = $derived(data.house.units);
   const takenBy = $derived.by(() => {
     const out: Record<string, number> = {};
     for (const { part, grams, onThisBoard } of view?.taken ?? []) {
@@ -38,9 +39,9 @@
   );
 </script>
 
-<svelte:head><title>Break down · Ember Tide</title></svelte:head>
-<h1>Break down</h1>
-<PiecePick pieces={data.pieces} chosen={data.chosen} empty="Nothing lies here to be cut." />
+<svelte:head><title>{titled(t.breakDown)}</title></svelte:head>
+<h1>{t.breakDown}</h1>
+<PiecePick pieces={data.pieces} chosen={data.chosen} empty={t.nothingLiesHereTo} />
 {#if view}
   <section class="title">
     <div>
@@ -50,30 +51,29 @@
         <span class="soft">{view.piece.id}</span>
       </h2>
       <p class="soft">
-        {MAP_WORDS[view.map]}{view.board ? '' : view.closed ? ' · board closed' : ''} · from
+        {t.from(MAP_WORDS[view.map], view.board ? '' : view.closed ? t.boardClosed : '')}
         <a class="link" href="/lot/{view.lot.id}">{view.lot.supplier || view.lot.id}</a>
       </p>
     </div>
     <p class="figure">
-      {formatMass(view.board ? view.input : view.piece.grams, units)}
+      {say.mass(view.board ? view.input : view.piece.grams)}
       <small
         >{view.board
-          ? 'on the board'
+          ? t.onTheBoard
           : view.piece.gone
-            ? `left, ${GONE_WORDS[view.piece.gone.how]}`
-            : 'before the knife'}</small
+            ? t.left(GONE_WORDS[view.piece.gone.how])
+            : t.beforeTheKnife}</small
       >
     </p>
     {#if view.board}
       <p class="figure out" data-out>
-        {formatDuration(out)} <small>out of the cold, spent from its hours</small>
+        {say.span(out)} <small>{t.outOfTheCold}</small>
       </p>
     {/if}
   </section>
   {#if view.licensed}
     <p class="trouble">
-      This may be a kind that only licensed hands may open, through a licensed channel. No map and no order of work is
-      given for it here.
+      {t.thisMayBeA}
     </p>
   {:else}
     <div class="halves main">
@@ -90,31 +90,31 @@
         </section>
         {#if view.balance}
           <section class="sheet third">
-            <h2>Balance</h2>
-            <Balance balance={view.balance} {units} closed={view.closed !== null} />
-            {#if view.closed?.gapReason}<p class="soft">The rest: “{view.closed.gapReason}”</p>{/if}
+            <h2>{t.balance}</h2>
+            <Balance balance={view.balance} closed={view.closed !== null} />
+            {#if view.closed?.gapReason}<p class="soft">{t.theRest(view.closed.gapReason)}</p>{/if}
           </section>
         {/if}
         {#if view.board || view.taken.length > 0}
-          <Taken {view} {units} />
+          <Taken {view} />
         {/if}
         {#if !view.board}<OrderOfWork {view} fresh={!view.piece.gone} />{/if}
       </div>
       <div class="side">
         {#if view.board}
-          <div class="second"><WeighPart {view} {units} {chosen} playable={data.playable} /></div>
-          <div class="fourth"><BoardClose {view} {units} /></div>
+          <div class="second"><WeighPart {view} {chosen} playable={data.playable} /></div>
+          <div class="fourth"><BoardClose {view} /></div>
         {:else if !view.piece.gone}
-          <div class="second"><BoardOpen {view} {units} /></div>
+          <div class="second"><BoardOpen {view} /></div>
         {/if}
         {#if view.board}<OrderOfWork {view} fresh={false} />{/if}
-        <BoardMoney {view} {units} />
-        <p class="caution">{BENCH_SAFETY} Guidance only: your local code and licensed practice decide.</p>
+        <BoardMoney {view} />
+        <p class="caution">{t.guidanceOnlyYourLocal(BENCH_SAFETY)}</p>
       </div>
     </div>
   {/if}
 {/if}
-{#if data.pieces.length > 1}<Combine pieces={data.pieces} {units} />{/if}
+{#if data.pieces.length > 1}<Combine pieces={data.pieces} />{/if}
 
 <style>
   .title {

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { titled } from '$lib/words/screens/common.ts';
+  import { curePage as t } from '$lib/words/screens/cure.ts';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
   import CureBench from '$lib/ui/cure/CureBench.svelte';
@@ -15,22 +17,13 @@
   const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name ?? 'forgotten'])));
 </script>
 
-<svelte:head><title>Cure · Ember Tide</title></svelte:head>
-<h1>Cure</h1>
+<svelte:head><title>{titled(t.cure)}</title></svelte:head>
+<h1>{t.cure}</h1>
 <CureTabs />
-<PiecePick pieces={data.pieces} chosen={data.chosen} empty="Nothing to cure yet." />
+<PiecePick pieces={data.pieces} chosen={data.chosen} empty={t.nothingToCureYet} />
 {#if view && data.running}
   {#key data.running.run.seq}
-    <CureRun
-      {view}
-      running={data.running}
-      places={data.places}
-      {names}
-      histamine={data.histamine}
-      {units}
-      {zone}
-      {now}
-    />
+    <CureRun {view} running={data.running} places={data.places} {names} histamine={data.histamine} {now} />
   {/key}
 {:else if view && data.subject}
   {#key view.piece.id}

@@ -1,10 +1,12 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { titled } from '$lib/words/screens/common.ts';
+  import { freezePage as t } from '$lib/words/screens/freeze.ts';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import ColdTabs from '$lib/ui/cold/ColdTabs.svelte';
   import FreezeRun from '$lib/ui/cold/FreezeRun.svelte';
   import FreezeStart from '$lib/ui/cold/FreezeStart.svelte';
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
-  import { formatDuration, formatTemperature } from '$lib/ui/format.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
@@ -14,7 +16,12 @@
   const cycles = $derived(
     data.cycles.map((cycle) => ({
       value: cycle.id,
-      name: `${cycle.solidAt ? `solid at ${formatTemperature(cycle.solidAt.c, units)}, then ` : ''}${formatTemperature(cycle.hold.c, units)} for ${formatDuration(cycle.holdSeconds)} (${cycle.rule})`
+      name: t.forText(
+        cycle.solidAt ? t.solidAtThen(say.temperature(cycle.solidAt.c)) : '',
+        say.temperature(cycle.hold.c),
+        say.span(cycle.holdSeconds),
+        cycle.rule
+      )
     }))
   );
   const free = $derived(data.pieces.filter(({ id, may }) => id !== view?.piece.id && may.includes('freeze')));
@@ -23,10 +30,10 @@
   const now = $derived(Math.floor(houseNow() / 30_000) * 30_000);
 </script>
 
-<svelte:head><title>Freeze · Ember Tide</title></svelte:head>
-<h1>Freeze</h1>
+<svelte:head><title>{titled(t.freeze)}</title></svelte:head>
+<h1>{t.freeze}</h1>
 <ColdTabs />
-<PiecePick pieces={data.pieces} chosen={data.chosen} empty="Nothing to freeze yet." />
+<PiecePick pieces={data.pieces} chosen={data.chosen} empty={t.nothingToFreezeYet} />
 {#if view && data.freeze}
   <FreezeRun
     {view}
@@ -34,22 +41,11 @@
     {cycles}
     {names}
     places={data.places}
-    {units}
-    zone={data.house.zone}
     {now}
     warnSeconds={data.house.warnMinutes * 60}
   />
 {:else if view}
   {#key view.piece.id}
-    <FreezeStart
-      {view}
-      pieces={free}
-      places={freezers}
-      sensors={data.cores}
-      {cycles}
-      {units}
-      zone={data.house.zone}
-      {now}
-    />
+    <FreezeStart {view} pieces={free} places={freezers} sensors={data.cores} {cycles} {units} {now} />
   {/key}
 {/if}

@@ -1,11 +1,13 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { housePage as t } from '$lib/words/screens/house.ts';
   import Button from '$lib/ui/kit/Button.svelte';
   import Table from '$lib/ui/kit/Table.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { page } from '$app/state';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
-  import { formatDuration, formatTemperature } from '$lib/ui/format.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
@@ -14,68 +16,71 @@
   const yes = (value: boolean) => (value ? 'on' : '');
   const limits = $derived([
     ...profile.parasites.cycles.map((cycle) => ({
-      what: `Freeze${cycle.solidAt ? ` solid at ${formatTemperature(cycle.solidAt.c, house.units)}, then` : ''} at or below ${formatTemperature(cycle.hold.c, house.units)}`,
-      figure: formatDuration(cycle.holdSeconds),
+      what: t.freezeAtOrBelow(
+        cycle.solidAt ? t.solidAtThen(say.temperature(cycle.solidAt.c)) : '',
+        say.temperature(cycle.hold.c)
+      ),
+      figure: say.span(cycle.holdSeconds),
       of: cycle
     })),
     {
-      what: 'Take in refrigerated fish at or below',
+      what: t.takeInRefrigeratedFish,
       figure: `${profile.receiveCold.c} °C (${profile.receiveCold.f} °F)`,
       of: profile.receiveCold
     },
     {
-      what: 'Hold cold at or below',
+      what: t.holdColdAtOr,
       figure: `${profile.coldHold.c} °C (${profile.coldHold.f} °F)`,
       of: profile.coldHold
     },
     {
-      what: 'Date mark, first day counted',
-      figure: `${Math.min(profile.dateMark.days, house.dateMarkDays)} days`,
+      what: t.dateMarkFirstDay,
+      figure: t.days(Math.min(profile.dateMark.days, house.dateMarkDays)),
       of: profile.dateMark
     },
     ...profile.timeControls.map((control) => ({
-      what: 'Time as the control',
-      figure: formatDuration(control.seconds),
+      what: t.timeAsTheControl,
+      figure: say.span(control.seconds),
       of: control
     })),
     {
-      what: `Histamine fish above ${profile.histamine.above.c} °C (${profile.histamine.above.f} °F)`,
-      figure: formatDuration(profile.histamine.seconds),
+      what: t.histamineFishAboveC(profile.histamine.above.c, profile.histamine.above.f),
+      figure: say.span(profile.histamine.seconds),
       of: profile.histamine
     },
     {
-      what: 'Keep freezing records beyond service',
-      figure: `${profile.freezeRecords.keepDays} days`,
+      what: t.keepFreezingRecordsBeyond,
+      figure: t.days2(profile.freezeRecords.keepDays),
       of: profile.freezeRecords
     }
   ]);
   const UNITS = [
-    { name: 'mass', label: 'Weights', options: { g: 'grams, kilograms', oz: 'ounces, pounds' } },
-    { name: 'temperature', label: 'Temperatures', options: { C: '°C', F: '°F' } },
-    { name: 'length', label: 'Lengths', options: { mm: 'millimetres', in: 'inches' } },
-    { name: 'volume', label: 'Volumes', options: { ml: 'millilitres', floz: 'fluid ounces' } }
+    { name: 'mass', label: t.weights, options: { g: t.gramsKilograms, oz: t.ouncesPounds } },
+    { name: 'temperature', label: t.temperatures, options: { C: '°C', F: '°F' } },
+    { name: 'length', label: t.lengths, options: { mm: t.millimetres, in: t.inches } },
+    { name: 'volume', label: t.volumes, options: { ml: t.millilitres, floz: t.fluidOunces } }
   ] as const;
 </script>
 
-<h1>House</h1>
-<nav class="books" aria-label="Books of the house">
-  <a href="/house/species">Species</a>
-  <a href="/house/documents">Documents</a>
-  <a href="/house/ingredients">Ingredients</a>
-  <a href="/house/rules">Rule books and notice</a>
-  <a href="/house/sheets">Inspection sheets</a>
-  <a href="/house/knife">Knife work</a>
+<h1>{common.house}</h1>
+<nav class="books" aria-label={t.booksOfTheHouse}>
+  <a href="/house/species">{t.species}</a>
+  <a href="/house/documents">{t.documents}</a>
+  <a href="/house/ingredients">{t.ingredients}</a>
+  <a href="/house/rules">{t.ruleBooksAndNotice}</a>
+  <a href="/house/sheets">{t.inspectionSheets}</a>
+  <a href="/house/knife">{t.knifeWork}</a>
 </nav>
 <div class="halves">
   <section class="sheet">
-    <h2>How the house is set</h2>
+    <h2>{t.howTheHouseIs}</h2>
     {#key data.houseVersion}
-      <OperationForm operation="set-house" seen={data.houseVersion} submit="Set the house">
-        <Field name="name" label="Name of the house" value={house.name} />
+      <OperationForm operation="set-house" seen={data.houseVersion} submit={t.setTheHouse}>
+        <Field name="name" label={t.nameOfTheHouse} value={house.name} />
         <div class="fields broad">
           <Field
             name="profile"
-            label="Rule profile"
+            label={t.ruleProfile}
             kind="choice"
             value={house.profile}
             options={data.profiles.map(({ id, name, edition, house: own }) => ({
@@ -83,90 +88,70 @@
               name: own ? name : edition
             }))}
           />
-          <Field name="zone" label="Time zone" value={house.zone} among={data.zones} />
-          <Field
-            name="dayEndsHour"
-            label="Business day ends at (hour)"
-            kind="number"
-            value={String(house.dayEndsHour)}
-          />
-          <Field name="currency" label="Currency" value={house.currency} hint="Three letters." />
+          <Field name="zone" label={t.timeZone} value={house.zone} among={data.zones} />
+          <Field name="dayEndsHour" label={t.businessDayEndsAt} kind="number" value={String(house.dayEndsHour)} />
+          <Field name="currency" label={t.currency} value={house.currency} hint={t.threeLetters} />
           {#each UNITS as { name, label, options } (name)}
             <Field {name} {label} kind="choice" value={house.units[name]} {options} />
           {/each}
-          <Field
-            name="warnMinutes"
-            label="Warn before a window closes (min)"
-            kind="number"
-            value={String(house.warnMinutes)}
-          />
+          <Field name="warnMinutes" label={t.warnBeforeAWindow} kind="number" value={String(house.warnMinutes)} />
           <Field
             name="rawShareOfIceDays"
-            label="Share of ice days served raw"
+            label={t.shareOfIceDays}
             kind="number"
             value={String(house.rawShareOfIceDays)}
-            hint="0.1 to 0.5: the first third to the first half is usual."
+            hint={t.toTheFirstThird}
           />
           <Field
             name="dateMarkDays"
-            label="Date mark (days)"
+            label={t.dateMarkDays}
             kind="number"
             value={String(house.dateMarkDays)}
-            hint="At most what the profile allows."
+            hint={t.atMostWhatThe}
           />
         </div>
         <Field
           name="susceptibleGuests"
-          label="Highly susceptible guests are served here: no raw food"
+          label={t.highlySusceptibleGuestsAre}
           kind="tick"
           value={yes(house.susceptibleGuests)}
         />
-        <Field
-          name="countFromCore"
-          label="Count freezing from the core, even where the rule book counts from the air"
-          kind="tick"
-          value={yes(house.countFromCore)}
-        />
-        <Field
-          name="strictAccuracy"
-          label="Add the probe’s accuracy (±0.5 °C) to every freezer reading"
-          kind="tick"
-          value={yes(house.strictAccuracy)}
-        />
+        <Field name="countFromCore" label={t.countFreezingFromThe} kind="tick" value={yes(house.countFromCore)} />
+        <Field name="strictAccuracy" label={t.addTheProbesAccuracy} kind="tick" value={yes(house.strictAccuracy)} />
       </OperationForm>
     {/key}
   </section>
   <div class="stack">
     <section class="sheet">
-      <h2>People</h2>
+      <h2>{t.people}</h2>
       <ul>
         {#each data.people as person (person.id)}
           <li class="person">
-            <b>{person.name}</b> <span class="soft">{person.id} in the ledger</span>
-            <Fold headClass="soft" title="Forget">
+            <b>{person.name}</b> <span class="soft">{t.inTheLedger(person.id)}</span>
+            <Fold headClass="soft" title={t.forget}>
               <OperationForm
                 operation="forget-person"
                 subject={person.id}
-                submit="Forget the name"
+                submit={t.forgetTheName}
                 also={{ person: person.id }}
               >
-                <p class="soft">The name goes; what was done stays under {person.id}.</p>
-                <Field name="reason" label="Reason" optional />
+                <p class="soft">{t.theNameGoesWhat(person.id)}</p>
+                <Field name="reason" label={common.reason} optional />
               </OperationForm>
             </Fold>
           </li>
-        {:else}<li class="soft">Nobody yet. The first person needs no one’s leave.</li>{/each}
+        {:else}<li class="soft">{t.nobodyYetTheFirst}</li>{/each}
       </ul>
-      <OperationForm operation="join-person" submit="Add a person">
-        <Field name="name" label="Name" />
+      <OperationForm operation="join-person" submit={t.addAPerson}>
+        <Field name="name" label={common.name} />
       </OperationForm>
     </section>
     <section class="sheet">
-      <h2>Light</h2>
+      <h2>{t.light}</h2>
       <form method="POST" action="/me" class="theme">
         <input type="hidden" name="back" value={page.url.pathname} />
-        <Button type="submit" name="theme" value="light" aria-pressed={data.theme === 'light'}>Light</Button>
-        <Button type="submit" name="theme" value="dim" aria-pressed={data.theme === 'dim'}>Dim</Button>
+        <Button type="submit" name="theme" value="light" aria-pressed={data.theme === 'light'}>{t.light}</Button>
+        <Button type="submit" name="theme" value="dim" aria-pressed={data.theme === 'dim'}>{t.dim}</Button>
       </form>
     </section>
     <section class="sheet">
@@ -177,7 +162,7 @@
             <tr>
               <td
                 >{limit.what}<br /><span class="soft small"
-                  >{limit.of.citation}{limit.of.check ? ' · check with your authority' : ''}</span
+                  >{limit.of.citation}{limit.of.check ? t.checkWithYourAuthority : ''}</span
                 ></td
               >
               <td class="nowrap"><b>{limit.figure}</b></td>
@@ -185,7 +170,7 @@
           {/each}
         </tbody>
       </Table>
-      <p class="soft small">{profile.version}. The house may be stricter than its profile, never looser in silence.</p>
+      <p class="soft small">{t.theHouseMayBe(profile.version)}</p>
     </section>
   </div>
 </div>

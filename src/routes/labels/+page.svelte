@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { common, titled } from '$lib/words/screens/common.ts';
+  import { labelsPage as t } from '$lib/words/screens/labels.ts';
   import Select from '$lib/ui/kit/Select.svelte';
   import Button from '$lib/ui/kit/Button.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
@@ -18,33 +20,32 @@
   const size = $derived(data.sizes.find(({ id }) => id === data.size)!);
 </script>
 
-<svelte:head><title>Labels · Ember Tide</title></svelte:head>
-<h1>Labels</h1>
+<svelte:head><title>{titled(t.labels)}</title></svelte:head>
+<h1>{t.labels}</h1>
 <div class="halves">
   <form method="GET" class="sheet" bind:this={form} data-sveltekit-noscroll data-sveltekit-keepfocus>
-    <h2>Of which pieces</h2>
+    <h2>{t.ofWhichPieces}</h2>
     {#if data.pieces.length === 0}
-      <p class="soft">Nothing lies here to be labelled. <a class="link" href="/receive">Receive a lot</a></p>
+      <p class="soft">{t.nothingLiesHereTo} <a class="link" href="/receive">{common.receiveALot}</a></p>
     {/if}
     <PieceTicks
       pieces={data.pieces}
-      units={data.house.units}
       name="piece"
       bind:picked={() => data.picked, () => {}}
       onchange={() => form?.requestSubmit()}
     />
     <label class="size">
-      Size
+      {t.size}
       <Select name="size" value={data.size} onchange={() => form?.requestSubmit()}>
         {#each data.sizes as each (each.id)}<option value={each.id}>{LABEL_SIZE_WORDS[each.id]}</option>{/each}
       </Select>
     </label>
-    <noscript><Button type="submit">Show them</Button></noscript>
+    <noscript><Button type="submit">{t.showThem}</Button></noscript>
   </form>
   <section class="sheet">
-    <h2>As they will be printed</h2>
+    <h2>{t.asTheyWillBe}</h2>
     {#if data.labels.length === 0}
-      <p class="soft">Pick a piece, and its label stands here.</p>
+      <p class="soft">{t.pickAPieceAnd}</p>
     {:else}
       <div class="labels">
         {#each data.labels as label (label.id)}
@@ -59,24 +60,24 @@
         {/each}
       </div>
       <p>
-        <a class="link" href="/labels/sheet.pdf?{search}" target="_blank" rel="noopener">Open as PDF</a>, each with a
-        code that opens its page.
+        <a class="link" href="/labels/sheet.pdf?{search}" target="_blank" rel="noopener">{t.openAsPdf}</a
+        >{t.eachWithACode}
       </p>
       {#if data.printer}
         <OperationForm
           operation="print-labels"
-          submit="Print them"
+          submit={t.printThem}
           also={{ pieces: data.picked.join(','), size: data.size }}
         >
           {#if data.size.startsWith('roll')}<input type="hidden" name="skip" value="0" />{:else}
-            <Field name="skip" label="Labels already off the first sheet" kind="number" value="0" />
+            <Field name="skip" label={t.labelsAlreadyOffThe} kind="number" value="0" />
           {/if}
         </OperationForm>
       {:else}
-        <p class="soft">No label printer is set; the PDF prints on any.</p>
+        <p class="soft">{t.noLabelPrinterIs}</p>
       {/if}
       <p class="caution">
-        A label stands still while the tide moves: its window is as it was when printed. Its page has the last word.
+        {t.aLabelStandsStill}
       </p>
     {/if}
   </section>

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { ledgerPage as t } from '$lib/words/screens/ledger.ts';
   import Line from '$lib/ui/kit/Line.svelte';
   import Select from '$lib/ui/kit/Select.svelte';
   import Button from '$lib/ui/kit/Button.svelte';
@@ -6,14 +9,12 @@
   import Fold from '$lib/ui/kit/Fold.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
-  import { entryWords } from '$lib/ui/entry.ts';
-  import { dayAndTime } from '$lib/ui/format.ts';
+  import { entryWords } from '$lib/words/entry.ts';
   import { kindWords } from '$lib/words/tasks.ts';
   import { page } from '$app/state';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
-  const zone = $derived(data.house.zone);
   const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name])));
   const amendedBy = $derived(
     new Map(
@@ -40,47 +41,47 @@
 </script>
 
 <div class="head">
-  <h1>Ledger</h1>
-  <p class="soft">Only ever added to. To correct an entry, add one that amends it.</p>
+  <h1>{t.ledger}</h1>
+  <p class="soft">{t.onlyEverAddedTo}</p>
 </div>
 <form method="GET" class="filter no-print">
-  <label>Day <Line type="date" name="day" value={data.asked.day} /></label>
+  <label>{t.day} <Line type="date" name="day" value={data.asked.day} /></label>
   <label>
-    Lot
+    {t.lot}
     <Select name="lot" value={data.asked.lot}>
-      <option value="">all</option>
+      <option value="">{t.all}</option>
       {#each data.lots as lot (lot)}<option>{lot}</option>{/each}
     </Select>
   </label>
   <label>
-    Person
+    {t.person}
     <Select name="person" value={data.asked.person}>
-      <option value="">all</option>
+      <option value="">{t.all}</option>
       {#each data.people as person (person.id)}<option value={person.id}>{person.name}</option>{/each}
     </Select>
   </label>
-  <Button type="submit">Show</Button>
+  <Button type="submit">{t.show}</Button>
   <span class="grow"></span>
-  <Button href="/ledger/export?format=csv" download>All as CSV</Button>
-  <Button href="/ledger/export?format=jsonl" download>All as JSON Lines</Button>
-  <Button onclick={() => print()}>Print</Button>
+  <Button href="/ledger/export?format=csv" download>{t.allAsCsv}</Button>
+  <Button href="/ledger/export?format=jsonl" download>{t.allAsJsonLines}</Button>
+  <Button onclick={() => print()}>{t.print}</Button>
 </form>
 
 {#if stands}
   <p class="sheet" role="status">
-    Written down. What stood before counts on the verdict as well: ask a second person to correct it, with the reason.
+    {t.writtenDownWhatStood}
   </p>
 {/if}
 {#if data.entries.length === 0}
   <p class="sheet">
-    No entry here{data.asked.day || data.asked.lot || data.asked.person ? ' for that choice' : ' yet'}.
+    {t.noEntryHere(data.asked.day || data.asked.lot || data.asked.person ? t.forThatChoice : ' yet')}
   </p>
 {:else}
   <Table class="sheet">
     <thead
       ><tr
-        ><th>No.</th><th>Happened</th><th>What</th><th>About</th><th>Who</th><th class="no-print"
-          ><span class="unseen">Amend</span></th
+        ><th>{t.no}</th><th>{t.happened}</th><th>{common.what}</th><th>{t.about}</th><th>{t.who}</th><th
+          class="no-print"><span class="unseen">{t.amend}</span></th
         ></tr
       ></thead
     >
@@ -88,19 +89,20 @@
       {#each data.entries as entry (entry.seq)}
         {@const link = href(entry.subject)}
         <tr id="e{entry.seq}" class:asked={entry.seq === data.asked.seq} class:amended={amendedBy.has(entry.seq)}>
-          <td title="hash {entry.hash}">{entry.seq}</td>
+          <td title={t.hash(entry.hash)}>{entry.seq}</td>
           <td class="nowrap">
-            {dayAndTime(entry.happened, zone)}
+            {say.dayAndTime(entry.happened)}
             {#if entry.recorded - entry.happened > 120_000}<br /><span class="soft small"
-                >written {dayAndTime(entry.recorded, zone)}</span
+                >{t.written(say.dayAndTime(entry.recorded))}</span
               >{/if}
           </td>
           <td>
             <b>{kindWords(entry.kind)}</b>
-            {#if entry.kind === 'entry.amended' && entry.body.widens.length > 0}<b class="owned">owned exception</b
+            {#if entry.kind === 'entry.amended' && entry.body.widens.length > 0}<b class="owned">{t.ownedException}</b
               >{/if}
-            <span class="soft words">{entryWords(entry, zone).join(' · ')}</span>
-            {#if amendedBy.has(entry.seq)}<span class="small">Amended by entry {amendedBy.get(entry.seq)}.</span>{/if}
+            <span class="soft words">{entryWords(entry).join(' · ')}</span>
+            {#if amendedBy.has(entry.seq)}<span class="small">{t.amendedByEntry(amendedBy.get(entry.seq) ?? '')}</span
+              >{/if}
           </td>
           <td class:code={/^(lot|piece|delivery):/.test(entry.subject)}
             >{#if link}<a class="link" href={link}>{entry.subject.split(':')[1]}</a>{:else}{entry.subject.split(
@@ -111,7 +113,7 @@
           <td class="no-print">
             {#if entry.amendable}
               <Button aria-expanded={open === entry.seq} onclick={() => (open = open === entry.seq ? null : entry.seq)}
-                >Amend</Button
+                >{t.amend}</Button
               >
             {/if}
           </td>
@@ -123,36 +125,31 @@
                 <OperationForm
                   operation="amend-entry"
                   subject={String(entry.seq)}
-                  submit="Add the amendment"
+                  submit={t.addTheAmendment}
                   onDone={(result) => {
                     open = null;
                     stands = result.stands === true;
                   }}
                   also={{ seq: entry.seq }}
                 >
-                  <Field name="void" label="It did not happen: void it" kind="tick" />
+                  <Field name="void" label={t.itDidNotHappen} kind="tick" />
                   <div class="row">
-                    <Field name="happened" label="It happened at" kind="time" optional />
-                    <Field name="reason" label="Why it is amended" />
+                    <Field name="happened" label={t.itHappenedAt} kind="time" optional />
+                    <Field name="reason" label={t.whyItIsAmended} />
                   </div>
                   <Field
                     name="patch"
-                    label="Changed parts, as JSON"
+                    label={t.changedPartsAsJson}
                     kind="long"
                     optional
-                    hint={`For instance {"note": "…"}. The entry holds: ${Object.keys(entry.body as object).join(', ')}.`}
+                    hint={t.forInstanceNoteThe(Object.keys(entry.body as object).join(', '))}
                   />
                   <p class="soft">
-                    A figure typed wrong: correct your own within 10 minutes. Later a second person does, with the
-                    reason. Striking out a warm reading takes nothing back.
+                    {t.aFigureTypedWrong}
                   </p>
-                  <Field
-                    name="ownWidening"
-                    label="If this opens a window wider than the record did, I own it with my name and reason"
-                    kind="tick"
-                  />
+                  <Field name="ownWidening" label={t.ifThisOpensA} kind="tick" />
                 </OperationForm>
-                <Fold title="The entry as stored">
+                <Fold title={t.theEntryAsStored}>
                   <pre>{JSON.stringify(entry.body, null, 1)}</pre>
                 </Fold>
               </div>
@@ -162,17 +159,16 @@
       {/each}
     </tbody>
   </Table>
-  {#if data.more}<p class="older"><a class="out" href={older}>Older entries</a></p>{/if}
+  {#if data.more}<p class="older"><a class="out" href={older}>{t.olderEntries}</a></p>{/if}
 {/if}
 
 <section class="sheet sign no-print">
-  <h2>Sign the day, {data.today}</h2>
+  <h2>{t.signTheDay(data.today)}</h2>
   <p class="soft">
-    Signing writes down the number and hash of the newest entry ({data.head}, {data.headHash.slice(0, 12)}…), so that a
-    cut-off log is noticed.
+    {t.signingWritesDownThe(data.head, data.headHash.slice(0, 12))}
   </p>
-  <OperationForm operation="sign-day" submit="Sign the day">
-    <Field name="note" label="Note" optional />
+  <OperationForm operation="sign-day" submit={t.signTheDay2}>
+    <Field name="note" label={common.note} optional />
   </OperationForm>
 </section>
 

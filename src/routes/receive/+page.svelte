@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { receivePage as t } from '$lib/words/screens/receive.ts';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import Delivery from '$lib/ui/receive/Delivery.svelte';
   import LotForm from '$lib/ui/receive/LotForm.svelte';
@@ -15,19 +16,13 @@
 </script>
 
 <div class="title">
-  <h1>{open ? `Receive lot ${count + 1}` : 'Receive a lot'}</h1>
+  <h1>{open ? t.receiveLot(count + 1) : t.receiveALot}</h1>
 </div>
 <Delivery view={data.delivery} open={data.openDeliveries} house={data.house} now={houseNow()} />
 {#if verdict}
   <div class="strip" aria-hidden="true">
     {#each verdict.windows as window (window.route)}
-      <WindowLine
-        {window}
-        now={houseNow()}
-        warnSeconds={data.house.warnMinutes * 60}
-        zone={data.house.zone}
-        size={22}
-      />
+      <WindowLine {window} now={houseNow()} warnSeconds={data.house.warnMinutes * 60} size={22} />
     {/each}
   </div>
 {/if}
@@ -45,19 +40,19 @@
       />
     {/key}
     <aside class="sheet" aria-live="polite">
-      <h2>The verdict so far</h2>
+      <h2>{t.theVerdictSoFar}</h2>
       {#if verdict}
         <div class="windows">
           {#each verdict.windows as window (window.route)}
-            <WindowLine {window} now={houseNow()} warnSeconds={data.house.warnMinutes * 60} zone={data.house.zone} />
+            <WindowLine {window} now={houseNow()} warnSeconds={data.house.warnMinutes * 60} />
           {/each}
         </div>
-        <p class="soft small">Under {verdict.pins.profile}. Papers are attached on the lot’s page once it is in.</p>
-        <Reasons reasons={verdict.reasons.filter(({ effect }) => effect.kind !== 'pass')} zone={data.house.zone} />
+        <p class="soft small">{t.underPapersAreAttached(verdict.pins.profile)}</p>
+        <Reasons reasons={verdict.reasons.filter(({ effect }) => effect.kind !== 'pass')} />
       {:else}
-        <p class="soft">Name the species, and its windows form here while you write.</p>
+        <p class="soft">{t.nameTheSpeciesAnd}</p>
       {/if}
-      <p class="caution">Spines and gill plates cut. Cover a cut hand and glove it, or keep off raw work.</p>
+      <p class="caution">{t.spinesAndGillPlates}</p>
     </aside>
   </div>
 {/if}

@@ -1,11 +1,12 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { titled } from '$lib/words/screens/common.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { page } from '$app/state';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import Field from '$lib/ui/controls/Field.svelte';
   import IngredientsField from '$lib/ui/controls/IngredientsField.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
-  import { clockTime, dayAndTime, formatMass, formatTemperature, moment, until } from '$lib/ui/format.ts';
   import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
   import { toldLine } from '$lib/words/notices.ts';
   import { RICE_WORDS as SAY } from '$lib/words/activity/rice.ts';
@@ -13,13 +14,12 @@
 
   let { data }: PageProps = $props();
   const now = $derived(houseNow());
-  const zone = $derived(data.house.zone);
   const units = $derived(data.house.units);
   const tub = $derived(data.chosen);
   const warn = $derived(data.house.warnMinutes * 60_000);
 </script>
 
-<svelte:head><title>{SAY.title} · Ember Tide</title></svelte:head>
+<svelte:head><title>{titled(SAY.title)}</title></svelte:head>
 <h1>{SAY.title}</h1>
 {#if data.view.tubs.length === 0}
   <p class="soft">{SAY.none}</p>
@@ -29,10 +29,10 @@
       {@const left = each.discardAt - now}
       <li class:soon={left < warn} data-tub={each.id}>
         <a href="/rice?tub={each.id}" aria-current={each.id === tub?.id ? 'true' : undefined}>
-          <span class="left">{left <= 0 ? SAY.over : until(each.discardAt, now).replace('in ', '')}</span>
+          <span class="left">{left <= 0 ? SAY.over : say.until(each.discardAt, now).replace('in ', '')}</span>
           <span>
             <b>{each.name}</b> <span class="code">{each.id}</span><br />
-            <span class="soft">{SAY.binAt(clockTime(each.discardAt, zone))}</span>
+            <span class="soft">{SAY.binAt(say.clockTime(each.discardAt))}</span>
           </span>
         </a>
       </li>
@@ -44,11 +44,11 @@
     <section class="sheet">
       <div class="title">
         <h2>{tub.name} <span class="code">{tub.id}</span></h2>
-        {#if tub.made.mass}<p class="figure">{formatMass(tub.made.mass.si, units)}</p>{/if}
+        {#if tub.made.mass}<p class="figure">{say.mass(tub.made.mass.si)}</p>{/if}
       </div>
       <p>
-        {SAY.dressed(dayAndTime(tub.madeAt, zone))}{tub.made.place === '' ? '' : `, ${tub.made.place}`};
-        {SAY.binAt(moment(tub.discardAt, now, zone))}.
+        {SAY.dressed(say.dayAndTime(tub.madeAt))}{tub.made.place === '' ? '' : `, ${tub.made.place}`};
+        {SAY.binAt(say.moment(tub.discardAt, now))}.
       </p>
       <p><b>{SAY.tell}</b> {toldLine(tub.told)}</p>
       {#if tub.made.note}<p class="soft">{tub.made.note}</p>{/if}
@@ -58,7 +58,7 @@
       {:else}
         <ol class="readings">
           {#each tub.readings as reading (reading.seq)}
-            <li><b>{formatTemperature(reading.celsius, units)}</b> <span>{clockTime(reading.at, zone)}</span></li>
+            <li><b>{say.temperature(reading.celsius)}</b> <span>{say.clockTime(reading.at)}</span></li>
           {/each}
         </ol>
       {/if}
@@ -70,7 +70,7 @@
           submit={SAY.write}
           also={{ tub: tub.id }}
         >
-          <Field name="reading" label={SAY.reads} kind="quantity" units={temperatureUnits(units)} />
+          <Field name="reading" label={SAY.reads} kind="quantity" units={temperatureUnits()} />
         </OperationForm>
         <a class="label" href="/labels?piece={tub.id}">{SAY.label}</a>
         <Fold open={tub.discardAt <= now} title={SAY.bin}>
@@ -83,7 +83,7 @@
             also={{ tub: tub.id }}
           >
             <div class="fields">
-              <Field name="mass" label={SAY.left} kind="quantity" units={massUnits(units)} optional />
+              <Field name="mass" label={SAY.left} kind="quantity" units={massUnits()} optional />
               <Field name="reason" label={SAY.reason} optional />
             </div>
           </OperationForm>
@@ -97,7 +97,7 @@
       <OperationForm operation="make-tub" submit={SAY.start}>
         <div class="fields">
           <Field name="name" label={SAY.name} value="Sushi rice" />
-          <Field name="mass" label={SAY.mass} kind="quantity" units={massUnits(units)} optional />
+          <Field name="mass" label={SAY.mass} kind="quantity" units={massUnits()} optional />
           <Field name="place" label={SAY.place} optional />
           <Field name="at" label={SAY.dressedAt} kind="time" hint={SAY.now} optional />
         </div>
@@ -122,7 +122,7 @@
           {#each data.view.binned as each (each.id)}
             <li>
               <a class="link" href="/rice?tub={each.id}">{each.name}, {each.id}</a>
-              <span class="soft">{dayAndTime(each.binned!.at, zone)} {each.binned!.reason}</span>
+              <span class="soft">{say.dayAndTime(each.binned!.at)} {each.binned!.reason}</span>
             </li>
           {/each}
         </ul>

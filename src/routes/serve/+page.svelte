@@ -1,13 +1,14 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { servePage as t } from '$lib/words/screens/serve.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
-  import { formatDuration } from '$lib/core/measure/format.ts';
   import { namesOf } from '$lib/core/codes/allergens.ts';
   import { CARD_WORDS, disclosure, TOLD_WORDS, toldLine } from '$lib/words/notices.ts';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
-  import { clockTime, formatMass, formatTemperature, until } from '$lib/ui/format.ts';
   import ServeTabs from '$lib/ui/serve/ServeTabs.svelte';
   import Services from '$lib/ui/serve/Services.svelte';
   import WindowLine from '$lib/ui/marks/WindowLine.svelte';
@@ -18,8 +19,6 @@
 
   let { data }: PageProps = $props();
   const view = $derived(data.view);
-  const zone = $derived(data.house.zone);
-  const units = $derived(data.house.units);
   const now = $derived(houseNow());
   const warn = $derived(data.house.warnMinutes * 60);
   const open = $derived(
@@ -35,22 +34,20 @@
   const onCard = $derived(view && servedAs ? disclosure(dish, view.card.kind, servedAs, view.card.raw) : '');
 </script>
 
-<h1>Serve</h1>
+<h1>{t.serve}</h1>
 <ServeTabs />
 {#if data.trays.length > 0}
   <section aria-labelledby="trays">
-    <h2 id="trays" class="unseen">Trays out of the cold</h2>
+    <h2 id="trays" class="unseen">{t.traysOutOfThe}</h2>
     <ul class="trays">
       {#each data.trays as tray (tray.id)}
         {@const left = (tray.to ?? now) - now}
         <li class:late={left < 0} class:soon={left < warn * 1000}>
           <a href="/serve?piece={tray.id}">
-            <span class="left">{left < 0 ? 'Discard it' : until(tray.to ?? now, now).replace('in ', '')}</span>
+            <span class="left">{left < 0 ? t.discardIt : say.until(tray.to ?? now, now).replace('in ', '')}</span>
             <span>
               <b>{tray.label}</b><br />
-              <span class="what"
-                >{tray.name}, {formatMass(tray.grams, units)} · discard at {clockTime(tray.to ?? now, zone)}</span
-              >
+              <span class="what">{t.discardAt(tray.name, say.mass(tray.grams), say.clockTime(tray.to ?? now))}</span>
             </span>
           </a>
         </li>
@@ -58,63 +55,65 @@
     </ul>
   </section>
 {/if}
-<PiecePick pieces={data.pieces} chosen={data.chosen} empty="Nothing to serve yet." />
+<PiecePick pieces={data.pieces} chosen={data.chosen} empty={t.nothingToServeYet} />
 {#if view}
   <div class="halves">
     <section class="sheet">
       <div class="title">
         <h2>{view.piece.made.name}</h2>
-        <p class="figure">{formatMass(view.piece.grams, units)} <small>left</small></p>
+        <p class="figure">{say.mass(view.piece.grams)} <small>{t.left}</small></p>
       </div>
       <div class="windows">
         {#each view.verdict.windows as window (window.route)}
-          <WindowLine {window} {now} warnSeconds={warn} {zone} />
+          <WindowLine {window} {now} warnSeconds={warn} />
         {/each}
       </div>
-      <p><a class="link" href="/piece/{view.piece.id}">Why, and its papers</a></p>
+      <p><a class="link" href="/piece/{view.piece.id}">{t.whyAndItsPapers}</a></p>
       {#if hold}
         <p class="soft">
-          Out of the cold since {clockTime(hold.at, zone)} at {formatTemperature(hold.plan.startCore.si, units)}, until
-          {clockTime(hold.plan.discardAt, zone)}. What comes off a tray does not go back to the cold.
+          {t.outOfTheCold(
+            say.clockTime(hold.at),
+            say.temperature(hold.plan.startCore.si),
+            say.clockTime(hold.plan.discardAt)
+          )}
         </p>
         {#if hold.plan.control === '6h'}
-          <OperationForm operation="read-hold" piece={view.piece} submit="Write it down">
-            <Field name="reading" label="Tray reads" kind="quantity" units={temperatureUnits(units)} />
+          <OperationForm operation="read-hold" piece={view.piece} submit={common.writeItDown}>
+            <Field name="reading" label={t.trayReads} kind="quantity" units={temperatureUnits()} />
           </OperationForm>
         {/if}
       {/if}
     </section>
     <div class="stack">
       <section class="sheet">
-        <h2>Serve from it</h2>
+        <h2>{t.serveFromIt}</h2>
         {#if view.lot.received.purpose !== 'sale'}
           <p class="trouble">
-            Taken in for {view.lot.received.purpose === 'training' ? 'staff training' : 'the own table'}: it goes on no
-            service.
+            {t.takenInForIt(view.lot.received.purpose === 'training' ? t.staffTraining : t.theOwnTable)}
           </p>
         {:else if open.length === 0}
-          <p>No route is open for this piece now.</p>
+          <p>{t.noRouteIsOpen}</p>
         {:else}
-          <OperationForm operation="serve-piece" piece={view.piece} submit="Served" tone="ember">
+          <OperationForm operation="serve-piece" piece={view.piece} submit={t.served} tone="ember">
             <div class="fields">
               <Field
                 name="route"
-                label="As"
+                label={t.as}
                 kind="choice"
                 bind:value={route}
                 options={open.map((route) => ({ value: route, name: ROUTE_WORDS[route] }))}
               />
               <Field
                 name="mass"
-                label="How much"
+                label={t.howMuch}
                 kind="quantity"
-                units={massUnits(units)}
+                units={massUnits()}
                 optional
-                hint="Empty means all that is left."
+                hint={t.emptyMeansAllThat}
               />
-              <Field name="dish" label="Dish" optional bind:value={dish} />
+              <Field name="dish" label={t.dish} optional bind:value={dish} />
             </div>
-            <Field name="susceptible" label="For a guest who is highly susceptible" kind="tick" />
+            <Field name="susceptible" label={t.forAGuestWho} kind="tick" />
           </OperationForm>
           <p class="told" data-allergens>
             {TOLD_WORDS.tell}
@@ -124,40 +123,40 @@
             <p data-card><b>{CARD_WORDS.onCard}</b> {onCard}</p>
             <p class="soft">{view.notice}</p>
           {:else}<p class="soft" data-card>{CARD_WORDS.none}</p>{/if}
-          <p class="caution">Not raw for guests who are highly susceptible.</p>
+          <p class="caution">{t.notRawForGuests}</p>
         {/if}
       </section>
       {#if !hold && open.length > 0 && view.lot.received.purpose === 'sale'}
-        <Fold class="sheet" title="Put it out under time control">
-          <OperationForm operation="start-hold" piece={view.piece} submit="Start its clock">
+        <Fold class="sheet" title={t.putItOutUnder}>
+          <OperationForm operation="start-hold" piece={view.piece} submit={t.startItsClock}>
             <div class="fields">
-              <Field name="label" label="Tray" placeholder="Counter tray, left" />
+              <Field name="label" label={t.tray} placeholder={t.counterTrayLeft} />
               <Field
                 name="control"
-                label="Clock"
+                label={t.clock}
                 kind="choice"
                 value="4h"
                 options={data.controls.map(({ id, seconds, ceiling, rule }) => ({
                   value: id,
-                  name: `${formatDuration(seconds)}${ceiling ? `, never above ${formatTemperature(ceiling.c, units)}` : ''} (${rule})`
+                  name: `${say.span(seconds)}${ceiling ? t.neverAbove(say.temperature(ceiling.c)) : ''} (${rule})`
                 }))}
               />
-              <Field name="startCore" label="Core now" kind="quantity" units={temperatureUnits(units)} />
+              <Field name="startCore" label={t.coreNow} kind="quantity" units={temperatureUnits()} />
             </div>
           </OperationForm>
         </Fold>
       {/if}
-      <Fold class="sheet" open={hold !== null} title="Discard">
-        <OperationForm operation="discard-piece" piece={view.piece} submit="Bin it">
+      <Fold class="sheet" open={hold !== null} title={t.discard}>
+        <OperationForm operation="discard-piece" piece={view.piece} submit={t.binIt}>
           <div class="fields">
-            <Field name="reason" label="Reason" placeholder="time is up, trim, dropped …" />
+            <Field name="reason" label={common.reason} placeholder={t.timeIsUpTrim} />
             <Field
               name="mass"
-              label="How much"
+              label={t.howMuch}
               kind="quantity"
-              units={massUnits(units)}
+              units={massUnits()}
               optional
-              hint="Empty means all of it."
+              hint={t.emptyMeansAllOf}
             />
           </div>
         </OperationForm>
@@ -165,7 +164,7 @@
     </div>
   </div>
 {/if}
-<Services services={data.services} {zone} />
+<Services services={data.services} />
 
 <style>
   .trays {

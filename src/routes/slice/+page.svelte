@@ -1,4 +1,6 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { slicePage as t } from '$lib/words/screens/slice.ts';
   import Line from '$lib/ui/kit/Line.svelte';
   import Slide from '$lib/ui/kit/Slide.svelte';
   import Button from '$lib/ui/kit/Button.svelte';
@@ -7,7 +9,6 @@
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
-  import { dayAndTime, formatLength, formatMass } from '$lib/ui/format.ts';
   import WindowLine from '$lib/ui/marks/WindowLine.svelte';
   import { PlanDraft } from '$lib/ui/plan/draft.svelte.ts';
   import PlanField from '$lib/ui/plan/PlanField.svelte';
@@ -21,7 +22,6 @@
 
   let { data }: PageProps = $props();
   const view = $derived(data.view);
-  const units = $derived(data.house.units);
   const draft = untrack(() => new PlanDraft(sliceSet, SLICE_FIELDS, data.house.units));
   const isOblique = $derived(draft.texts.cut === 'oblique');
   let want = $state('12');
@@ -65,19 +65,19 @@
     }
   }
   const advice: Record<string, string> = {
-    firm: 'Tight flesh: cut it thin, translucent if you can.',
-    medium: 'Across the grain, at a thickness the tooth likes.',
-    soft: 'Soft flesh: a thicker slice, one long draw of the blade.'
+    firm: t.tightFleshCutIt,
+    medium: t.acrossTheGrainAt,
+    soft: t.softFleshAThicker
   };
 </script>
 
-<h1>Slice</h1>
-<PiecePick pieces={data.pieces} chosen={data.chosen} empty="Nothing to slice yet." />
+<h1>{t.slice}</h1>
+<PiecePick pieces={data.pieces} chosen={data.chosen} empty={t.nothingToSliceYet} />
 {#if view}
   <div class="halves bench">
     <section class="sheet">
-      <h2>The block and the blade</h2>
-      <OperationForm operation="record-slice" piece={view.piece} submit="Record these slices" tone="ember">
+      <h2>{t.theBlockAndThe}</h2>
+      <OperationForm operation="record-slice" piece={view.piece} submit={t.recordTheseSlices} tone="ember">
         <PlanField {draft} name="cut" />
         <div class="fields">
           {#each ['length', 'height', 'width', 'thickness'] as const as name (name)}<PlanField {draft} {name} />{/each}
@@ -87,16 +87,16 @@
           <Slide
             min="15"
             max="85"
-            aria-label="Blade angle in degrees"
+            aria-label={t.bladeAngleInDegrees}
             value={draft.texts.angle}
             onslide={(at) => (draft.texts.angle = String(at))}
           />
         {/if}
       </OperationForm>
       <div class="hit">
-        <label for="want">To hit</label>
-        <Line class="w-24" id="want" inputmode="decimal" bind:value={want} /> <span>g a slice</span>
-        <Button onclick={hit}>Set the thickness</Button>
+        <label for="want">{t.toHit}</label>
+        <Line class="w-24" id="want" inputmode="decimal" bind:value={want} /> <span>{t.gASlice}</span>
+        <Button onclick={hit}>{t.setTheThickness}</Button>
       </div>
       {#if cannot}<p class="trouble" role="alert">{cannot}</p>{/if}
     </section>
@@ -107,7 +107,6 @@
           window={view.verdict.windows.find(({ route }) => route === (view.piece.cures.length > 0 ? 'cured' : 'raw'))!}
           now={houseNow()}
           warnSeconds={data.house.warnMinutes * 60}
-          zone={data.house.zone}
         />
       </div>
       {#if typeof computed === 'string'}
@@ -115,34 +114,31 @@
       {:else}
         <BlockDrawing block={computed.block} plan={computed.plan} />
         <div class="figures">
-          <p class="figure">{computed.plan.pieces} <small>slices</small></p>
-          <p class="figure">{formatMass(computed.plan.gramsEach, units)} <small>each</small></p>
-          <p class="figure">{formatMass(computed.plan.offcutGrams, units)} <small>off-cut</small></p>
+          <p class="figure">{computed.plan.pieces} <small>{t.slices}</small></p>
+          <p class="figure">{say.mass(computed.plan.gramsEach)} <small>{t.each}</small></p>
+          <p class="figure">{say.mass(computed.plan.offcutGrams)} <small>{t.offCut}</small></p>
         </div>
         <p class="soft">
-          Slice {formatLength(computed.plan.thickness, units)}, face {formatLength(computed.plan.face, units)} long, the blade
-          moves
-          {formatLength(computed.plan.advance, units)} along the board each time. Block by the ruler {formatMass(
-            computed.plan.blockGrams,
-            units
-          )}, on the scale {formatMass(view.piece.grams, units)}. Density 1.05 g/ml.
+          {t.sliceFaceLongThe(
+            say.length(computed.plan.thickness),
+            say.length(computed.plan.face),
+            say.length(computed.plan.advance),
+            say.mass(computed.plan.blockGrams),
+            say.mass(view.piece.grams)
+          )}
         </p>
         {#if computed.plan.blockGrams > view.piece.grams * 1.25 + 5}
-          <p class="trouble">The ruler says more fish than the scale does. Measure again.</p>
+          <p class="trouble">{t.theRulerSaysMore}</p>
         {/if}
         <p>{advice[view.species?.texture ?? 'medium']}</p>
       {/if}
       {#each view.piece.slices as slice (slice.seq)}
         <p class="soft">
-          {dayAndTime(slice.at, data.house.zone)}: {slice.plan.pieces} slices of {formatMass(
-            slice.plan.pieceGrams,
-            units
-          )}.
+          {t.slicesOf(say.dayAndTime(slice.at), slice.plan.pieces, say.mass(slice.plan.pieceGrams))}
         </p>
       {/each}
       <p class="caution">
-        One long draw, fingers curled behind the blade. Clean board and knife between species; a cut hand is covered and
-        gloved, or off raw work.
+        {t.oneLongDrawFingers}
       </p>
     </section>
   </div>

@@ -4,7 +4,7 @@ import { NEAR_ENOUGH, pullAdvice, type Sitting } from '../../../src/lib/core/ben
 import { looked, missedDays, notPrepared } from '../../../src/lib/core/bench/age/looks.ts';
 import { LOOK_FIELDS, LOOKS, PREPARATION, type LookAnswers } from '../../../src/lib/core/activity/age/lists.ts';
 import { ADVICE_WORDS, answerWords, lookWords } from '../../../src/lib/words/age.ts';
-import { adviceWords, outlookWords, readyWords } from '../../../src/lib/ui/age/say.ts';
+import { adviceWords, outlookWords, readyWords } from '../../../src/lib/words/ageing.ts';
 import { CHART, weightChart } from '../../../src/lib/ui/age/chart.ts';
 import type { AgeRun } from '../../../src/lib/core/activity/age/fold.ts';
 
@@ -82,9 +82,9 @@ describe('pull now, Saturday, or never', () => {
     expect(outlookWords({ ...first!, open: false })).to.equal('window closed');
     const run = { at: NOW } as AgeRun;
     const days = (low: number, likely: number, high: number) => ({ targetDay: { low, likely, high } });
-    expect(readyWords(run, days(1.2, 2.4, 4.9), 'UTC')).to.equal('Fri, day 3 (2 to 5)');
-    expect(readyWords(run, days(8, 20, 60), 'UTC')).to.contain('or never');
-    expect(readyWords(run, { targetDay: null }, 'UTC')).to.equal('never in this air');
+    expect(readyWords(run, days(1.2, 2.4, 4.9))).to.equal('Fri, day 3 (2 to 5)');
+    expect(readyWords(run, days(8, 20, 60))).to.contain('or never');
+    expect(readyWords(run, { targetDay: null })).to.equal('never in this air');
   });
 });
 

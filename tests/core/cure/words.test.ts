@@ -9,7 +9,7 @@ import { stepsOf } from '../../../src/lib/core/bench/cure/steps.ts';
 import { CURE_STEP_CODES } from '../../../src/lib/core/activity/cure/lists.ts';
 import { SALT_TASTES } from '../../../src/lib/core/activity/cure/bodies.ts';
 import { CURE_PACKS } from '../../../src/lib/core/activity/cure/plan.ts';
-import { entryWords } from '../../../src/lib/ui/entry.ts';
+import { entryWords } from '../../../src/lib/words/entry.ts';
 import { ACID_STYLES, type AcidStyle } from '../../../src/lib/core/bench/acid/styles.ts';
 import { CUT_WORDS, LIQUID_WORDS, LOOK_MEANS, LOOK_WORDS } from '../../../src/lib/words/acid.ts';
 import {
@@ -83,12 +83,12 @@ describe('words of the cure and the acid bench', () => {
   });
   it('entries of the ledger say a step by its name, and leave out what only the machine needs', () => {
     const step = event('cure.stepped', 1, { step: 'turn-1', code: 'turn', note: 'dry on top' });
-    expect(entryWords(step, 'UTC')).to.deep.equal(['turn it', 'dry on top']);
-    const begun = entryWords(cureStart(1, 20), 'UTC').join('; ');
+    expect(entryWords(step)).to.deep.equal(['turn it', 'dry on top']);
+    const begun = entryWords(cureStart(1, 20)).join('; ');
     expect(begun)
       .to.contain('salt 25 g')
       .and.not.match(/\[object|settings|stages/);
-    const ended = entryWords(cureEnd(2, { saltTaste: 'high', taste: 2 }), 'UTC').join('; ');
+    const ended = entryWords(cureEnd(2, { saltTaste: 'high', taste: 2 })).join('; ');
     expect(ended)
       .to.contain('high')
       .and.not.match(/\[object/);

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { common } from '$lib/words/screens/common.ts';
+  import { acidBench as t } from '$lib/words/screens/acid.ts';
   import Button from '$lib/ui/kit/Button.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { safety } from '$lib/words/safety.ts';
@@ -62,8 +64,8 @@
 
 <div class="halves bench">
   <section class="sheet">
-    <h2>Into acid</h2>
-    <OperationForm operation="start-acid" piece={view.piece} submit="Cover it now" tone="ember">
+    <h2>{t.intoAcid}</h2>
+    <OperationForm operation="start-acid" piece={view.piece} submit={t.coverItNow} tone="ember">
       <AcidFields draft={first} isForm />
       <div class="fields">
         <PlanField
@@ -86,9 +88,9 @@
   </section>
   <section class="sheet" data-simulated={result ? 'yes' : 'no'}>
     <div class="title">
-      <h2>Cut open</h2>
+      <h2>{t.cutOpen}</h2>
       {#if !pair.comparing}
-        <Button onclick={() => pair.compare()}>Lay another beside it</Button>
+        <Button onclick={() => pair.compare()}>{t.layAnotherBesideIt}</Button>
       {/if}
     </div>
     {#if one?.trouble}<p class="trouble" role="alert">{one.trouble}</p>{/if}
@@ -96,7 +98,6 @@
       <AcidSection
         {result}
         faces={shown.faces}
-        {units}
         seconds={scrubbed ?? result.readySeconds ?? 600}
         until={untilOf(result)}
         onscrub={(seconds) => (scrubbed = seconds)}
@@ -104,53 +105,47 @@
       <div class="ask">
         <Field
           name="after"
-          label="What do I have after, min"
-          hint="empty: when it is ready"
+          label={t.whatDoIHave}
+          hint={t.emptyWhenItIs}
           kind="number"
           optional
           bind:value={() => after, (text) => askAfter(text)}
         />
       </div>
-      <AcidFigures {result} band={one!.band} settings={shown} {units} />
+      <AcidFigures {result} band={one!.band} settings={shown} />
       <p class="soft" data-taught>
         {piece.runs > 0
-          ? `Forecast at ${piece.pace.toFixed(2)} of the shipped pace, as ${piece.runs} ${piece.runs === 1 ? 'run' : 'runs'} of this species cut open here taught.`
-          : 'Forecast with published ranges: none of this species was cut open here yet.'}
+          ? t.forecastAtOfThe(piece.pace.toFixed(2), piece.runs, piece.runs === 1 ? 'run' : 'runs')
+          : t.forecastWithPublishedRanges}
       </p>
       <p class="still" data-still-raw>
         {safety('acid')}
       </p>
-    {:else if !one?.trouble}<p class="soft">Computing …</p>{/if}
+    {:else if !one?.trouble}<p class="soft">{common.computing}</p>{/if}
   </section>
 </div>
 {#if pair.comparing && two}
-  <Beside name="The other" outcome="The other, cut open" trouble={two.trouble} onclose={() => (pair.comparing = false)}>
+  <Beside name={t.theOther} outcome={t.theOtherCutOpen} trouble={two.trouble} onclose={() => (pair.comparing = false)}>
     {#snippet fields()}<AcidFields draft={second} />{/snippet}
     {#if two.result && two.shown}
       <AcidSection
         name="The other, cut open"
         result={two.result}
         faces={two.shown.faces}
-        {units}
         seconds={scrubbed ?? result?.readySeconds ?? 600}
         until={untilOf(two.result)}
       />
-      <AcidFigures result={two.result} band={two.band} settings={two.shown} {units} />
+      <AcidFigures result={two.result} band={two.band} settings={two.shown} />
     {/if}
   </Beside>
 {/if}
-<Fold class="sheet" title="Why these times">
+<Fold class="sheet" title={t.whyTheseTimes}>
   <p class="soft">
-    Acid moves through flesh that has turned and is bound where it arrives, so the white rim has a sharp edge (a moving
-    boundary; Crank 1975, ch. 13). Its pace follows from diffusivity (5 × 10⁻¹⁰ m²/s, drawn from 2.5 to 9), from what
-    the flesh binds (0.075 mol/kg, 0.055 to 0.1; dark fish more) and from what the liquid can give down to pH 5.1: what
-    a titration still finds in it, water, and how much of it there is. Twice the size is four times the time. Bands: 200
-    seeded draws. Cut one open: it says more than any of this.
+    {t.acidMovesThroughFlesh}
   </p>
 </Fold>
 <p class="caution">
-  Lift it out when it is as you want it and keep fish and liquid cold and apart; left in, it goes mushy. Guidance only:
-  your local code and licensed practice decide.
+  {t.liftItOutWhen}
 </p>
 
 <style>

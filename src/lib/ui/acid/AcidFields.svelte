@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { acidFields as t } from '$lib/words/screens/acid.ts';
   import Line from '$lib/ui/kit/Line.svelte';
   import Slide from '$lib/ui/kit/Slide.svelte';
   import Select from '$lib/ui/kit/Select.svelte';
@@ -21,7 +22,7 @@
 
 <Field
   name={isForm ? 'style' : 'second-style'}
-  label="Begin with"
+  label={t.beginWith}
   kind="choice"
   bind:value={() => draft.style, (id) => draft.take(id)}
   options={ACID_STYLES.map(({ id }) => ({ value: id, name: `${STYLE_WORDS[id].name}: ${STYLE_WORDS[id].what}` }))}
@@ -37,29 +38,29 @@
   <PlanField {draft} name="celsius" />
 </div>
 <label class="slide">
-  <span>Drag the size</span>
+  <span>{t.dragTheSize}</span>
   <Slide
     min={isInches ? 0.08 : 2}
     max={isInches ? most[draft.cut]! / 25.4 : most[draft.cut]}
     step={isInches ? 0.02 : 0.5}
     value={Number(draft.texts.size?.replace(',', '.')) || 2}
     onslide={(at) => (draft.texts.size = String(at))}
-    aria-label="Size"
+    aria-label={t.size}
   />
 </label>
 <fieldset>
-  <legend>The liquid</legend>
+  <legend>{t.theLiquid}</legend>
   {#each draft.parts as part, index (index)}
     <div class="part">
-      <Select aria-label="Part {index + 1}" bind:value={part.name}>
+      <Select aria-label={t.part(index + 1)} bind:value={part.name}>
         {#each names as [id, name] (id)}<option value={id}>{name}</option>{/each}
       </Select>
-      <Line inputmode="decimal" aria-label="Millilitres of part {index + 1}" bind:value={part.ml} />
+      <Line inputmode="decimal" aria-label={t.millilitresOfPart(index + 1)} bind:value={part.ml} />
       <span class="soft">ml</span>
-      <Button aria-label="Leave out part {index + 1}" onclick={() => draft.parts.splice(index, 1)}>×</Button>
+      <Button aria-label={t.leaveOutPart(index + 1)} onclick={() => draft.parts.splice(index, 1)}>×</Button>
     </div>
   {/each}
-  <Button onclick={() => draft.parts.push({ name: 'lime', ml: '' })}>Another part</Button>
+  <Button onclick={() => draft.parts.push({ name: 'lime', ml: '' })}>{t.anotherPart}</Button>
 </fieldset>
 {#if isForm}<input type="hidden" name="liquid" value={draft.liquid} />{/if}
 <div class="fields">

@@ -1,20 +1,15 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { acidFigures as t } from '$lib/words/screens/acid.ts';
   import Table from '$lib/ui/kit/Table.svelte';
   import { fruitFor, sourLiquid } from '$lib/core/bench/acid/liquid.ts';
   import { lookAt, type AcidBand, type AcidResult, type AcidSettings } from '$lib/core/bench/acid/plan.ts';
   import { LIQUID_WORDS, LOOK_WORDS } from '$lib/words/acid.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import { formatDuration, formatLength } from '../format.ts';
 
   /** When it is as wanted, when past its best, and what the liquid can do. */
-  let {
-    result,
-    band,
-    settings,
-    units
-  }: { result: AcidResult; band: AcidBand | null; settings: AcidSettings; units: UnitPreferences } = $props();
+  let { result, band, settings }: { result: AcidResult; band: AcidBand | null; settings: AcidSettings } = $props();
   const coarse = (seconds: number) =>
-    formatDuration(
+    say.span(
       seconds < 120
         ? Math.round(seconds / 5) * 5
         : seconds < 7200
@@ -22,9 +17,9 @@
           : Math.round(seconds / 600) * 600
     );
   const range = (of: { low: number; high: number } | null | undefined, never = 0) =>
-    of ? `${coarse(of.low)} to ${coarse(of.high)}${mayNever(never)}` : '…';
+    of ? t.to2(coarse(of.low), coarse(of.high), mayNever(never)) : '…';
   /** Fruit and fish differ: in so many of the draws the acid runs out first. */
-  const mayNever = (share: number) => (share >= 0.005 ? `; may never (${Math.round(share * 100)} of 100)` : '');
+  const mayNever = (share: number) => (share >= 0.005 ? t.mayNeverOf(Math.round(share * 100)) : '');
   const then = $derived(result.readySeconds === null ? null : lookAt(result, result.readySeconds));
   const isFlat = $derived(settings.cut === 'fillet' && settings.faces === 1);
   const ml = (value: number) => `${Math.round(value)} ml`;
@@ -37,23 +32,24 @@
 </script>
 
 {#if !result.sour}
-  <p class="trouble" data-no-acid>No acid to speak of: it will not turn. It is raw, whatever it lies in.</p>
+  <p class="trouble" data-no-acid>{t.noAcidToSpeak}</p>
 {:else}
   <div class="times">
     <p class="figure" data-ready>
-      {result.readySeconds === null ? 'never' : coarse(result.readySeconds)}
+      {result.readySeconds === null ? t.never : coarse(result.readySeconds)}
       <small
-        >to {LOOK_WORDS[settings.wanted]}{result.readySeconds === null
-          ? ': the acid runs out first'
-          : `, ${range(band?.readySeconds, band?.never.ready)}`}</small
+        >{t.to(
+          LOOK_WORDS[settings.wanted],
+          result.readySeconds === null ? t.theAcidRunsOut : `, ${range(band?.readySeconds, band?.never.ready)}`
+        )}</small
       >
     </p>
     <p class="figure">
-      {result.pastSeconds === null ? 'not' : coarse(result.pastSeconds)}
+      {result.pastSeconds === null ? t.not : coarse(result.pastSeconds)}
       <small
-        >past its best{result.pastSeconds === null
-          ? ' with this little acid'
-          : `, ${range(band?.pastSeconds, band?.never.past)}`}</small
+        >{t.pastItsBest(
+          result.pastSeconds === null ? t.withThisLittleAcid : `, ${range(band?.pastSeconds, band?.never.past)}`
+        )}</small
       >
     </p>
   </div>
@@ -62,42 +58,38 @@
   <tbody>
     {#if then}
       <tr data-then
-        ><td>What you have then</td><td
-          >rim {formatLength(then.rimMm, units)}, {Math.round(then.raw * 100)} % of it still raw</td
-        ></tr
+        ><td>{t.whatYouHaveThen}</td><td>{t.rimOfItStill(say.length(then.rimMm), Math.round(then.raw * 100))}</td></tr
       >
     {/if}
     <tr
-      ><td>Set through</td><td
+      ><td>{t.setThrough}</td><td
         >{result.setSeconds === null
-          ? 'not with this liquid'
+          ? t.notWithThisLiquid
           : `${coarse(result.setSeconds)} (${range(band?.setSeconds, band?.never.set)})`}</td
       ></tr
     >
     <tr>
-      <td>Liquid</td>
-      <td
-        >{ml(result.liquid.ml)}{result.liquid.oilMl > 0
-          ? ` and ${ml(result.liquid.oilMl)} oil, which adds no acid`
-          : ''}</td
-      >
+      <td>{t.liquid}</td>
+      <td>{ml(result.liquid.ml)}{result.liquid.oilMl > 0 ? t.andOilWhichAdds(ml(result.liquid.oilMl)) : ''}</td>
     </tr>
     <tr>
-      <td>Covers it</td>
+      <td>{t.coversIt}</td>
       <td data-cover
         >{result.topUpMl > 0
-          ? `no: what pokes out stays raw. About ${ml(result.coverMl)} ${isFlat ? 'stand 4 mm deep under it' : 'cover it'}; top up ${ml(result.topUpMl)}${isFlat ? '' : ', or turn it'}`
-          : `yes, from about ${ml(result.coverMl)} on${isFlat ? ' flesh side down, 4 mm deep' : ''}`}</td
+          ? t.noWhatPokesOut(
+              ml(result.coverMl),
+              isFlat ? t.standMmDeepUnder : t.coverIt,
+              ml(result.topUpMl),
+              isFlat ? '' : t.orTurnIt
+            )
+          : t.yesFromAboutOn(ml(result.coverMl), isFlat ? t.fleshSideDownMm : '')}</td
       >
     </tr>
-    <tr
-      ><td>pH, acid it can give</td><td>{result.liquid.pH.toFixed(1)}, {result.liquid.available.toFixed(2)} mol H⁺/l</td
-      ></tr
-    >
+    <tr><td>{t.phAcidItCan}</td><td>{t.molHL(result.liquid.pH.toFixed(1), result.liquid.available.toFixed(2))}</td></tr>
     {#each fruits as fruit (fruit.id)}
-      <tr><td>To squeeze</td><td>{fruit.likely} {LIQUID_WORDS[fruit.id]}, {fruit.enough} to be sure</td></tr>
+      <tr><td>{t.toSqueeze}</td><td>{t.toBeSure(fruit.likely, LIQUID_WORDS[fruit.id] ?? '', fruit.enough)}</td></tr>
     {/each}
-    {#if settings.dark}<tr><td>Dark fish</td><td>binds about twice as much: slower</td></tr>{/if}
+    {#if settings.dark}<tr><td>{t.darkFish}</td><td>{t.bindsAboutTwiceAs}</td></tr>{/if}
   </tbody>
 </Table>
 

@@ -1,17 +1,18 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { acidRun as t } from '$lib/words/screens/acid.ts';
   import Button from '$lib/ui/kit/Button.svelte';
   import { safety } from '$lib/words/safety.ts';
   import { lookAt, type AcidBand, type AcidResult, type AcidSettings } from '$lib/core/bench/acid/plan.ts';
   import { acidSettings } from '$lib/core/bench/acid/settings.ts';
   import { acidNow, type AcidRun } from '$lib/core/activity/acid/fold.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PieceView } from '$lib/server/views/piece.ts';
   import { LIQUID_WORDS, LOOK_WORDS } from '$lib/words/acid.ts';
   import { openAcidWorker } from '$lib/workers/acid.ts';
   import { onMount, untrack } from 'svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
-  import { clockTime, dayAndTime, formatDuration, formatLength, formatMass, moment, until } from '../format.ts';
   import { Simulation } from '../simulation.svelte.ts';
   import { lengthUnits, massUnits } from '../units.ts';
   import AcidSection from './AcidSection.svelte';
@@ -22,16 +23,12 @@
     run,
     places,
     names,
-    units,
-    zone,
     now
   }: {
     view: PieceView;
     run: AcidRun;
     places: readonly { id: string; name: string }[];
     names: Readonly<Record<string, string>>;
-    units: UnitPreferences;
-    zone: string;
     now: number;
   } = $props();
 
@@ -73,56 +70,60 @@
 
 <div class="halves main">
   <section class="sheet" data-running data-simulated={result ? 'yes' : 'no'}>
-    <h2>{view.piece.made.name} in acid</h2>
-    <p>Since {dayAndTime(run.at, zone)}: {poured}; wanted {LOOK_WORDS[plan.set.wanted]}.</p>
+    <h2>{t.inAcid(view.piece.made.name)}</h2>
+    <p>{t.sinceWanted(say.dayAndTime(run.at), poured, LOOK_WORDS[plan.set.wanted])}</p>
     <div class="figures">
-      <p class="figure">{formatDuration(seconds)} <small>in it</small></p>
+      <p class="figure">{say.span(seconds)} <small>{t.inIt}</small></p>
       {#if readyAt !== null}
         <p class="figure" data-ready>
-          {until(readyAt, now).replace('late', 'ago')}
+          {say.until(readyAt, now).replace('late', 'ago')}
           <small
-            >ready {clockTime(readyAt, zone)}, {formatDuration(forecast.ready!.low)} to {formatDuration(
-              forecast.ready!.high
-            )}{(forecast.never ?? 0) >= 0.005 ? `; may never (${Math.round(forecast.never! * 100)} of 100)` : ''}</small
+            >{t.readyTo(
+              say.clockTime(readyAt),
+              say.span(forecast.ready!.low),
+              say.span(forecast.ready!.high),
+              (forecast.never ?? 0) >= 0.005 ? t.mayNeverOf(Math.round(forecast.never! * 100)) : ''
+            )}</small
           >
         </p>
-      {:else}<p class="figure">never <small>as wanted: the acid runs out first</small></p>{/if}
-      {#if pastAt !== null}<p class="figure">{moment(pastAt, now, zone)} <small>past its best</small></p>{/if}
+      {:else}<p class="figure">{t.never} <small>{t.asWantedTheAcid}</small></p>{/if}
+      {#if pastAt !== null}<p class="figure">{say.moment(pastAt, now)} <small>{t.pastItsBest}</small></p>{/if}
       {#if later}
         <p class="figure" data-later>
-          {laterAt === null ? 'never' : moment(laterAt, now, zone)}
-          <small>{LOOK_WORDS[later.wanted]}, for those who want it less raw</small>
+          {laterAt === null ? t.never2 : say.moment(laterAt, now)}
+          <small>{t.forThoseWhoWant(LOOK_WORDS[later.wanted])}</small>
         </p>
       {/if}
     </div>
     {#each run.lifted as part (part.seq)}
       <p class="soft" data-lifted>
-        {clockTime(part.at, zone)}: {formatMass(part.mass.si, units)} lifted, {LOOK_WORDS[part.look]}:
+        {t.lifted(say.clockTime(part.at), say.mass(part.mass.si), LOOK_WORDS[part.look])}
         <a class="link" href="/acid?piece={part.child}">{part.child}</a>
       </p>
     {/each}
     {#if pastAt !== null && pastAt <= now}<p class="trouble">
-        Past its best: lift it out now, or call it another dish.
+        {t.pastItsBestLift}
       </p>{/if}
     {#if result && look}
       <AcidSection
         {result}
         faces={settings.faces}
-        {units}
         seconds={scrubbed ?? seconds}
         until={Math.max(600, seconds * 1.5, (forecast.past?.likely ?? 3600) * 1.3)}
         onscrub={(to) => (scrubbed = to)}
         ontouch={touched}
       />
-      {#if scrubbed !== null}<Button onclick={() => (scrubbed = null)}>Back to now</Button>{/if}
-    {:else}<p class="soft">Computing …</p>{/if}
+      {#if scrubbed !== null}<Button onclick={() => (scrubbed = null)}>{t.backToNow}</Button>{/if}
+    {:else}<p class="soft">{common.computing}</p>{/if}
     {#each run.checks as check (check.seq)}
       <p class="soft" data-check>
-        {clockTime(check.at, zone)}, {names[check.by] ?? check.by}: raw middle {formatLength(check.rawMm, units)}; the
-        forecast goes
-        {check.pace >= 1 ? `${check.pace.toFixed(2)} times as fast` : `at ${check.pace.toFixed(2)} of its pace`} from there{check.note
-          ? ` (${check.note})`
-          : ''}.
+        {t.rawMiddleTheForecast(
+          say.clockTime(check.at),
+          names[check.by] ?? check.by,
+          say.length(check.rawMm),
+          check.pace >= 1 ? t.timesAsFast(check.pace.toFixed(2)) : t.atOfItsPace(check.pace.toFixed(2)),
+          check.note ? ` (${check.note})` : ''
+        )}
       </p>
     {/each}
     <p class="still">
@@ -131,72 +132,70 @@
   </section>
   <div class="stack">
     <section class="sheet">
-      <h2>Cut one</h2>
-      <p class="soft">How wide is its raw middle? Type it, or touch the drawing where raw begins.</p>
-      <OperationForm operation="check-acid" piece={view.piece} submit="Put the forecast right">
+      <h2>{t.cutOne}</h2>
+      <p class="soft">{t.howWideIsIts}</p>
+      <OperationForm operation="check-acid" piece={view.piece} submit={t.putTheForecastRight}>
         <Field
           name="raw"
-          label="Raw middle"
+          label={t.rawMiddle}
           kind="quantity"
-          units={lengthUnits(units)}
+          units={lengthUnits()}
           bind:value={raw}
           bind:unit={rawUnit}
         />
-        <Field name="note" label="Note" optional />
+        <Field name="note" label={common.note} optional />
       </OperationForm>
     </section>
     <section class="sheet">
-      <h2>Some of it now</h2>
+      <h2>{t.someOfItNow}</h2>
       <p class="soft">
-        {later
-          ? `The part that is wanted ${LOOK_WORDS[plan.set.wanted]}; the rest stays in.`
-          : 'Lifted out as a piece of its own; the rest stays in for guests who want it less raw.'}
+        {later ? t.thePartThatIs(LOOK_WORDS[plan.set.wanted]) : t.liftedOutAsA}
       </p>
-      <OperationForm operation="lift-acid" piece={view.piece} submit="Lift this much">
+      <OperationForm operation="lift-acid" piece={view.piece} submit={t.liftThisMuch}>
         <div class="fields">
           <Field
             name="mass"
-            label="How much"
+            label={t.howMuch}
             kind="quantity"
-            units={massUnits(units)}
-            hint="of {formatMass(view.piece.grams, units)}"
+            units={massUnits()}
+            hint={t.of(say.mass(view.piece.grams))}
           />
-          <Field name="place" label="Where to" optional among={places} />
+          <Field name="place" label={common.whereTo} optional among={places} />
         </div>
       </OperationForm>
     </section>
     <section class="sheet">
-      <h2>Out of it</h2>
+      <h2>{t.outOfIt}</h2>
       <OperationForm
         operation="end-acid"
         piece={view.piece}
-        submit="Lift it out"
+        submit={t.liftItOut}
         tone={readyAt !== null && readyAt <= now ? 'ember' : 'plain'}
       >
         <Field
           name="how"
-          label="Then"
+          label={t.then}
           kind="choice"
-          options={{ drained: 'drained, kept cold apart from its liquid', served: 'served from it at once' }}
+          options={{ drained: t.drainedKeptColdApart, served: t.servedFromItAt }}
         />
         <div class="fields">
-          <Field name="massAfter" label="Weight now" kind="quantity" units={massUnits(units)} optional />
-          <Field name="place" label="Where to" optional among={places} placeholder="Drawer 1" />
+          <Field name="massAfter" label={common.weightNow} kind="quantity" units={massUnits()} optional />
+          <Field name="place" label={common.whereTo} optional among={places} placeholder={common.drawer} />
         </div>
         <Field
           name="liquid"
-          label="Liquid kept for a sauce"
+          label={t.liquidKeptForA}
           kind="quantity"
-          units={massUnits(units)}
+          units={massUnits()}
           optional
-          hint="A piece of its own: it carries this fish’s verdict, and is used within a day."
+          hint={t.aPieceOfIts}
         />
-        <Field name="note" label="How it looks and tastes" optional />
+        <Field name="note" label={t.howItLooksAnd} optional />
       </OperationForm>
     </section>
   </div>
 </div>
-<p class="caution">Guidance only: your local code and licensed practice decide.</p>
+<p class="caution">{t.guidanceOnlyYourLocal}</p>
 
 <style>
   .still {

@@ -1,16 +1,15 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { acidSection as t } from '$lib/words/screens/acid.ts';
   import Slide from '$lib/ui/kit/Slide.svelte';
   import { lookAt, type AcidResult } from '$lib/core/bench/acid/plan.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { LOOK_WORDS } from '$lib/words/acid.ts';
-  import { formatDuration, formatLength } from '../format.ts';
   import { paintSection, rawFromTouch, sectionSize } from './section.ts';
 
   /** One piece cut open: the rim growing inwards, scrubbed through time. Touched, it tells how wide the raw middle was. */
   let {
     result,
     faces,
-    units,
     seconds,
     until,
     name = 'A piece cut open',
@@ -19,7 +18,6 @@
   }: {
     result: AcidResult;
     faces: 1 | 2;
-    units: UnitPreferences;
     seconds: number;
     /** Right end of the time slider, s. */
     until: number;
@@ -46,7 +44,7 @@
     context.putImageData(image, 0, 0);
   });
   const said = $derived(
-    `After ${formatDuration(seconds)}: rim ${formatLength(look.rimMm, units)}, ${Math.round(look.raw * 100)} % of it still raw, ${LOOK_WORDS[look.look]}`
+    t.afterRimOfIt(say.span(seconds), say.length(look.rimMm), Math.round(look.raw * 100), LOOK_WORDS[look.look])
   );
   function touch(event: PointerEvent & { currentTarget: HTMLElement }) {
     const box = event.currentTarget.getBoundingClientRect();
@@ -72,7 +70,7 @@
   <figcaption>
     {#if onscrub}
       <label>
-        <span class="unseen">Time in acid</span>
+        <span class="unseen">{t.timeInAcid}</span>
         <Slide
           min="0"
           max="1000"

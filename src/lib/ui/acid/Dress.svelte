@@ -1,6 +1,7 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { dress as t } from '$lib/words/screens/acid.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PieceView } from '$lib/server/views/piece.ts';
   import { page } from '$app/state';
   import { toldTogether, type Told } from '$lib/core/ingredients/ingredient.ts';
@@ -10,7 +11,6 @@
   import { untrack } from 'svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
-  import { dayAndTime, formatMass } from '../format.ts';
   import { massUnits } from '../units.ts';
 
   /** Joined at service: the sauce, its own liquid, what else goes on it; and what has to be told with it. */
@@ -18,81 +18,70 @@
     view,
     sauces,
     liquids,
-    wanted,
-    units,
-    zone
+    wanted
   }: {
     view: PieceView;
     sauces: readonly { id: string; name: string; rate: number; told: Told }[];
     liquids: readonly { id: string; name: string; grams: number }[];
     /** A sauce that was brought along. */
     wanted: string | null;
-    units: UnitPreferences;
-    zone: string;
   } = $props();
   let sauce = $state(untrack(() => wanted ?? ''));
   const chosen = $derived(sauces.find(({ id }) => id === sauce) ?? null);
 </script>
 
-<Fold class="sheet" open={wanted !== null || liquids.length > 0} data-dress title="Join at service">
+<Fold class="sheet" open={wanted !== null || liquids.length > 0} data-dress title={t.joinAtService}>
   {#each view.piece.dressings as dressing (dressing.seq)}
     <p class="soft" data-dressed>
-      {dayAndTime(dressing.at, zone)}: {[
-        dressing.sauce ? `${dressing.sauce.name}, ${formatMass(dressing.sauceGrams, units)}` : '',
-        dressing.liquid ? `its liquid, ${formatMass(dressing.liquidGrams, units)}` : '',
+      {say.dayAndTime(dressing.at)}: {[
+        dressing.sauce ? `${dressing.sauce.name}, ${say.mass(dressing.sauceGrams)}` : '',
+        dressing.liquid ? t.itsLiquid(say.mass(dressing.liquidGrams)) : '',
         dressing.with
       ]
         .filter((each) => each !== '')
         .join('; ')}
     </p>
   {/each}
-  <OperationForm operation="dress-piece" piece={view.piece} submit="Dress it">
+  <OperationForm operation="dress-piece" piece={view.piece} submit={t.dressIt}>
     <div class="fields">
       <Field
         name="sauce"
-        label="Sauce"
+        label={t.sauce}
         kind="choice"
         bind:value={sauce}
-        options={[{ value: '', name: 'none' }, ...sauces.map(({ id, name }) => ({ value: id, name }))]}
+        options={[{ value: '', name: t.none }, ...sauces.map(({ id, name }) => ({ value: id, name }))]}
       />
       {#key sauce}
         <Field
           name="sauceMass"
-          label="Of it"
+          label={t.ofIt}
           kind="quantity"
-          units={massUnits(units)}
+          units={massUnits()}
           optional
-          hint={chosen ? `${formatMass(chosen.rate * view.piece.grams, units)} for this much fish` : ''}
+          hint={chosen ? t.forThisMuchFish(say.mass(chosen.rate * view.piece.grams)) : ''}
         />
       {/key}
       {#if liquids.length > 0}
         <Field
           name="liquid"
-          label="Its own liquid"
+          label={t.itsOwnLiquid}
           kind="choice"
           options={[
-            { value: '', name: 'none' },
-            ...liquids.map(({ id, name, grams }) => ({ value: id, name: `${name}, ${formatMass(grams, units)}` }))
+            { value: '', name: t.none },
+            ...liquids.map(({ id, name, grams }) => ({ value: id, name: `${name}, ${say.mass(grams)}` }))
           ]}
         />
-        <Field
-          name="liquidMass"
-          label="Of it"
-          kind="quantity"
-          units={massUnits(units)}
-          optional
-          hint="Empty means all."
-        />
+        <Field name="liquidMass" label={t.ofIt} kind="quantity" units={massUnits()} optional hint={t.emptyMeansAll} />
       {/if}
-      <Field name="dish" label="Dish" optional />
+      <Field name="dish" label={t.dish} optional />
     </div>
     <IngredientsField
       name="with"
-      label="And"
+      label={t.and}
       optional
       ingredients={page.data.house.ingredients}
       at={page.data.now}
-      placeholder="Red onion, Coriander"
+      placeholder={t.redOnionCoriander}
       hint={ALSO_HINT}
     />
     {#if chosen}

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { common } from '$lib/words/screens/common.ts';
+  import { sauceForm as t } from '$lib/words/screens/acid.ts';
   import { SAUCE_KINDS, type SauceBody } from '$lib/core/activity/acid/sauce-body.ts';
   import { SAUCE_KIND_WORDS } from '$lib/words/acid.ts';
   import { untrack } from 'svelte';
@@ -10,47 +12,49 @@
 
   /** A sauce being written: a new one, or the next version of one. */
   let { id = '', sauce = null }: { id?: string; sauce?: SauceBody | null } = $props();
-  const EXAMPLE = 'Lime juice; 60\nOlive oil; 30\nEgg yolk; 18; each 18';
+  const EXAMPLE = t.limeJuiceOliveOil;
   const start = untrack(() => sauce);
   const rate = start ? String(Number((start.rate * 100).toFixed(2))) : '';
 </script>
 
-<OperationForm
-  operation="set-sauce"
-  subject={id}
-  submit={id ? 'Keep as the next version' : 'Write it into the book'}
-  also={{ id }}
->
+<OperationForm operation="set-sauce" subject={id} submit={id ? t.keepAsTheNext : t.writeItIntoThe} also={{ id }}>
   <div class="fields">
-    <Field name="name" label="Name" value={start?.name ?? ''} />
+    <Field name="name" label={common.name} value={start?.name ?? ''} />
     <Field
       name="kind"
-      label="Kind"
+      label={common.kind}
       kind="choice"
       value={start?.kind ?? 'citrus'}
       options={SAUCE_KINDS.map((value) => ({ value, name: SAUCE_KIND_WORDS[value] }))}
     />
-    <Field name="rate" label="All of it, of the fish" kind="quantity" units={['%']} value={rate} />
+    <Field name="rate" label={t.allOfItOf} kind="quantity" units={['%']} value={rate} />
     <Field
       name="portions"
-      label="Folded in"
+      label={t.foldedIn}
       optional
       value={start ? portionsText(start.portions) : '60, 25, 15'}
-      hint="Per cent, tasting between."
+      hint={t.perCentTastingBetween}
     />
-    <Field name="goodFor" label="Good for" optional value={start?.goodFor ?? ''} />
+    <Field name="goodFor" label={common.goodFor} optional value={start?.goodFor ?? ''} />
   </div>
   <IngredientsField
     name="lines"
-    label="Lines"
+    label={t.lines}
     lines
     ingredients={page.data.house.ingredients}
     at={page.data.now}
     value={start ? sauceLinesText(start.lines) : ''}
     before={start?.allergens ?? []}
     placeholder={EXAMPLE}
-    hint="One a line: an ingredient; parts by weight; each 18 (g) for what comes whole."
+    hint={t.oneALineAn}
   />
-  <Field name="steps" label="Steps" kind="long" optional value={start?.steps.join('\n') ?? ''} hint="One a line." />
-  {#if id}<Field name="reason" label="What is different in this version" optional />{/if}
+  <Field
+    name="steps"
+    label={common.steps}
+    kind="long"
+    optional
+    value={start?.steps.join('\n') ?? ''}
+    hint={common.oneALine}
+  />
+  {#if id}<Field name="reason" label={t.whatIsDifferentIn} optional />{/if}
 </OperationForm>

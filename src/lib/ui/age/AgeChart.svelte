@@ -1,15 +1,14 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { ageChart as t } from '$lib/words/screens/age.ts';
   import { DAY } from '$lib/core/measure/spans.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { RackedPiece } from '$lib/server/views/rack.ts';
-  import { formatMass } from '../format.ts';
   import ChartFrame from '../charts/ChartFrame.svelte';
   import { CHART, weightChart } from './chart.ts';
-  import { percent } from './say.ts';
   import { lossWanted } from '$lib/core/activity/age/plan.ts';
 
   /** Weights by day, the fan of what is to come, the weight that is wanted, and today. */
-  let { piece, units, now }: { piece: RackedPiece; units: UnitPreferences; now: number } = $props();
+  let { piece, now }: { piece: RackedPiece; now: number } = $props();
   const weights = $derived([
     { day: 0, grams: piece.run.plan.mass.si, odd: false },
     ...piece.run.weighIns.map(({ at, mass }, index) => ({
@@ -21,12 +20,12 @@
   const wanted = $derived(piece.run.plan.mass.si * (1 - lossWanted(piece.run.plan)));
   const chart = $derived(weightChart(piece.forecast.curve, weights, wanted));
   const table = $derived({
-    name: 'The weights as a table',
-    head: ['Day', 'Weight', 'Lost'],
+    name: t.theWeightsAsA,
+    head: [t.day, t.weight, t.lost],
     rows: weights.map(({ day, grams, odd }) => [
       day.toFixed(1),
-      formatMass(grams, units),
-      odd ? 'left out: it does not go with the others' : percent(1 - grams / weights[0]!.grams)
+      say.mass(grams),
+      odd ? t.leftOutItDoes : say.percent(1 - grams / weights[0]!.grams)
     ])
   });
   const today = $derived(chart.x(Math.max(0, (now - piece.run.at) / DAY)));
@@ -35,22 +34,24 @@
 <ChartFrame
   width={CHART.width}
   height={CHART.height}
-  says="Weights of {piece.name} by day, with the forecast; the table beside it says the same."
+  says={t.weightsOfByDay(piece.name)}
   data-weights={weights.length}
   {table}
 >
   {#each chart.y.ticks(5) as tick (tick)}
     <line class="grid" x1={CHART.left} x2={CHART.right} y1={chart.y(tick)} y2={chart.y(tick)} />
-    <text x={CHART.left - 8} y={chart.y(tick) + 4} text-anchor="end">{formatMass(tick, units)}</text>
+    <text x={CHART.left - 8} y={chart.y(tick) + 4} text-anchor="end">{say.mass(tick)}</text>
   {/each}
   {#each chart.days as day (day)}
     <text x={chart.x(day)} y={CHART.bottom + 18} text-anchor="middle">{day}</text>
   {/each}
-  <text x={CHART.right} y={CHART.bottom + 34} text-anchor="end">days on the rack</text>
+  <text x={CHART.right} y={CHART.bottom + 34} text-anchor="end">{t.daysOnTheRack}</text>
   <path class="fan" d={chart.fan} />
   <path class="middle" d={chart.middle} />
   <line class="wanted" x1={CHART.left} x2={CHART.right} y1={chart.wanted} y2={chart.wanted} />
-  <text class="name" x={CHART.left + 6} y={chart.wanted - 6}>wanted: {percent(lossWanted(piece.run.plan))} lost</text>
+  <text class="name" x={CHART.left + 6} y={chart.wanted - 6}
+    >{t.wantedLost(say.percent(lossWanted(piece.run.plan)))}</text
+  >
   {#if today <= CHART.right}
     <line class="now" x1={today} x2={today} y1={CHART.top} y2={CHART.bottom} />
   {/if}

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { aged as t } from '$lib/words/screens/age.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { RackedPiece, RackView } from '$lib/server/views/rack.ts';
   import { sentence } from '$lib/words/findings.ts';
@@ -7,13 +10,11 @@
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import ScalePanel from '../devices/ScalePanel.svelte';
-  import { dayAndTime, formatMass, formatTemperature } from '../format.ts';
   import WindowLine from '../marks/WindowLine.svelte';
-  import { money, perKilo } from '../money.ts';
   import { massUnits } from '../units.ts';
   import AgeChart from './AgeChart.svelte';
   import LookForm from './LookForm.svelte';
-  import { adviceWords, percent, readyWords } from './say.ts';
+  import { adviceWords, readyWords } from '$lib/words/ageing.ts';
   import { lossWanted } from '$lib/core/activity/age/plan.ts';
 
   /** One piece on the rack: its weights, what they say, the daily look, and the way off. */
@@ -21,7 +22,6 @@
     piece,
     rack,
     units,
-    zone,
     now,
     warnSeconds,
     names,
@@ -31,7 +31,6 @@
     piece: RackedPiece;
     rack: RackView;
     units: UnitPreferences;
-    zone: string;
     now: number;
     warnSeconds: number;
     names: Readonly<Record<string, string>>;
@@ -54,158 +53,165 @@
   }
   const leans = $derived(
     piece.forecast.from === 'weights'
-      ? `from ${piece.forecast.weighIns} ${piece.forecast.weighIns === 1 ? 'weight' : 'weights'} of its own${piece.forecast.earlierFish > 0 ? ` and ${piece.forecast.earlierFish} earlier fish of this house` : ''}`
+      ? t.fromOfItsOwn(
+          piece.forecast.weighIns,
+          piece.forecast.weighIns === 1 ? 'weight' : 'weights',
+          piece.forecast.earlierFish > 0 ? t.andEarlierFishOf(piece.forecast.earlierFish) : ''
+        )
       : piece.forecast.from === 'house'
-        ? `from ${piece.forecast.earlierFish} earlier fish of this house; none of its own weights yet`
-        : 'from published ranges alone: wide until it is weighed once'
+        ? t.fromEarlierFishOf(piece.forecast.earlierFish)
+        : t.fromPublishedRangesAlone
   );
   const lastLook = $derived(run.looks.at(-1) ?? null);
 </script>
 
 <div class="stack">
   <section class="sheet" data-aged={piece.id}>
-    <h2>{piece.name}, day {Math.floor(piece.day) + 1}</h2>
+    <h2>{t.day(piece.name, Math.floor(piece.day) + 1)}</h2>
     <p class="soft">
-      Hung {dayAndTime(run.at, zone)} in {run.place}{run.spot ? `, ${run.spot}` : ''} at
-      {formatTemperature(run.plan.celsius.si, units)}{run.plan.humidity === null
-        ? ', humidity not read'
-        : `, ${Math.round(run.plan.humidity.si * 100)} % humidity`}; {formatMass(run.plan.mass.si, units)} then.
+      {t.hungInAtThen(
+        say.dayAndTime(run.at),
+        run.place,
+        run.spot ? `, ${run.spot}` : '',
+        say.temperature(run.plan.celsius.si),
+        run.plan.humidity === null ? t.humidityNotRead : t.humidity(Math.round(run.plan.humidity.si * 100)),
+        say.mass(run.plan.mass.si)
+      )}
     </p>
     <div class="figures">
       <p class="figure" data-lost>
         {run.weighIns.length > 0
-          ? percent(1 - piece.grams / run.plan.mass.si)
-          : `about ${percent(piece.forecast.loss.likely)}`}
-        <small>lost of {percent(lossWanted(run.plan))} wanted</small>
+          ? say.percent(1 - piece.grams / run.plan.mass.si)
+          : t.about(say.percent(piece.forecast.loss.likely))}
+        <small>{t.lostOfWanted(say.percent(lossWanted(run.plan)))}</small>
       </p>
-      <p class="figure" data-ready-day>{readyWords(run, piece.forecast, zone)} <small>nine in ten</small></p>
+      <p class="figure" data-ready-day>{readyWords(run, piece.forecast)} <small>{t.nineInTen}</small></p>
       <p class="figure">
-        {formatMass(piece.forecast.gramsADay.likely, units)}
+        {say.mass(piece.forecast.gramsADay.likely)}
         <small>
-          a day now ({formatMass(Math.max(0, piece.forecast.gramsADay.low), units)} to {formatMass(
-            piece.forecast.gramsADay.high,
-            units
-          )})
+          {t.aDayNowTo(say.mass(Math.max(0, piece.forecast.gramsADay.low)), say.mass(piece.forecast.gramsADay.high))}
         </small>
       </p>
     </div>
     <p class="advice" class:hands={piece.advice.what === 'now'}>{adviceWords(piece.advice)}.</p>
     {#each piece.stops as stop, index (index)}
       <p class="trouble" role="alert" data-stopped>
-        {lookWords(stop.field, stop.answer)[0]!.toUpperCase()}{lookWords(stop.field, stop.answer).slice(1)}: take it off
-        the rack now.
+        {t.takeItOffThe(
+          lookWords(stop.field, stop.answer)[0]!.toUpperCase(),
+          lookWords(stop.field, stop.answer).slice(1)
+        )}
       </p>
     {/each}
     {#if piece.forecast.odd.length > 0}
       <p class="trouble" data-odd-weights>
-        {piece.forecast.odd.length === 1
-          ? 'One weight does not go with the others and is left out'
-          : `${piece.forecast.odd.length} weights do not go with the others and are left out`}: a fish on the rack does
-        not gain, nor lose a tenth in a day.
+        {t.aFishOnThe(
+          piece.forecast.odd.length === 1 ? t.oneWeightDoesNot : t.weightsDoNotGo(piece.forecast.odd.length)
+        )}
       </p>
     {/if}
     {#if piece.forecast.merged > 0}
-      <p class="soft">Weighed again within ten minutes: counted as one.</p>
+      <p class="soft">{t.weighedAgainWithinTen}</p>
     {/if}
     {#if piece.missed.length > 0}
-      <p class="trouble" data-missed-days>Nobody looked at it on {piece.missed.join(', ')}.</p>
+      <p class="trouble" data-missed-days>{t.nobodyLookedAtIt(piece.missed.join(', '))}</p>
     {/if}
-    <AgeChart {piece} {units} {now} />
+    <AgeChart {piece} {now} />
     <p class="soft">
-      The forecast leans {leans}. Loss: first at one rate while the skin is wet, then W(t) = W∞ + (W0 − W∞) e<sup
-        >−kt</sup
-      >, fitted by least squares.
+      {t.theForecastLeansLoss(leans)}<sup>{t.kt}</sup>{t.fittedByLeastSquares}
     </p>
     <p data-cost>
       {#if run.weighIns.length === 0}
-        Nothing weighed off yet{piece.cost.perGramStart === null
-          ? ''
-          : `; hung at ${perKilo(piece.cost.perGramStart, piece.cost.currency)}`}.
+        {t.nothingWeighedOffYet(
+          piece.cost.perGramStart === null ? '' : t.hungAt(say.perKilo(piece.cost.perGramStart, piece.cost.currency))
+        )}
       {:else}
-        {formatMass(piece.cost.lostGrams, units)} gone{piece.cost.lostCents === null
-          ? '; what it cost, nobody wrote down.'
-          : `, ${money(piece.cost.lostCents, piece.cost.currency)} of what was paid; what is left costs ${perKilo(piece.cost.perGramNow, piece.cost.currency)}, ${perKilo(piece.cost.perGramStart, piece.cost.currency)} when it was hung.`}
+        {t.gone(
+          say.mass(piece.cost.lostGrams),
+          piece.cost.lostCents === null
+            ? t.whatItCostNobody
+            : t.ofWhatWasPaid(
+                say.money(piece.cost.lostCents, piece.cost.currency),
+                say.perKilo(piece.cost.perGramNow, piece.cost.currency),
+                say.perKilo(piece.cost.perGramStart, piece.cost.currency)
+              )
+        )}
       {/if}
     </p>
     <div class="windows">
       {#each raw as window (window.route)}
-        <WindowLine {window} {now} {warnSeconds} {zone} />
+        <WindowLine {window} {now} {warnSeconds} />
       {/each}
     </div>
     <ul class="reasons">
       {#each ageing as each, index (index)}
         <li class:against={each.effect.kind === 'closes' || each.effect.kind === 'missing'}>
-          {sentence(each, units)}{each.effect.kind === 'closes' ? ` (${dayAndTime(each.effect.at, zone)})` : ''}
+          {sentence(each, units)}{each.effect.kind === 'closes' ? ` (${say.dayAndTime(each.effect.at)})` : ''}
         </li>
       {/each}
     </ul>
-    <p><a class="link" href="/piece/{piece.id}">Every reason, and its papers</a></p>
+    <p><a class="link" href="/piece/{piece.id}">{t.everyReasonAndIts}</a></p>
   </section>
   <section class="sheet">
-    <h2>Off the rack</h2>
+    <h2>{t.offTheRack}</h2>
     <OperationForm
       operation="end-age"
       {piece}
-      submit="Take it off"
+      submit={t.takeItOff}
       tone={piece.advice.what === 'now' || piece.stops.length > 0 ? 'ember' : 'plain'}
     >
       <Field
         name="how"
-        label="Because"
+        label={t.because}
         kind="choice"
         value={piece.stops.length > 0 ? 'stopped' : 'pulled'}
-        options={{ pulled: 'it is wanted', stopped: 'a sign stopped it' }}
+        options={{ pulled: t.itIsWanted, stopped: t.aSignStoppedIt }}
       />
       <div class="fields">
         <Field
           name="service"
-          label="For"
+          label={t.forText}
           kind="choice"
           value={piece.advice.service?.id ?? ''}
           options={[
-            { value: '', name: 'no service named' },
-            ...rack.services.map(({ id, name, at }) => ({ value: id, name: `${name}, ${dayAndTime(at, zone)}` }))
+            { value: '', name: t.noServiceNamed },
+            ...rack.services.map(({ id, name, at }) => ({ value: id, name: `${name}, ${say.dayAndTime(at)}` }))
           ]}
         />
-        <Field name="massAfter" label="Weight now" kind="quantity" units={massUnits(units)} optional />
-        <Field name="place" label="Where to" optional among={places} placeholder="Drawer 1" />
+        <Field name="massAfter" label={common.weightNow} kind="quantity" units={massUnits()} optional />
+        <Field name="place" label={common.whereTo} optional among={places} placeholder={common.drawer} />
       </div>
-      {#if refused('end-age', 'massAfter')}<Field name="sure" label="It really weighs that" kind="tick" />{/if}
-      <Field name="note" label="Note" optional />
+      {#if refused('end-age', 'massAfter')}<Field name="sure" label={common.itReallyWeighsThat} kind="tick" />{/if}
+      <Field name="note" label={common.note} optional />
     </OperationForm>
   </section>
 </div>
 <div class="stack" bind:this={box}>
   <section class="sheet">
-    <h2>Weigh it</h2>
-    <ScalePanel {units} {playable} onTake={take} />
-    <OperationForm
-      operation="weigh-aged"
-      {piece}
-      submit="Write the weight down"
-      tone="ember"
-      onDone={() => (mass = '')}
-    >
-      <Field name="mass" label="Weight now" kind="quantity" units={massUnits(units)} bind:value={mass} bind:unit />
-      {#if refused('weigh-aged', 'mass')}<Field name="sure" label="It really weighs that" kind="tick" />{/if}
+    <h2>{t.weighIt}</h2>
+    <ScalePanel {playable} onTake={take} />
+    <OperationForm operation="weigh-aged" {piece} submit={t.writeTheWeightDown} tone="ember" onDone={() => (mass = '')}>
+      <Field name="mass" label={common.weightNow} kind="quantity" units={massUnits()} bind:value={mass} bind:unit />
+      {#if refused('weigh-aged', 'mass')}<Field name="sure" label={common.itReallyWeighsThat} kind="tick" />{/if}
     </OperationForm>
   </section>
   <section class="sheet">
-    <h2>Look at it</h2>
+    <h2>{t.lookAtIt}</h2>
     {#if lastLook}
       <p class="soft">
-        Last: {dayAndTime(lastLook.at, zone)}, {names[lastLook.by] ?? lastLook.by}{lastLook.note
-          ? ` (${lastLook.note})`
-          : ''}.
+        {t.last(
+          say.dayAndTime(lastLook.at),
+          names[lastLook.by] ?? lastLook.by,
+          lastLook.note ? ` (${lastLook.note})` : ''
+        )}
       </p>
-    {:else}<p class="soft">Not looked at yet.</p>{/if}
+    {:else}<p class="soft">{t.notLookedAtYet}</p>{/if}
     {#key run.looks.length}<LookForm {piece} />{/key}
   </section>
   {#if piece.unprepared.length > 0}
     <p class="caution">
-      Hung without being {piece.unprepared
-        .map((step) => PREPARATION_WORDS[step as keyof typeof PREPARATION_WORDS])
-        .join('; ')}. The rack does not stand for its days on ice.
+      {t.hungWithoutBeingThe(
+        piece.unprepared.map((step) => PREPARATION_WORDS[step as keyof typeof PREPARATION_WORDS]).join('; ')
+      )}
     </p>
   {/if}
 </div>

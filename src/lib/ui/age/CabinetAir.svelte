@@ -1,18 +1,11 @@
 <script lang="ts">
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+  import * as say from '$lib/words/say.ts';
+  import { cabinetAir as t } from '$lib/words/screens/age.ts';
   import type { RackView } from '$lib/server/views/rack.ts';
   import { extent, scaleLinear } from 'd3';
-  import { dayAndTime, formatTemperature, until } from '../format.ts';
 
   /** The air of a cabinet in the last week, its limit, and what somebody has to answer. */
-  let {
-    cabinet,
-    limit,
-    units,
-    zone,
-    now
-  }: { cabinet: RackView['cabinets'][number]; limit: number; units: UnitPreferences; zone: string; now: number } =
-    $props();
+  let { cabinet, limit, now }: { cabinet: RackView['cabinets'][number]; limit: number; now: number } = $props();
   const W = 360;
   const H = 120;
   const y = $derived.by(() => {
@@ -23,15 +16,12 @@
 </script>
 
 <div data-cabinet-air={cabinet.log ? 'read' : 'unread'}>
-  <h3>Its air, last 7 days</h3>
+  <h3>{t.itsAirLastDays}</h3>
   {#if cabinet.log}
     <svg
       viewBox="0 0 {W} {H}"
       role="img"
-      aria-label="{cabinet.place}: mean {formatTemperature(cabinet.mean!, units)}, warmest {formatTemperature(
-        cabinet.peak!,
-        units
-      )}."
+      aria-label={t.meanWarmest(cabinet.place, say.temperature(cabinet.mean!), say.temperature(cabinet.peak!))}
     >
       <line class="limit" x1="34" x2={W - 4} y1={y(limit)} y2={y(limit)} />
       <text x="30" y={y(limit) + 4} text-anchor="end">{limit}°</text>
@@ -48,29 +38,28 @@
       {/each}
     </svg>
     <p>
-      <b>{formatTemperature(cabinet.last!.celsius, units)}</b>
-      <span class="soft">{until(cabinet.last!.at, now).replace('late', 'ago')}</span>; mean {formatTemperature(
-        cabinet.mean!,
-        units
-      )}, warmest {formatTemperature(cabinet.peak!, units)}
+      <b>{say.temperature(cabinet.last!.celsius)}</b>
+      <span class="soft">{say.until(cabinet.last!.at, now).replace('late', 'ago')}</span>{t.meanWarmest2(
+        say.temperature(cabinet.mean!),
+        say.temperature(cabinet.peak!)
+      )}
     </p>
   {:else}
     <p class="trouble">
-      Nobody reads this cabinet. What hangs in it is not cleared for raw service after a day: set a sensor, or write its
-      thermometer down daily.
+      {t.nobodyReadsThisCabinet}
     </p>
   {/if}
   {#each cabinet.excursions as excursion (excursion.kind + excursion.from)}
     <p class="trouble">
       {excursion.kind === 'warm'
-        ? `Too warm since ${dayAndTime(excursion.from, zone)}`
-        : `Silent since ${dayAndTime(excursion.from, zone)}`}{excursion.peak === null
+        ? t.tooWarmSince(say.dayAndTime(excursion.from))
+        : t.silentSince(say.dayAndTime(excursion.from))}{excursion.peak === null
         ? ''
-        : `, up to ${formatTemperature(excursion.peak, units)}`}.
-      {#if cabinet.id}<a class="link" href="/freeze/places/{cabinet.id}">Answer it</a>{/if}
+        : t.upTo(say.temperature(excursion.peak))}.
+      {#if cabinet.id}<a class="link" href="/freeze/places/{cabinet.id}">{t.answerIt}</a>{/if}
     </p>
   {/each}
-  {#if cabinet.id}<p><a class="link" href="/freeze/places/{cabinet.id}">Its whole log</a></p>{/if}
+  {#if cabinet.id}<p><a class="link" href="/freeze/places/{cabinet.id}">{t.itsWholeLog}</a></p>{/if}
 </div>
 
 <style>

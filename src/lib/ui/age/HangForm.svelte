@@ -1,4 +1,6 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { hangForm as t } from '$lib/words/screens/age.ts';
   import { PREPARATION, type PreparationStep } from '$lib/core/activity/age/lists.ts';
   import { ageSet } from '$lib/core/activity/age/plan.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
@@ -7,7 +9,6 @@
   import { untrack } from 'svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
-  import { formatMass } from '../format.ts';
   import { AGE_FIELDS } from '$lib/words/plans/age.ts';
   import { PlanDraft } from '../plan/draft.svelte.ts';
   import PlanField from '../plan/PlanField.svelte';
@@ -46,22 +47,22 @@
 <OperationForm
   operation="start-age"
   {piece}
-  submit={list.every((step) => done.includes(step)) ? 'Hang it' : 'Hang it unprepared'}
+  submit={list.every((step) => done.includes(step)) ? t.hangIt : t.hangItUnprepared}
   tone="ember"
 >
   <fieldset>
-    <legend>Before it hangs</legend>
+    <legend>{t.beforeItHangs}</legend>
     {#each list as step (step)}
       <label class="ticked"
         ><input type="checkbox" name="prepared" value={step} bind:group={done} /> {PREPARATION_WORDS[step]}</label
       >
     {/each}
     <p class="soft">
-      What is left out is kept: an unprepared fish stays under its days on ice, and may not hang longer than they last.
+      {t.whatIsLeftOut}
     </p>
   </fieldset>
   <div class="fields">
-    <PlanField {draft} name="mass" hint="{formatMass(piece.grams, units)} on record" />
+    <PlanField {draft} name="mass" hint={t.onRecord(say.mass(piece.grams))} />
     <PlanField {draft} name="target" optional />
     <Field
       name="place"
@@ -75,7 +76,7 @@
       label={draft.label('spot')}
       kind="choice"
       bind:value={draft.texts.spot}
-      options={[...spots.map((spot) => ({ value: spot, name: spot })), { value: '', name: 'none of them' }]}
+      options={[...spots.map((spot) => ({ value: spot, name: spot })), { value: '', name: t.noneOfThem }]}
     />
     <PlanField {draft} name="celsius" />
     <PlanField {draft} name="humidity" optional />

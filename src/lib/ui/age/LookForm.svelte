@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { common } from '$lib/words/screens/common.ts';
+  import { lookForm as t } from '$lib/words/screens/age.ts';
   import Button from '$lib/ui/kit/Button.svelte';
   import { LOOK_FIELDS, LOOKS, type LookField } from '$lib/core/activity/age/lists.ts';
   import type { RackedPiece } from '$lib/server/views/rack.ts';
@@ -21,8 +23,8 @@
   }
 </script>
 
-<OperationForm operation="look-aged" {piece} submit="Write the look down" onDone={() => (answers = {})}>
-  <Button data-fine onclick={fine}>Looked, smelt and felt: all as it should be</Button>
+<OperationForm operation="look-aged" {piece} submit={t.writeTheLookDown} onDone={() => (answers = {})}>
+  <Button data-fine onclick={fine}>{t.lookedSmeltAndFelt}</Button>
   {#each LOOK_FIELDS as field (field)}
     <fieldset role="radiogroup" aria-invalid={wrong[field] ? 'true' : undefined} tabindex="-1">
       <legend>{LOOK_FIELD_WORDS[field]}</legend>
@@ -43,7 +45,7 @@
       {#if wrong[field]}<p class="wrong">{wrong[field].message}</p>{/if}
     </fieldset>
   {/each}
-  <Field name="note" label="Note" optional />
+  <Field name="note" label={common.note} optional />
 </OperationForm>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { rack as t } from '$lib/words/screens/age.ts';
   import { dndzone, TRIGGERS, type DndEvent } from 'svelte-dnd-action';
   import { untrack } from 'svelte';
   import type { RackedPiece, RackView } from '$lib/server/views/rack.ts';
@@ -75,7 +76,7 @@
           />
           <a href="/age?piece={item.id}" data-sveltekit-noscroll>
             <b>{piece.name}</b>
-            <span>day {Math.floor(piece.day) + 1}</span>
+            <span>{t.day(Math.floor(piece.day) + 1)}</span>
           </a>
         {/if}
       </div>
@@ -97,9 +98,9 @@
   {/each}
   {#if loose.length > 0}
     <p class="soft">
-      On no place of this drawing: {#each loose as piece, index (piece.id)}{index > 0 ? ', ' : ''}<a
-          class="link"
-          href="/age?piece={piece.id}">{piece.name}</a
+      {t.onNoPlaceOf}
+      {#each loose as piece, index (piece.id)}{index > 0 ? ', ' : ''}<a class="link" href="/age?piece={piece.id}"
+          >{piece.name}</a
         >{/each}
     </p>
   {/if}

@@ -1,15 +1,14 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { rackTable as t } from '$lib/words/screens/age.ts';
   import Table from '$lib/ui/kit/Table.svelte';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { RackView } from '$lib/server/views/rack.ts';
-  import { formatMass } from '../format.ts';
-  import { money } from '../money.ts';
-  import { adviceWords, outlookWords, percent, readyWords } from './say.ts';
+  import { adviceWords, outlookWords, readyWords } from '$lib/words/ageing.ts';
   import { lossWanted } from '$lib/core/activity/age/plan.ts';
 
   /** Everything on the rack: day, weight, loss, when, for which service, and what to do. */
-  let { rack, chosen, units, zone }: { rack: RackView; chosen: string | null; units: UnitPreferences; zone: string } =
-    $props();
+  let { rack, chosen }: { rack: RackView; chosen: string | null } = $props();
   const MOST_SERVICES = 3;
   const services = $derived(rack.services.filter(({ at }) => at >= rack.at).slice(0, MOST_SERVICES));
 </script>
@@ -17,7 +16,9 @@
 <Table least="columns" data-on-rack={rack.pieces.length}>
   <thead>
     <tr>
-      <th>Piece</th><th>So</th><th>Day</th><th>Weight</th><th>Lost</th><th>As wanted</th>
+      <th>{common.piece}</th><th>{t.so}</th><th>{t.day}</th><th>{common.weight}</th><th>{t.lost}</th><th
+        >{t.asWanted}</th
+      >
       {#each services as service (service.id)}<th>{service.name}</th>{/each}
     </tr>
   </thead>
@@ -31,29 +32,30 @@
         <td>
           <b class:hands={piece.advice.what === 'now'} data-advice={piece.advice.code}>{adviceWords(piece.advice)}</b>
           {#if piece.missed.length > 0}<span class="missed" data-missed={piece.missed.length}>
-              not looked at on {piece.missed.length === 1 ? '1 day' : `${piece.missed.length} days`}
+              {t.notLookedAtOn(piece.missed.length === 1 ? '1 day' : t.days(piece.missed.length))}
             </span>{/if}
-          {#if piece.unprepared.length > 0}<span class="missed">hung unprepared</span>{/if}
+          {#if piece.unprepared.length > 0}<span class="missed">{t.hungUnprepared}</span>{/if}
         </td>
         <td>{Math.floor(piece.day) + 1}</td>
-        <td>{formatMass(piece.grams, units)}</td>
+        <td>{say.mass(piece.grams)}</td>
         <td>
           {#if piece.run.weighIns.length > 0}
-            <b>{percent(1 - piece.grams / piece.run.plan.mass.si)}</b>
-          {:else}about {percent(piece.forecast.loss.likely)}{/if} of {percent(lossWanted(piece.run.plan))}
-          {#if piece.run.weighIns.length === 0}<span class="missed">not weighed since</span>
+            <b>{say.percent(1 - piece.grams / piece.run.plan.mass.si)}</b>
+          {:else}{t.about(say.percent(piece.forecast.loss.likely))}{/if}
+          {t.of(say.percent(lossWanted(piece.run.plan)))}
+          {#if piece.run.weighIns.length === 0}<span class="missed">{t.notWeighedSince}</span>
           {:else if piece.cost.lostCents !== null}<span class="soft"
-              >{money(piece.cost.lostCents, piece.cost.currency)} gone</span
+              >{t.gone(say.money(piece.cost.lostCents, piece.cost.currency))}</span
             >{/if}
         </td>
-        <td>{readyWords(piece.run, piece.forecast, zone)}</td>
+        <td>{readyWords(piece.run, piece.forecast)}</td>
         {#each services as service (service.id)}
           {@const outlook = piece.advice.sittings.find(({ id }) => id === service.id)}
           <td class:ready={outlook?.open && outlook.fit === 'ready'} data-for={service.id}>
             {!outlook || piece.stops.length > 0
-              ? 'no'
+              ? t.no
               : piece.advice.code === 'not-cleared'
-                ? 'not cleared'
+                ? t.notCleared
                 : outlookWords(outlook)}
           </td>
         {/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { bookFile as t } from '$lib/words/screens/book.ts';
   import Lines from '$lib/ui/kit/Lines.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
@@ -12,26 +13,26 @@
   }
 </script>
 
-<Fold class="sheet" title="Take {list} elsewhere, or in">
-  <p><a class="link" href="{path}/export" download="ember-tide-{list}.json">All {list} as a file</a> (JSON)</p>
+<Fold class="sheet" title={t.takeElsewhereOrIn(list)}>
+  <p><a class="link" href="{path}/export" download="ember-tide-{list}.json">{t.allAsAFile(list)}</a> {t.json}</p>
   <OperationForm
     operation="import-{list}"
-    submit="Take them in"
+    submit={t.takeThemIn}
     onDone={(result) => {
       const names = result.taken as string[];
-      taken = `${names.length} taken in, ${result.alike} known already.`;
+      taken = t.takenInKnownAlready(names.length, Number(result.alike));
       text = '';
     }}
   >
-    <label class="file">A file of {list} <input type="file" accept="application/json,.json" onchange={read} /></label>
+    <label class="file">{t.aFileOf(list)} <input type="file" accept="application/json,.json" onchange={read} /></label>
     <label class="file">
-      or its text
+      {t.orItsText}
       <Lines name="text" rows={5} bind:value={text} />
     </label>
   </OperationForm>
   {#if taken}<p role="status">{taken}</p>{/if}
   <p class="soft">
-    One of a known name becomes its next version. A file with anything unreadable in it is not taken at all.
+    {t.oneOfAKnown}
   </p>
 </Fold>
 

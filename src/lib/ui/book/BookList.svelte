@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { bookList as t } from '$lib/words/screens/book.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { toldLine } from '$lib/words/notices.ts';
 
@@ -27,8 +28,8 @@
   const about = (page: (typeof pages)[number]) =>
     [
       page.goodFor,
-      page.version > 1 ? `version ${page.version}` : '',
-      page.own ? 'the house’s' : '',
+      page.version > 1 ? t.version(page.version) : '',
+      page.own ? t.theHouses : '',
       page.notes > 0 ? `${page.notes} ${page.notes === 1 ? 'note' : 'notes'}` : ''
     ]
       .filter(Boolean)
@@ -57,7 +58,7 @@
   {/each}
 </div>
 {#if out.length > 0}
-  <Fold class="sheet" title="Taken out of the book ({out.length})">
+  <Fold class="sheet" title={t.takenOutOfThe(out.length)}>
     <ul>
       {#each out as page (page.id)}
         <li><a class="page" href="{path}/{page.id}"><b>{page.name}</b></a></li>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { pageChanges as t } from '$lib/words/screens/book.ts';
   /** What is different from the version before, in grams. */
   let { changes, per }: { changes: readonly { readonly what: string; readonly grams: number }[]; per: string } =
     $props();
@@ -6,8 +7,9 @@
 
 {#if changes.length > 0}
   <p class="soft" data-changes>
-    Against the version before, for {per}: {changes
-      .map(({ what, grams }) => `${what} ${grams > 0 ? '+' : '−'}${Math.abs(grams).toFixed(1)} g`)
-      .join(', ')}.
+    {t.againstTheVersionBefore(
+      per,
+      changes.map(({ what, grams }) => `${what} ${grams > 0 ? '+' : '−'}${Math.abs(grams).toFixed(1)} g`).join(', ')
+    )}
   </p>
 {/if}

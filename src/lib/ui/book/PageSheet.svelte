@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { titled } from '$lib/words/screens/common.ts';
+  import { pageSheet as t } from '$lib/words/screens/book.ts';
   import type { Snippet } from 'svelte';
 
   /** The layout of a page of the book: itself, what stands beside it, and below both its next version. */
@@ -26,13 +28,13 @@
   } = $props();
 </script>
 
-<svelte:head><title>{page.name} · Ember Tide</title></svelte:head>
+<svelte:head><title>{titled(page.name)}</title></svelte:head>
 <h1>{page.name}</h1>
 {@render tabs()}
 <p class="soft">
-  {kind} · version {version}{version === page.version ? '' : ` of ${page.version}`}
-  {#if goodFor}· for {goodFor}{/if}
-  {#if page.withdrawn}· <b>taken out of the book</b>{/if}
+  {t.version(kind, version, version === page.version ? '' : t.of(page.version))}
+  {#if goodFor}{t.forText(goodFor)}{/if}
+  {#if page.withdrawn}· <b>{t.takenOutOfThe}</b>{/if}
 </p>
 
 <div class="halves main">

@@ -1,14 +1,14 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { pageSide as t } from '$lib/words/screens/book.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
-  import { dayAndTime } from '../format.ts';
 
   /** Beside a page of the book: what was tasted, its versions and who wrote them, out of the book and back. */
   let {
     shape,
     page,
-    people,
-    zone
+    people
   }: {
     shape: 'recipe' | 'sauce' | 'dish';
     page: {
@@ -28,31 +28,30 @@
       }[];
     };
     people: readonly { readonly id: string; readonly name: string | null }[];
-    zone: string;
   } = $props();
   const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? 'forgotten';
 </script>
 
 <section class="sheet">
-  <h2>Tasted</h2>
+  <h2>{t.tasted}</h2>
   {#each page.notes as note (note.at)}
     <p>
       {note.note}
-      <span class="soft">version {note.version}, {nameOf(note.by)}, {dayAndTime(note.at, zone)}</span>
+      <span class="soft">{t.version(note.version, nameOf(note.by), say.dayAndTime(note.at))}</span>
     </p>
-  {:else}<p class="soft">No notes yet.</p>{/each}
-  <OperationForm operation="note-{shape}" subject={page.id} submit="Keep the note" also={{ id: page.id }}>
-    <Field name="note" label="Correction, to be tried" placeholder="a third less sugar; lemon at the end" />
+  {:else}<p class="soft">{t.noNotesYet}</p>{/each}
+  <OperationForm operation="note-{shape}" subject={page.id} submit={t.keepTheNote} also={{ id: page.id }}>
+    <Field name="note" label={t.correctionToBeTried} placeholder={t.aThirdLessSugar} />
   </OperationForm>
 </section>
 <section class="sheet">
-  <h2>Versions</h2>
+  <h2>{t.versions}</h2>
   <ul>
     {#each [...page.history].reverse() as each, index (index)}
       <li>
-        <a class="link" href="?version={each.version}">version {each.version}</a>
+        <a class="link" href="?version={each.version}">{t.version2(each.version)}</a>
         <span class="soft"
-          >{each.at === null ? 'as it ships' : `${nameOf(each.by!)}, ${dayAndTime(each.at, zone)}`}{each.reason
+          >{each.at === null ? t.asItShips : `${nameOf(each.by!)}, ${say.dayAndTime(each.at)}`}{each.reason
             ? `: ${each.reason}`
             : ''}</span
         >
@@ -62,7 +61,7 @@
   <OperationForm
     operation="withdraw-{shape}"
     subject={page.id}
-    submit={page.withdrawn ? 'Back into the book' : 'Take it out of the book'}
+    submit={page.withdrawn ? t.backIntoTheBook : t.takeItOutOf}
     tone="quiet"
     also={{ id: page.id, back: page.withdrawn ? 'on' : undefined }}
   ></OperationForm>

@@ -1,23 +1,21 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { scaledTo as t } from '$lib/words/screens/book.ts';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PieceChoice } from '$lib/server/facts/choices.ts';
   import { untrack } from 'svelte';
   import PieceTicks from '../controls/PieceTicks.svelte';
-  import { formatMass } from '../format.ts';
 
   /** The pieces a page of the book is scaled to; without any in the house, what it is shown for. */
   let {
     pieces,
     chosen,
-    grams,
-    units
+    grams
   }: {
     pieces: readonly PieceChoice[];
     chosen: readonly string[];
     grams: number;
-    units: UnitPreferences;
   } = $props();
   let picked = $state(untrack(() => [...chosen]));
   function choose() {
@@ -29,8 +27,8 @@
 </script>
 
 <section class="sheet">
-  <h2>Scaled to</h2>
+  <h2>{t.scaledTo}</h2>
   {#if pieces.length > 0}
-    <PieceTicks {pieces} {units} bind:picked onchange={choose} />
-  {:else}<p class="soft">Nothing in the house to scale it to: shown for {formatMass(grams, units)}.</p>{/if}
+    <PieceTicks {pieces} bind:picked onchange={choose} />
+  {:else}<p class="soft">{t.nothingInTheHouse(say.mass(grams))}</p>{/if}
 </section>

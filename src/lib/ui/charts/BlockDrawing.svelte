@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { blockDrawing as t } from '$lib/words/screens/charts.ts';
   import type { Block, CutPlan } from '$lib/core/bench/slice/geometry.ts';
 
   /** The block from the side with its cuts, drawn to scale, and the face of one slice. */
@@ -27,7 +28,7 @@
 <svg
   viewBox="0 0 {W} 220"
   role="img"
-  aria-label="{plan.pieces} slices of {plan.thickness} mm at {plan.angle} degrees from a block {block.length} by {block.height} by {block.width} mm."
+  aria-label={t.slicesOfMmAt(plan.pieces, plan.thickness, plan.angle, block.length, block.height, block.width)}
 >
   <path class="top" d="M{x0} {y0 - H} l26 -16 h{L} l-26 16z" />
   <path class="far" d="M{x0 + L} {y0} v{-H} l26 -16 v{H}z" />
@@ -37,7 +38,7 @@
     <line class="cut" x1={x0 + index * step} y1={y0} x2={x0 + index * step + lean} y2={y0 - H} />
   {/each}
   <path class="board" d="M0 {y0} H{W - 170}" />
-  <text x={x0} y={y0 + 20}>{Math.round(block.length)} mm along the board, blade at {plan.angle}°</text>
+  <text x={x0} y={y0 + 20}>{t.mmAlongTheBoard(Math.round(block.length), plan.angle)}</text>
   <g transform="translate({W - 160} {y0 - plan.face * faceScale})">
     <rect class="face" width={block.width * faceScale} height={plan.face * faceScale} rx="5" />
     <path
@@ -45,7 +46,7 @@
       d="M6 {plan.face * faceScale * 0.3} q{block.width * faceScale * 0.4} 10 {block.width * faceScale -
         12} 0 M6 {plan.face * faceScale * 0.65} q{block.width * faceScale * 0.4} 10 {block.width * faceScale - 12} 0"
     />
-    <text x="0" y={plan.face * faceScale + 20}>face {Math.round(block.width)} × {Math.round(plan.face)} mm</text>
+    <text x="0" y={plan.face * faceScale + 20}>{t.faceMm(Math.round(block.width), Math.round(plan.face))}</text>
   </g>
 </svg>
 

@@ -1,9 +1,10 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { coldLog as t } from '$lib/words/screens/charts.ts';
   import Button from '$lib/ui/kit/Button.svelte';
   import { DAY, HOUR } from '$lib/core/measure/spans.ts';
   import { brushX, select, type D3BrushEvent } from 'd3';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import { clockTime, dayAndTime, dayName, formatTemperature } from '../format.ts';
   import ColdLogTable from './ColdLogTable.svelte';
   import {
     bandPath,
@@ -31,8 +32,6 @@
     from,
     to,
     now,
-    zone,
-    units,
     name,
     load
   }: {
@@ -46,8 +45,6 @@
     from: number;
     to: number;
     now: number;
-    zone: string;
-    units: UnitPreferences;
     name: string;
     /** Brings the tracks of a narrower window in finer grain. */
     load?: (from: number, to: number) => Promise<readonly Track[]>;
@@ -120,7 +117,7 @@
     choose(moved(view, span, step));
   }
   const last = (hours: number) => choose(moved([to - hours * HOUR, to], span, {}));
-  const degree = (value: number) => formatTemperature(value, units).replace('.0', '');
+  const degree = (value: number) => say.temperature(value).replace('.0', '');
 </script>
 
 <div class="log" bind:clientWidth={width}>
@@ -131,10 +128,7 @@
     role="img"
     tabindex="0"
     onkeydown={key}
-    aria-label="{name}: {dayAndTime(view[0], zone)} to {dayAndTime(
-      view[1],
-      zone
-    )}. Arrow keys move the window, plus and minus zoom. The figures stand in the table below."
+    aria-label={t.toArrowKeysMove(name, say.dayAndTime(view[0]), say.dayAndTime(view[1]))}
   >
     <clipPath id="{clip}-view"><rect x="58" y="0" width={Math.max(1, width - 66)} height={HEIGHT - 24} /></clipPath>
     <g clip-path="url(#{clip}-view)">
@@ -171,8 +165,8 @@
     {#each ticks as tick (Number(tick))}
       <text x={big.x(tick)} y={HEIGHT - 6} text-anchor="middle"
         >{long
-          ? dayAndTime(Number(tick), zone).replace(/,? \d\d:\d\d$/, '')
-          : `${dayName(Number(tick), zone)} ${clockTime(Number(tick), zone)}`}</text
+          ? say.dayAndTime(Number(tick)).replace(/,? \d\d:\d\d$/, '')
+          : `${say.dayName(Number(tick))} ${say.clockTime(Number(tick))}`}</text
       >
     {/each}
     <line class="limit" x1="58" x2={width - 8} y1={big.y(limit)} y2={big.y(limit)} />
@@ -222,14 +216,18 @@
       <line class="limit" x1="58" x2={width - 8} y1={small.y(limit)} y2={small.y(limit)} />
       <g bind:this={strip}></g>
     </svg>
-    <p class="windows" role="group" aria-label="Window on the log">
-      <Button aria-pressed={chosen === null} onclick={() => (chosen = null)}>All of it</Button>
-      {#if to - from > 2 * DAY}<Button onclick={() => last(24)}>Last day</Button>{/if}
-      {#if to - from > 10 * DAY}<Button onclick={() => last(168)}>Last week</Button>{/if}
-      <Button onclick={() => choose(moved(view, span, { zoom: 0.5 }))}>Closer</Button>
-      <Button disabled={chosen === null} onclick={() => choose(moved(view, span, { shift: -0.5 }))}>Earlier</Button>
-      <Button disabled={chosen === null} onclick={() => choose(moved(view, span, { shift: 0.5 }))}>Later</Button>
-      <span class="soft">{dayAndTime(view[0], zone)} to {dayAndTime(view[1], zone)}</span>
+    <p class="windows" role="group" aria-label={t.windowOnTheLog}>
+      <Button aria-pressed={chosen === null} onclick={() => (chosen = null)}>{t.allOfIt}</Button>
+      {#if to - from > 2 * DAY}<Button onclick={() => last(24)}>{t.lastDay}</Button>{/if}
+      {#if to - from > 10 * DAY}<Button onclick={() => last(168)}>{t.lastWeek}</Button>{/if}
+      <Button onclick={() => choose(moved(view, span, { zoom: 0.5 }))}>{t.closer}</Button>
+      <Button disabled={chosen === null} onclick={() => choose(moved(view, span, { shift: -0.5 }))}
+        >{common.earlier}</Button
+      >
+      <Button disabled={chosen === null} onclick={() => choose(moved(view, span, { shift: 0.5 }))}
+        >{common.later}</Button
+      >
+      <span class="soft">{t.to(say.dayAndTime(view[0]), say.dayAndTime(view[1]))}</span>
     </p>
   {/if}
   <p class="key soft">
@@ -242,12 +240,12 @@
           ><line class="curve {curve.kind}" x1="1" x2="25" y1="5" y2="5" /></svg
         >{curve.name}</span
       >{/each}<span
-      ><svg width="26" height="10" aria-hidden="true"><line class="limit" x1="1" x2="25" y1="5" y2="5" /></svg>limit {degree(
-        limit
+      ><svg width="26" height="10" aria-hidden="true"><line class="limit" x1="1" x2="25" y1="5" y2="5" /></svg>{t.limit(
+        degree(limit)
       )}</span
     >
   </p>
-  <ColdLogTable {tracks} {zone} {units} />
+  <ColdLogTable {tracks} />
 </div>
 
 <style>

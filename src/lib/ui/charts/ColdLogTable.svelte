@@ -1,11 +1,10 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
   import AsTable from './AsTable.svelte';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import { dayAndTime, formatTemperature } from '../format.ts';
   import type { Track } from './cold-log.ts';
 
   /** A log for those who read rather than look: a dozen rows of each track. */
-  let { tracks, zone, units }: { tracks: readonly Track[]; zone: string; units: UnitPreferences } = $props();
+  let { tracks }: { tracks: readonly Track[] } = $props();
   const ROWS = 12;
   const rows = $derived(tracks.flatMap((track) => coarse(track)));
 
@@ -28,9 +27,9 @@
     head={['Sensor', 'From', 'Least', 'Most']}
     rows={rows.map(({ track, from, min, max }) => [
       track,
-      dayAndTime(from, zone),
-      formatTemperature(min, units),
-      formatTemperature(max, units)
+      say.dayAndTime(from),
+      say.temperature(min),
+      say.temperature(max)
     ])}
   />
 {/if}

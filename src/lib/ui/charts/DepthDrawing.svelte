@@ -1,18 +1,16 @@
 <script lang="ts">
-  import { formatLength } from '$lib/ui/format.ts';
+  import * as say from '$lib/words/say.ts';
+  import { depthDrawing as t } from '$lib/words/screens/charts.ts';
   import type { DepthPlan } from '$lib/core/bench/breakdown/depth.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
 
   /** The long section of a piece, five times as high as it is: its depth, the depth wanted, the fold. Points can be dragged. */
   let {
     preview,
     stations,
-    units,
     ondrag
   }: {
     preview: DepthPlan | null;
     stations: readonly string[];
-    units: UnitPreferences;
     ondrag: (station: number, mm: number) => void;
   } = $props();
   const WIDTH = 620;
@@ -57,7 +55,7 @@
   viewBox="0 0 {WIDTH} 230"
   bind:this={box}
   role="img"
-  aria-label="Long section of the piece; its depths stand in the fields below"
+  aria-label={t.longSectionOfThe}
   onpointerdown={pressed}
   onpointermove={moved}
   onpointerup={() => (dragged = null)}
@@ -71,10 +69,10 @@
     <path d={outline} class="flesh" />
     <path d={outline} class="shaved" clip-path="url(#above)" />
     <path d="M10 {y(preview.wanted)} H{WIDTH - 10}" class="wanted" />
-    <text x={WIDTH - 12} y={y(preview.wanted) - 6} text-anchor="end">wanted {formatLength(preview.wanted, units)}</text>
+    <text x={WIDTH - 12} y={y(preview.wanted) - 6} text-anchor="end">{t.wanted(say.length(preview.wanted))}</text>
     {#if preview.fold}
       <path d="M{x(preview.fold.atMm)} 20 V{FLOOR + 14}" class="fold" />
-      <text x={x(preview.fold.atMm)} y={FLOOR + 30} text-anchor="middle">fold here</text>
+      <text x={x(preview.fold.atMm)} y={FLOOR + 30} text-anchor="middle">{t.foldHere}</text>
     {/if}
     {#each stations as text, station (station)}
       {#if text.trim() !== ''}

@@ -1,9 +1,8 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { massFlow as t } from '$lib/words/screens/charts.ts';
   import ChartFrame from './ChartFrame.svelte';
-  import { formatMass } from '$lib/ui/format.ts';
-  import { money } from '$lib/ui/money.ts';
   import type { FlowLink, FlowNode } from '$lib/core/bench/breakdown/flow.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { FATE_WORDS } from '$lib/words/cuts.ts';
   import { drawFlow } from './flow.ts';
 
@@ -11,12 +10,10 @@
   let {
     flow,
     by,
-    units,
     currency
   }: {
     flow: { nodes: readonly FlowNode[]; links: readonly FlowLink[] };
     by: 'mass' | 'money';
-    units: UnitPreferences;
     currency: string;
   } = $props();
   let box = $state(1000);
@@ -27,21 +24,21 @@
   /** A part is called by its part alone: the fish stands at the left. */
   const short = (text: string) => (text.includes(', ') ? text.slice(text.indexOf(', ') + 2) : text).slice(0, 30);
   const figure = (node: { grams: number; cents: number }) =>
-    by === 'mass' ? formatMass(node.grams, units) : money(node.cents, currency);
+    by === 'mass' ? say.mass(node.grams) : say.money(node.cents, currency);
 </script>
 
 {#if drawn.nodes.length === 0}
-  <p class="soft">{by === 'mass' ? 'Nothing has been cut yet.' : 'No price is on record, so no money can be drawn.'}</p>
+  <p class="soft">{by === 'mass' ? t.nothingHasBeenCut : t.noPriceIsOn}</p>
 {:else}
   <div bind:clientWidth={box}>
     <ChartFrame
       {width}
       height={drawn.height}
-      says="Flow of {by}; the same figures stand in the table below"
+      says={t.flowOfTheSame(by)}
       table={{
-        head: ['What', 'Weight', 'Money'],
+        head: [t.what, t.weight, t.money],
         numbers: [1, 2],
-        rows: drawn.nodes.map((node) => [name(node), formatMass(node.grams, units), money(node.cents, currency)])
+        rows: drawn.nodes.map((node) => [name(node), say.mass(node.grams), say.money(node.cents, currency)])
       }}
     >
       {#each drawn.links as link (link.d)}

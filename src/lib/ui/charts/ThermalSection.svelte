@@ -1,9 +1,9 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { thermalSection as t } from '$lib/words/screens/charts.ts';
   import Slide from '$lib/ui/kit/Slide.svelte';
   import { interpolateRgb, scaleLinear } from 'd3';
   import type { Shape, ThermalPicture } from '$lib/core/bench/freeze/simulate.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import { formatDuration, formatLength, formatTemperature } from '../format.ts';
   import { iceDepth } from './thermal.ts';
 
   /** The piece cut through while it freezes or thaws: temperature by depth, scrubbed through time. */
@@ -12,7 +12,6 @@
     shape,
     thicknessMm,
     target,
-    units,
     at
   }: {
     pictures: readonly ThermalPicture[];
@@ -20,7 +19,6 @@
     thicknessMm: number;
     /** °C */
     target: number;
-    units: UnitPreferences;
     /** Opens at this moment, s; the end where left out. */
     at?: number;
   } = $props();
@@ -55,18 +53,22 @@
   const clip = $props.id();
   const front = $derived(iceDepth(picture.layers, thicknessMm));
   const said = $derived(
-    `${formatDuration(picture.seconds)} in: middle ${formatTemperature(picture.layers[0]!, units)}, under the face ${formatTemperature(picture.layers.at(-1)!, units)}; ` +
+    t.inMiddleUnderThe(
+      say.span(picture.seconds),
+      say.temperature(picture.layers[0]!),
+      say.temperature(picture.layers.at(-1)!)
+    ) +
       (front.whole
         ? front.frozen
-          ? 'ice all through'
-          : 'no ice yet'
-        : `ice ${front.outside ? 'down to' : 'left from'} ${formatLength(front.millimetres, units)} below the face`)
+          ? t.iceAllThrough
+          : t.noIceYet
+        : t.iceBelowTheFace(front.outside ? t.downTo : t.leftFrom, say.length(front.millimetres)))
   );
   const isFlat = $derived(shape === 'slab');
 </script>
 
 <figure>
-  <svg viewBox="0 0 {W} {H}" role="img" aria-label="The piece cut through. {said}.">
+  <svg viewBox="0 0 {W} {H}" role="img" aria-label={t.thePieceCutThrough(said)}>
     {#if isFlat}
       <clipPath id="{clip}-cut"><path d={outline} /></clipPath>
       <g clip-path="url(#{clip}-cut)">
@@ -84,19 +86,19 @@
       {/each}
       <circle class="contour" cx="150" cy={middle} r={half} />
     {/if}
-    <text x="20" y="13">face</text>
-    <text x="20" y={H - 8}>face · {formatLength(thicknessMm, units)} {isFlat ? 'thick' : 'across'}</text>
+    <text x="20" y="13">{t.face}</text>
+    <text x="20" y={H - 8}>{t.face2(say.length(thicknessMm), isFlat ? 'thick' : 'across')}</text>
     <line class="axis" x1="310" x2={W - 16} y1={bottom} y2={bottom} />
     {#each x.ticks(4) as tick (tick)}
       <line class="axis" x1={x(tick)} x2={x(tick)} y1={bottom} y2={bottom + 5} />
-      <text x={x(tick)} y={H - 6} text-anchor="middle">{formatTemperature(tick, units).replace('.0', '')}</text>
+      <text x={x(tick)} y={H - 6} text-anchor="middle">{say.temperature(tick).replace('.0', '')}</text>
     {/each}
     <line class="target" x1={x(target)} x2={x(target)} y1={top} y2={bottom} />
     <polyline class="curve" points={curve} />
   </svg>
   <figcaption>
     <label>
-      <span class="unseen">Time since it went in</span>
+      <span class="unseen">{t.timeSinceItWent}</span>
       <Slide min="0" max={pictures.length - 1} value={index} aria-valuetext={said} onslide={(at) => (chosen = at)} />
     </label>
     <span data-cut>{said}.</span>

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { SPAN_NAMES, tide as t } from '$lib/words/screens/charts.ts';
   import Button from '$lib/ui/kit/Button.svelte';
   import Table from '$lib/ui/kit/Table.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
@@ -7,11 +10,9 @@
   import { ROUTE_WORDS } from '$lib/words/findings.ts';
   import LevelMark from '../marks/LevelMark.svelte';
   import WindowLine from '../marks/WindowLine.svelte';
-  import { clockTime, dayAndTime, dayName, moment } from '../format.ts';
   import { SPANS, frame, ticks, water, type SpanId } from './tide.ts';
 
-  let { rows, now, zone, warnSeconds }: { rows: NowView['rows']; now: number; zone: string; warnSeconds: number } =
-    $props();
+  let { rows, now, warnSeconds }: { rows: NowView['rows']; now: number; warnSeconds: number } = $props();
 
   let span = $state<SpanId>('days');
   let shift = $state(0);
@@ -24,11 +25,14 @@
   /** Depth of a clock's vessel beside the name. */
   const DEEP = 31;
   const used = (clock: NonNullable<NowView['rows'][number]['clock']>) =>
-    `${clock.spent === null ? 'days on ice not known' : `${Math.round(Math.min(1, clock.spent) * 100)} % of its days on ice`}, ${Math.round(Math.min(1, clock.warm) * 100)} % of its time in the warm`;
+    t.ofItsTimeIn(
+      clock.spent === null ? t.daysOnIceNot : t.ofItsDaysOn(Math.round(Math.min(1, clock.spent) * 100)),
+      Math.round(Math.min(1, clock.warm) * 100)
+    );
   const LEFT = $derived(width < 720 ? 178 : 216);
   const of = $derived(frame(now, span, shift, LEFT, width));
   const hours = $derived(SPANS.find(({ id }) => id === span)!.hours);
-  const hourOf = $derived((at: number) => Number(clockTime(at, zone).slice(0, 2)));
+  const hourOf = $derived((at: number) => Number(say.clockTime(at).slice(0, 2)));
   const lines = $derived(ticks(of, hourOf, hours <= 24 ? 2 : hours <= 80 ? 6 : 24));
   const height = $derived(HEAD + rows.length * ROW + 6);
   const nowX = $derived(of.x(now));
@@ -52,27 +56,27 @@
 
 <section aria-labelledby="tide-title">
   <div class="bar no-print">
-    <h2 id="tide-title">Tide chart</h2>
-    <div class="joined" role="group" aria-label="Route shown as water">
+    <h2 id="tide-title">{t.tideChart}</h2>
+    <div class="joined" role="group" aria-label={t.routeShownAsWater}>
       {#each ROUTES as each (each)}
         <Button aria-pressed={route === each} onclick={() => (route = each)}>{ROUTE_WORDS[each]}</Button>
       {/each}
     </div>
-    <div class="joined" role="group" aria-label="Stretch of time">
+    <div class="joined" role="group" aria-label={t.stretchOfTime}>
       {#each SPANS as each (each.id)}
         <Button
           aria-pressed={span === each.id}
           onclick={() => {
             span = each.id;
             shift = 0;
-          }}>{each.name}</Button
+          }}>{SPAN_NAMES[each.id]}</Button
         >
       {/each}
     </div>
-    <div class="joined" role="group" aria-label="Move along time">
-      <Button aria-label="Earlier" onclick={() => pan(-1)}>‹</Button>
-      <Button onclick={() => (shift = 0)} disabled={shift === 0}>To now</Button>
-      <Button aria-label="Later" onclick={() => pan(1)}>›</Button>
+    <div class="joined" role="group" aria-label={t.moveAlongTime}>
+      <Button aria-label={common.earlier} onclick={() => pan(-1)}>‹</Button>
+      <Button onclick={() => (shift = 0)} disabled={shift === 0}>{t.toNow}</Button>
+      <Button aria-label={common.later} onclick={() => pan(1)}>›</Button>
     </div>
   </div>
   <!-- The drawing is a picture with links in it; arrow keys move it along time, plus and minus zoom. -->
@@ -81,7 +85,7 @@
     class="chart"
     bind:clientWidth={width}
     role="group"
-    aria-label="Tide chart, {ROUTE_WORDS[route]} windows. Arrow keys move along time, plus and minus zoom."
+    aria-label={t.tideChartWindowsArrow(ROUTE_WORDS[route])}
     tabindex="0"
     onkeydown={keys}
     onpointerdown={(event) => (drag = event.isPrimary ? { x: event.clientX, shift } : null)}
@@ -102,7 +106,7 @@
           />
           {#if Math.abs(line.x + 24 - nowX) > 46 && line.x < width - 34}
             <text class="tick" class:major={line.major} x={line.x + 5} y="18">
-              {line.major ? dayName(line.at, zone) : clockTime(line.at, zone)}
+              {line.major ? say.dayName(line.at) : say.clockTime(line.at)}
             </text>
           {/if}
         {/if}
@@ -153,27 +157,29 @@
       {/each}
       {#if nowX > LEFT && nowX < width}
         <line class="now" x1={nowX} x2={nowX} y1="22" y2={height} />
-        <text class="nowtext" x={nowX} y="14" text-anchor="middle">{clockTime(now, zone)}</text>
+        <text class="nowtext" x={nowX} y="14" text-anchor="middle">{say.clockTime(now)}</text>
       {/if}
     </svg>
   </div>
   <p class="soft key">
-    Beside each name, what is left: of its days on ice (the line ends raw service), and of its time in the warm.
+    {t.besideEachNameWhat}
   </p>
-  <Fold class="table" title="The same as a table">
+  <Fold class="table" title={t.theSameAsA}>
     <Table>
-      <thead><tr><th>Piece</th><th>{ROUTE_WORDS[route]}</th><th>Used</th><th>Steps</th></tr></thead>
+      <thead
+        ><tr><th>{common.piece}</th><th>{ROUTE_WORDS[route]}</th><th>{t.used}</th><th>{common.steps}</th></tr></thead
+      >
       <tbody>
         {#each rows as piece (piece.id)}
           <tr>
             <td><a class="link" href={piece.path}>{piece.name}</a> <span class="soft">{piece.id}</span></td>
-            <td><WindowLine window={words(piece)} {now} {warnSeconds} {zone} named={false} /></td>
-            <td>{piece.clock ? used(piece.clock) : 'not known'}</td>
+            <td><WindowLine window={words(piece)} {now} {warnSeconds} named={false} /></td>
+            <td>{piece.clock ? used(piece.clock) : t.notKnown}</td>
             <td>
               {#each piece.steps as step, index (index)}
                 <div>
-                  {step.label}: {dayAndTime(step.from, zone)}{step.to && step.to !== step.from
-                    ? ` to ${moment(step.to, now, zone)}`
+                  {step.label}: {say.dayAndTime(step.from)}{step.to && step.to !== step.from
+                    ? t.to(say.moment(step.to, now))
                     : ''}
                 </div>
               {/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { yields as t } from '$lib/words/screens/charts.ts';
   import ChartFrame from './ChartFrame.svelte';
   import { scaleLinear } from 'd3';
   import { partWord } from '$lib/words/cuts.ts';
@@ -28,21 +29,21 @@
 
 {#if groups.length === 0}
   <p class="soft">
-    No board has been closed yet. What each one gives will stand here, by kind, supplier, hand and part.
+    {t.noBoardHasBeen}
   </p>
 {:else}
   <div class="least">
     <ChartFrame
       width={700}
       height={shown.length * 40 + 26}
-      says="Yields; the same figures stand in the table below"
+      says={t.yieldsTheSameFigures}
       table={{
-        head: ['What', 'Boards', 'Middle', 'Eight in ten'],
+        head: [t.what, t.boards, t.middle, t.eightInTen],
         rows: groups.map((group) => [
           name(group),
           String(group.runs),
           percent(group.middle),
-          `${percent(group.low)} to ${percent(group.high)}`
+          t.to(percent(group.low), percent(group.high))
         ])
       }}
     >
@@ -53,7 +54,7 @@
       {#each shown as group, index (group.key)}
         {@const y = index * 40 + 40}
         <text x="0" y={y + 2} class="name">{name(group).slice(0, 24)}</text>
-        <text x="0" y={y + 16} class="runs">{group.runs} board{group.runs === 1 ? '' : 's'}</text>
+        <text x="0" y={y + 16} class="runs">{t.board(group.runs, group.runs === 1 ? '' : 's')}</text>
         <rect x={x(group.low)} y={y - 9} width={Math.max(2, x(group.high) - x(group.low))} height="18" />
         <path d="M{x(group.middle)} {y - 13} V{y + 13}" class="middle" />
         {#each group.last as share, each (each)}<circle cx={x(share)} cy={y} r="3.5" />{/each}

@@ -5,10 +5,10 @@ import type { RouteWindow } from '../../core/codes/window.ts';
 /** Geometry of the tide chart: plain functions, so that the server can draw it and a test can read it. */
 
 export const SPANS = [
-  { id: 'tonight', name: 'Tonight', hours: 14, back: 3 },
-  { id: 'days', name: '3 days', hours: 78, back: 18 },
-  { id: 'week', name: 'Week', hours: 180, back: 40 },
-  { id: 'fortnight', name: 'Two weeks', hours: 340, back: 170 }
+  { id: 'tonight', hours: 14, back: 3 },
+  { id: 'days', hours: 78, back: 18 },
+  { id: 'week', hours: 180, back: 40 },
+  { id: 'fortnight', hours: 340, back: 170 }
 ] as const;
 export type SpanId = (typeof SPANS)[number]['id'];
 

@@ -1,12 +1,13 @@
 <script lang="ts">
+  import { coldTabs as t } from '$lib/words/screens/cold.ts';
   import Rooms from '../controls/Rooms.svelte';
 
   const ROOMS = [
-    { path: '/freeze', name: 'Freeze' },
-    { path: '/freeze/thaw', name: 'Thaw' },
-    { path: '/freeze/places', name: 'Cold places' },
-    { path: '/freeze/import', name: 'Logger files' }
+    { path: '/freeze', name: t.freeze },
+    { path: '/freeze/thaw', name: t.thaw },
+    { path: '/freeze/places', name: t.coldPlaces },
+    { path: '/freeze/import', name: t.loggerFiles }
   ];
 </script>
 
-<Rooms label="Rooms of the cold" rooms={ROOMS} />
+<Rooms label={t.roomsOfTheCold} rooms={ROOMS} />

@@ -1,20 +1,18 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { excursionCard as t } from '$lib/words/screens/cold.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { CORRECTIVE } from '$lib/core/activity/cold/bodies.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PlaceExcursion } from '$lib/server/facts/excursions.ts';
   import { CORRECTIVE_WORDS, excursionTitle, WHAT_MAY_BE_DONE } from '$lib/words/cold.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
-  import { dayAndTime, formatDuration, formatTemperature } from '../format.ts';
 
   /** Something a log shows: since when, how far, what lay there, what may be done; and, once it is over, its closing. */
   let {
     excursion,
     pieces,
     names,
-    units,
-    zone,
     now,
     closable = true
   }: {
@@ -22,8 +20,6 @@
     /** Names of pieces, by id. */
     pieces: Readonly<Record<string, string>>;
     names: Readonly<Record<string, string>>;
-    units: UnitPreferences;
-    zone: string;
     now: number;
     closable?: boolean;
   } = $props();
@@ -34,54 +30,55 @@
   <h3>{excursionTitle(excursion)}</h3>
   <p>
     {#if excursion.kind === 'quarantine'}
-      told {dayAndTime(excursion.from, zone)}
+      {t.told(say.dayAndTime(excursion.from))}
     {:else}
-      {dayAndTime(excursion.from, zone)}, {excursion.to === null
-        ? `for ${formatDuration((now - excursion.from) / 1000)} now`
+      {say.dayAndTime(excursion.from)}, {excursion.to === null
+        ? t.forNow(say.span((now - excursion.from) / 1000))
         : excursion.to > excursion.from
-          ? `for ${formatDuration((excursion.to - excursion.from) / 1000)}`
-          : 'one reading'}{#if excursion.peak !== null}, up to {formatTemperature(
-          excursion.peak,
-          units
-        )}{/if}{#if excursion.limit !== null && excursion.kind !== 'silent'}, limit {formatTemperature(
-          excursion.limit,
-          units
+          ? t.forText(say.span((excursion.to - excursion.from) / 1000))
+          : t.oneReading}{#if excursion.peak !== null}{t.upTo(
+          say.temperature(excursion.peak)
+        )}{/if}{#if excursion.limit !== null && excursion.kind !== 'silent'}{t.limit(
+          say.temperature(excursion.limit)
         )}{/if}
     {/if}
   </p>
   {#if excursion.pieces.length > 0}
     <p class="soft">
-      Lay there: {#each excursion.pieces.slice(0, MOST) as id, index (id)}{index > 0 ? ', ' : ''}<a
-          class="link"
-          href="/piece/{id}">{pieces[id] ?? id}</a
-        >{/each}{excursion.pieces.length > MOST ? ` and ${excursion.pieces.length - MOST} more` : ''}
+      {t.layThere}
+      {#each excursion.pieces.slice(0, MOST) as id, index (id)}{index > 0 ? ', ' : ''}<a class="link" href="/piece/{id}"
+          >{pieces[id] ?? id}</a
+        >{/each}{excursion.pieces.length > MOST ? t.andMore(excursion.pieces.length - MOST) : ''}
     </p>
-  {:else if excursion.kind !== 'quarantine'}<p class="soft">Nothing that is still here lay there.</p>{/if}
+  {:else if excursion.kind !== 'quarantine'}<p class="soft">{t.nothingThatIsStill}</p>{/if}
   {#if excursion.closed}
     <p class="soft">
-      Closed {dayAndTime(excursion.closed.at, zone)} by {names[excursion.closed.by] ?? excursion.closed.by}: {CORRECTIVE_WORDS[
-        excursion.closed.action
-      ]}. “{excursion.closed.note}”
+      {t.closedBy(
+        say.dayAndTime(excursion.closed.at),
+        names[excursion.closed.by] ?? excursion.closed.by,
+        CORRECTIVE_WORDS[excursion.closed.action],
+        excursion.closed.note
+      )}
     </p>
   {:else}
     <p class="may">{WHAT_MAY_BE_DONE[excursion.kind]}</p>
     {#if excursion.to === null}
-      <p class="soft">It still lasts: it can be closed once a reading says that it is over.</p>
+      <p class="soft">{t.itStillLastsIt}</p>
     {:else if closable}
-      <Fold title="Close it">
+      <Fold title={t.closeIt}>
         <OperationForm
           operation="close-excursion"
           subject="{excursion.place}-{excursion.kind}-{excursion.from}"
-          submit="Close it in my name"
+          submit={t.closeItInMy}
           also={{ place: excursion.place, kind: excursion.kind, from: excursion.from }}
         >
           <Field
             name="action"
-            label="What was done"
+            label={t.whatWasDone}
             kind="choice"
             options={CORRECTIVE.map((value) => ({ value, name: CORRECTIVE_WORDS[value] }))}
           />
-          <Field name="note" label="What was found" placeholder="core 1.8 °C in the thickest piece" />
+          <Field name="note" label={t.whatWasFound} placeholder={t.coreCInThe} />
         </OperationForm>
       </Fold>
     {/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
+  import { forecastDrawing as t } from '$lib/words/screens/freeze.ts';
   import type { Shape, ThermalPicture, ThermalPoint } from '$lib/core/bench/freeze/simulate.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import ColdLog from '../charts/ColdLog.svelte';
   import ThermalSection from '../charts/ThermalSection.svelte';
 
@@ -9,9 +9,7 @@
     forecast,
     limit,
     beside,
-    now,
-    zone,
-    units
+    now
   }: {
     forecast: {
       readonly points: readonly ThermalPoint[];
@@ -24,8 +22,6 @@
     /** What is drawn beside the core: the air at the fish when it freezes, its surface when it thaws. */
     beside: 'medium' | 'surface';
     now: number;
-    zone: string;
-    units: UnitPreferences;
   } = $props();
   const curve = (of: 'core' | 'medium' | 'surface') =>
     forecast.points.map((point) => ({ at: now + point.seconds * 1000, core: point[of] }));
@@ -36,21 +32,18 @@
   name={beside === 'medium' ? 'Forecast of the core' : 'Forecast of the thaw'}
   tracks={[]}
   curves={[
-    { name: 'likely core', kind: 'read', points: curve('core') },
-    { name: beside === 'medium' ? 'air at the fish' : 'surface', kind: 'planned', points: curve(beside) }
+    { name: t.likelyCore, kind: 'read', points: curve('core') },
+    { name: beside === 'medium' ? t.airAtTheFish : t.surface, kind: 'planned', points: curve(beside) }
   ]}
   {limit}
   from={now}
   to={now + end * 1000}
   {now}
-  {zone}
-  {units}
 />
 <ThermalSection
   pictures={forecast.pictures}
   shape={forecast.shape}
   thicknessMm={forecast.thicknessMm}
   target={limit}
-  {units}
   at={end / 2}
 />

@@ -1,8 +1,10 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { freezeRun as t } from '$lib/words/screens/freeze.ts';
   import Table from '$lib/ui/kit/Table.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { DAY } from '$lib/core/measure/spans.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { RouteWindow } from '$lib/core/codes/window.ts';
   import type { FreezeRunView } from '$lib/server/views/cold.ts';
   import type { PieceView } from '$lib/server/views/piece.ts';
@@ -11,7 +13,6 @@
   import type { Track } from '../charts/cold-log.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
-  import { dayAndTime, formatDuration, formatTemperature } from '../format.ts';
   import WindowLine from '../marks/WindowLine.svelte';
   import { startWith, temperatureUnits } from '../units.ts';
 
@@ -22,8 +23,6 @@
     cycles,
     names,
     places,
-    units,
-    zone,
     now,
     warnSeconds
   }: {
@@ -32,8 +31,6 @@
     cycles: readonly { value: string; name: string }[];
     names: Readonly<Record<string, string>>;
     places: readonly { id: string; name: string }[];
-    units: UnitPreferences;
-    zone: string;
     now: number;
     warnSeconds: number;
   } = $props();
@@ -49,8 +46,8 @@
   const until = $derived(judged.holdFrom === null ? end : judged.holdFrom + judged.cycle.holdSeconds * 1000);
   const to = $derived(Math.max(end, Math.min(until, end + 14 * DAY)) + 600_000);
   const tracks = $derived<Track[]>([
-    ...(freeze.air.length > 0 ? [{ name: 'air, logged', kind: 'air' as const, bins: freeze.air }] : []),
-    ...(freeze.core.length > 0 ? [{ name: 'core, logged', kind: 'core' as const, bins: freeze.core }] : [])
+    ...(freeze.air.length > 0 ? [{ name: t.airLogged, kind: 'air' as const, bins: freeze.air }] : []),
+    ...(freeze.core.length > 0 ? [{ name: t.coreLogged, kind: 'core' as const, bins: freeze.core }] : [])
   ]);
   const hand = $derived([...run.readings, ...freeze.hand.map((reading) => ({ ...reading, probe: 'air' as const }))]);
   const dots = $derived([
@@ -68,44 +65,42 @@
     };
     const core = sensors.find(({ sensor }) => sensor === run.plan.coreSensor);
     return [
-      { name: 'air, logged', kind: 'air', bins },
-      ...(core ? [{ name: 'core, logged', kind: 'core' as const, bins: core.bins }] : [])
+      { name: t.airLogged, kind: 'air', bins },
+      ...(core ? [{ name: t.coreLogged, kind: 'core' as const, bins: core.bins }] : [])
     ];
   }
   const arrival = $derived((run.replan ?? run.plan).coreArrival);
   const warmerThanPlanned = $derived(
     freeze.airNow !== null && freeze.airNow > (run.replan ?? run.plan).air.si + 1 ? freeze.airNow : null
   );
-  const replanAir = $derived(freeze.airNow === null ? ['', ''] : startWith('temperature', freeze.airNow, units));
+  const replanAir = $derived(freeze.airNow === null ? ['', ''] : startWith('temperature', freeze.airNow));
 </script>
 
 <div class="halves main">
   <section class="sheet">
     <div class="title">
       <h2>{view.piece.made.name} in {run.plan.place}</h2>
-      {#if raw}<WindowLine window={raw} {now} {warnSeconds} {zone} />{/if}
+      {#if raw}<WindowLine window={raw} {now} {warnSeconds} />{/if}
     </div>
     <div class="figures">
       <p class="figure">
-        {formatDuration(judged.heldSeconds)} <small>proven of {formatDuration(judged.cycle.holdSeconds)}</small>
+        {say.span(judged.heldSeconds)} <small>{t.provenOf(say.span(judged.cycle.holdSeconds))}</small>
       </p>
       {#if judged.satisfiedAt === null}
         <p class="figure">
-          {formatDuration(Math.max(0, judged.cycle.holdSeconds - judged.heldSeconds))} <small>still to prove</small>
+          {say.span(Math.max(0, judged.cycle.holdSeconds - judged.heldSeconds))} <small>{t.stillToProve}</small>
         </p>
       {:else}
-        <p class="figure">{dayAndTime(judged.satisfiedAt, zone)} <small>complete</small></p>
+        <p class="figure">{say.dayAndTime(judged.satisfiedAt)} <small>{t.complete}</small></p>
       {/if}
     </div>
     <ColdLog
-      name="Log of {run.plan.place} since {dayAndTime(run.at, zone)}"
+      name="Log of {run.plan.place} since {say.dayAndTime(run.at)}"
       {tracks}
       {dots}
       curves={[
-        ...(freeze.asRead
-          ? [{ name: 'core in the air as read', kind: 'read' as const, points: freeze.asRead.curve }]
-          : []),
-        { name: 'core as forecast', kind: 'planned' as const, points: freeze.planned.curve }
+        ...(freeze.asRead ? [{ name: t.coreInTheAir, kind: 'read' as const, points: freeze.asRead.curve }] : []),
+        { name: t.coreAsForecast, kind: 'planned' as const, points: freeze.planned.curve }
       ].map((curve) => ({ ...curve, points: curve.points.filter(({ at }) => at <= to) }))}
       limit={judged.cycle.hold.c}
       held={judged.holdFrom === null
@@ -118,105 +113,101 @@
       from={run.at}
       {to}
       {now}
-      {zone}
-      {units}
       load={tracks.length > 0 ? load : undefined}
     />
     {#each judged.excursions as excursion, index (index)}
       <p class="trouble" data-excursion>
-        {formatTemperature(excursion.peak, units)} on {dayAndTime(excursion.at, zone)}{excursion.until > excursion.at
-          ? `, above for ${formatDuration((excursion.until - excursion.at) / 1000)}`
-          : ''}: above {formatTemperature(judged.cycle.hold.c, units)}. The hold started anew.
+        {t.onAboveTheHold(
+          say.temperature(excursion.peak),
+          say.dayAndTime(excursion.at),
+          excursion.until > excursion.at ? t.aboveFor(say.span((excursion.until - excursion.at) / 1000)) : '',
+          say.temperature(judged.cycle.hold.c)
+        )}
       </p>
     {/each}
     {#each judged.gaps as gap, index (index)}
       <p class="trouble" data-gap>
-        No reading from {dayAndTime(gap.from, zone)} to {dayAndTime(gap.to, zone)}: unknown is not cold. The hold
-        started anew.
+        {t.noReadingFromTo(say.dayAndTime(gap.from), say.dayAndTime(gap.to))}
       </p>
     {/each}
-    <h3>Cut through, {freeze.asRead ? 'in the air as it was read' : 'by the forecast'}</h3>
+    <h3>{t.cutThrough(freeze.asRead ? t.inTheAirAsIt : t.byTheForecast)}</h3>
     <ThermalSection
       pictures={(freeze.asRead ?? freeze.planned).pictures}
       shape={run.plan.stack > 1 ? 'slab' : run.plan.shape}
       thicknessMm={run.plan.thickness.si * run.plan.stack}
       target={freeze.target}
-      {units}
       at={(end - run.at) / 1000}
     />
-    <h3>What it proves, by either clock</h3>
+    <h3>{t.whatItProvesBy}</h3>
     <div class="sideways">
       <Table data-ways>
-        <thead><tr><th>Evidence</th><th>Readings taken</th><th>Proven</th><th>Complete</th></tr></thead>
+        <thead><tr><th>{t.evidence}</th><th>{t.readingsTaken}</th><th>{t.proven}</th><th>{t.complete2}</th></tr></thead>
         <tbody>
           {#each freeze.ways as { clock, accuracy, result } (clock + accuracy)}
             <tr class:counts={clock === judged.clock && accuracy === judged.accuracy}>
-              <td>{clock === 'core' ? 'core, or the slow forecast by air' : 'air alone'}</td>
+              <td>{clock === 'core' ? t.coreOrTheSlow : t.airAlone}</td>
               <td
-                >{accuracy === 'strict' ? `strictly, ± ${freeze.accuracy ?? 0.5} °C added` : 'plainly'}{clock ===
+                >{accuracy === 'strict' ? t.strictlyCAdded(freeze.accuracy ?? 0.5) : t.plainly}{clock ===
                   judged.clock && accuracy === judged.accuracy
-                  ? ' · this counts'
+                  ? t.thisCounts
                   : ''}</td
               >
-              <td>{formatDuration(result.heldSeconds)}</td>
-              <td>{result.satisfiedAt ? dayAndTime(result.satisfiedAt, zone) : 'not yet'}</td>
+              <td>{say.span(result.heldSeconds)}</td>
+              <td>{result.satisfiedAt ? say.dayAndTime(result.satisfiedAt) : t.notYet}</td>
             </tr>
           {/each}
         </tbody>
       </Table>
       <Table>
-        <thead><tr><th>Cycle</th><th>Proven</th><th>Complete</th></tr></thead>
+        <thead><tr><th>{t.cycle}</th><th>{t.proven}</th><th>{t.complete2}</th></tr></thead>
         <tbody>
           {#each freeze.results as result (result.cycle.id)}
             <tr>
               <td>{name(result.cycle.id)}</td>
-              <td>{formatDuration(result.heldSeconds)}</td>
-              <td>{result.satisfiedAt ? dayAndTime(result.satisfiedAt, zone) : 'not yet'}</td>
+              <td>{say.span(result.heldSeconds)}</td>
+              <td>{result.satisfiedAt ? say.dayAndTime(result.satisfiedAt) : t.notYet}</td>
             </tr>
           {/each}
         </tbody>
       </Table>
     </div>
     <p class="soft small">
-      {judged.cycle.citation}. “Solid” is a core at or below −18 °C, this product’s own definition.
-      {#if arrival}Forecast for the core: {dayAndTime(run.at + arrival.low * 1000, zone)} to {dayAndTime(
-          run.at + arrival.high * 1000,
-          zone
-        )}{run.replan ? ', made anew' : ''}; the slow end counts for air readings, and does not run while the air reads
-        more than 1 °C above the {formatTemperature((run.replan ?? run.plan).air.si, units)} it was made for.
-      {:else}The air was too warm for the core ever to arrive by forecast; only core readings count.{/if}
+      {t.solidIsACore(judged.cycle.citation)}
+      {#if arrival}{t.forecastForTheCore(
+          say.dayAndTime(run.at + arrival.low * 1000),
+          say.dayAndTime(run.at + arrival.high * 1000),
+          run.replan ? t.madeAnew : '',
+          say.temperature((run.replan ?? run.plan).air.si)
+        )}
+      {:else}{t.theAirWasToo}{/if}
       {#if freeze.asRead}
-        In the air as it was read the likely core {freeze.asRead.arrival
-          ? `arrives ${dayAndTime(freeze.asRead.arrival, zone)}`
-          : 'does not arrive'}; as planned {freeze.planned.arrival
-          ? dayAndTime(freeze.planned.arrival, zone)
-          : 'never'}.
+        {t.inTheAirAs(
+          freeze.asRead.arrival ? t.arrives(say.dayAndTime(freeze.asRead.arrival)) : t.doesNotArrive,
+          freeze.planned.arrival ? say.dayAndTime(freeze.planned.arrival) : 'never'
+        )}
       {/if}
-      {#if freeze.readings}{freeze.readings.air} air and {freeze.readings.core} core readings were logged.{/if}
+      {#if freeze.readings}{t.airAndCoreReadings(freeze.readings.air, freeze.readings.core)}{/if}
     </p>
   </section>
   <div class="stack">
     {#if !run.ended}
       {#if proven}
         <p class="ready" data-proven>
-          Proven: {name(proven.cycle.id)}, complete {dayAndTime(proven.satisfiedAt!, zone)}.
+          {t.provenComplete(name(proven.cycle.id), say.dayAndTime(proven.satisfiedAt!))}
         </p>
       {/if}
       {#if warmerThanPlanned !== null}
         <section class="sheet">
-          <h2>The air is warmer than planned</h2>
+          <h2>{t.theAirIsWarmer}</h2>
           <p>
-            {formatTemperature(warmerThanPlanned, units)} on average in the last hours, {formatTemperature(
-              (run.replan ?? run.plan).air.si,
-              units
-            )} in the forecast.
+            {t.onAverageInThe(say.temperature(warmerThanPlanned), say.temperature((run.replan ?? run.plan).air.si))}
           </p>
-          <OperationForm operation="replan-freeze" piece={view.piece} submit="Forecast anew">
+          <OperationForm operation="replan-freeze" piece={view.piece} submit={t.forecastAnew}>
             <Field
               name="air"
-              label="Air, as it is"
+              label={t.airAsItIs}
               kind="quantity"
-              units={temperatureUnits(units)}
+              units={temperatureUnits()}
               value={replanAir[0]}
               unit={replanAir[1]}
             />
@@ -224,67 +215,59 @@
         </section>
       {/if}
       <section class="sheet">
-        <h2>Reading now</h2>
-        <OperationForm operation="read-freeze" piece={view.piece} submit="Write it down" tone="ember">
-          <Field name="reading" label="Reading" kind="quantity" units={temperatureUnits(units)} />
+        <h2>{t.readingNow}</h2>
+        <OperationForm operation="read-freeze" piece={view.piece} submit={common.writeItDown} tone="ember">
+          <Field name="reading" label={t.reading} kind="quantity" units={temperatureUnits()} />
           <Field
             name="probe"
-            label="Taken in"
+            label={t.takenIn}
             kind="choice"
             value="core"
-            options={{ core: 'the core of the thickest piece', air: 'the air of the freezer' }}
+            options={{ core: t.theCoreOfThe, air: t.theAirOfThe }}
           />
-          <Field name="at" label="When" kind="time" optional hint="Empty means now." />
+          <Field name="at" label={common.when} kind="time" optional hint={common.emptyMeansNow} />
         </OperationForm>
       </section>
-      <Fold class="sheet" open={proven !== null} title="Take it out">
+      <Fold class="sheet" open={proven !== null} title={t.takeItOut}>
         <p class="soft small">
-          {proven
-            ? 'What its readings prove is written down with it.'
-            : 'Its readings prove no cycle yet: out now, it is not cleared.'}
-          To thaw it with a forecast, <a class="link" href="/freeze/thaw?piece={view.piece.id}">begin a thaw</a> instead.
+          {t.toThawItWith(proven ? t.whatItsReadingsProve : t.itsReadingsProveNo)}
+          <a class="link" href="/freeze/thaw?piece={view.piece.id}">{t.beginAThaw}</a>
+          {t.instead}
         </p>
-        <OperationForm
-          operation="end-freeze"
-          piece={view.piece}
-          submit={proven ? 'Release it' : 'Take it out, not cleared'}
-        >
-          <Field name="place" label="Where to" optional among={places} placeholder="Drawer 1" />
-          <Field name="note" label="Note" optional />
+        <OperationForm operation="end-freeze" piece={view.piece} submit={proven ? t.releaseIt : t.takeItOutNot}>
+          <Field name="place" label={common.whereTo} optional among={places} placeholder={common.drawer} />
+          <Field name="note" label={common.note} optional />
         </OperationForm>
       </Fold>
     {/if}
-    <p><a class="link" href="/freeze/record/{view.piece.id}">The freezing record</a>, to print or to show.</p>
+    <p><a class="link" href="/freeze/record/{view.piece.id}">{t.theFreezingRecord}</a>{t.toPrintOrTo}</p>
     {#if freeze.mates.length > 0}
       <section class="sheet">
-        <h2>With it in {run.plan.place}</h2>
+        <h2>{t.withItIn(run.plan.place)}</h2>
         <ul>
           {#each freeze.mates as mate (mate.id)}
             <li>
               <a class="link" href="/freeze?piece={mate.id}">{mate.name}</a>
-              <span class="soft">since {dayAndTime(mate.since, zone)}</span>
+              <span class="soft">{t.since(say.dayAndTime(mate.since))}</span>
             </li>
           {/each}
         </ul>
       </section>
     {/if}
     <section class="sheet">
-      <h2>Readings by hand</h2>
+      <h2>{t.readingsByHand}</h2>
       <Table>
         <tbody>
           {#each [...hand].sort((a, b) => b.at - a.at).slice(0, 40) as reading (reading.seq)}
             <tr>
-              <td class="soft">{dayAndTime(reading.at, zone)}</td>
+              <td class="soft">{say.dayAndTime(reading.at)}</td>
               <td
-                >{formatTemperature(reading.celsius, units)}
-                <span class="soft">{reading.probe}, as typed “{reading.typed}”</span></td
+                >{say.temperature(reading.celsius)}
+                <span class="soft">{t.asTyped(reading.probe, reading.typed)}</span></td
               >
               <td class="soft">{names[reading.by] ?? reading.by}</td>
             </tr>
-          {:else}<tr
-              ><td class="soft">None{freeze.readings ? '; a logger speaks for it' : ': the clock has not begun'}.</td
-              ></tr
-            >{/each}
+          {:else}<tr><td class="soft">{t.none(freeze.readings ? t.aLoggerSpeaksFor : t.theClockHasNot)}</td></tr>{/each}
         </tbody>
       </Table>
     </section>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { freezeStart as t } from '$lib/words/screens/freeze.ts';
   import Table from '$lib/ui/kit/Table.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { thickest } from '$lib/core/bench/breakdown/depth.ts';
@@ -16,7 +18,6 @@
   import OperationForm from '../controls/OperationForm.svelte';
   import PieceTicks from '../controls/PieceTicks.svelte';
   import ForecastDrawing from './ForecastDrawing.svelte';
-  import { dayAndTime, formatDuration, formatLength, formatTemperature } from '../format.ts';
   import type { forecastFreeze } from '$lib/server/plans/freeze.ts';
 
   /** A load on its way into a freezer: what, where, which cycle, and what is to be expected of it. */
@@ -27,7 +28,6 @@
     sensors,
     cycles,
     units,
-    zone,
     now
   }: {
     view: PieceView;
@@ -36,7 +36,6 @@
     sensors: readonly { id: string; name: string; place: string }[];
     cycles: readonly { value: string; name: string }[];
     units: UnitPreferences;
-    zone: string;
     now: number;
   } = $props();
 
@@ -99,11 +98,11 @@
 
 <div class="halves">
   <section class="sheet">
-    <h2>Put {view.piece.made.name} in a freezer</h2>
+    <h2>{t.putInAFreezer(view.piece.made.name)}</h2>
     <OperationForm
       operation="start-freeze"
       piece={view.piece}
-      submit={others.length > 0 ? `Into the freezer, ${others.length + 1} pieces` : 'Into the freezer'}
+      submit={others.length > 0 ? t.intoTheFreezerPieces(others.length + 1) : t.intoTheFreezer}
       tone="ember"
       also={{ others: others.join(',') }}
     >
@@ -125,10 +124,10 @@
         <PlanField
           {draft}
           name="lie"
-          hint={draft.texts.lie === 'unknown' && others.length > 0 ? 'reckoned as one block until you say' : ''}
+          hint={draft.texts.lie === 'unknown' && others.length > 0 ? t.reckonedAsOneBlock : ''}
         />
         {#if draft.texts.lie === 'stacked'}<PlanField {draft} name="stack" />{/if}
-        <PlanField {draft} name="thickness" hint={view.piece.depth ? 'of its measured depth' : ''} />
+        <PlanField {draft} name="thickness" hint={view.piece.depth ? t.ofItsMeasuredDepth : ''} />
         <PlanField {draft} name="startCore" />
         {#if sensors.length > 0}
           <Field
@@ -137,65 +136,60 @@
             hint={FREEZE_FIELDS.coreSensor.hint}
             kind="choice"
             bind:value={draft.texts.coreSensor}
-            options={[{ value: '', name: 'none' }, ...sensors.map(({ id, name }) => ({ value: id, name }))]}
+            options={[{ value: '', name: t.none }, ...sensors.map(({ id, name }) => ({ value: id, name }))]}
           />
         {/if}
       </div>
     </OperationForm>
     {#if pieces.length > 0}
-      <Fold title="More pieces go in with it{others.length > 0 ? `: ${others.length}` : ''}">
-        <PieceTicks {pieces} {units} bind:picked={others} />
+      <Fold title={t.morePiecesGoIn(others.length > 0 ? `: ${others.length}` : '')}>
+        <PieceTicks {pieces} bind:picked={others} />
       </Fold>
     {/if}
   </section>
   <section class="sheet" aria-live="polite">
-    <h2>When the core arrives</h2>
+    <h2>{t.whenTheCoreArrives}</h2>
     {#if forecast?.arrival}
       <p class="figure">
-        {formatDuration(forecast.arrival.likely)}
-        <small>likely, to {formatTemperature(forecast.target, units)}</small>
+        {say.span(forecast.arrival.likely)}
+        <small>{t.likelyTo(say.temperature(forecast.target))}</small>
       </p>
       <p>
-        Between {formatDuration(forecast.arrival.low)} and {formatDuration(forecast.arrival.high)}. The slow end counts
-        until a core reading says better.
+        {t.betweenAndTheSlow(say.span(forecast.arrival.low), say.span(forecast.arrival.high))}
       </p>
       {#if mine?.complete}
         <p class="window" data-earliest>
-          Raw at the earliest <b>{dayAndTime(now + mine.complete.high * 1000, zone)}</b>, if the log proves every hour;
-          by the likely core {dayAndTime(now + mine.complete.likely * 1000, zone)}.
+          {t.rawAtTheEarliest} <b>{say.dayAndTime(now + mine.complete.high * 1000)}</b>{t.ifTheLogProves(
+            say.dayAndTime(now + mine.complete.likely * 1000)
+          )}
         </p>
       {/if}
-      <ForecastDrawing {forecast} limit={forecast.target} beside="medium" {now} {zone} {units} />
+      <ForecastDrawing {forecast} limit={forecast.target} beside="medium" {now} />
       <p class="soft small">
-        Pham (1986): {forecast.pham ? formatDuration(forecast.pham.likely) : 'no answer'}; simulated on the enthalpy: {forecast.simulated
-          ? formatDuration(forecast.simulated.likely)
-          : 'no answer'}. Band of both over air, packing and method; the slower counts. On flat pieces the formula reads
-        up to a fifth longer.
+        {t.phamSimulatedOnThe(
+          forecast.pham ? say.span(forecast.pham.likely) : t.noAnswer,
+          forecast.simulated ? say.span(forecast.simulated.likely) : t.noAnswer
+        )}
       </p>
     {:else if forecast}
       <p class="trouble" data-cannot>
-        This freezer cannot do it: for {cycleName(forecast.cycle.id)} its air has to be {formatTemperature(
-          mine?.needsAir ?? forecast.target - 1,
-          units
-        )} or colder. In air of the target itself the core creeps towards it and never arrives.
+        {t.thisFreezerCannotDo(cycleName(forecast.cycle.id), say.temperature(mine?.needsAir ?? forecast.target - 1))}
       </p>
       <ul class="could">
         {#each able as { name, chance } (name + chance.cycle.id)}
           <li>
-            <b>{name}</b> could: {cycleName(chance.cycle.id)}, complete {dayAndTime(
-              now + chance.complete!.high * 1000,
-              zone
-            )} at the slow end.
+            <b>{name}</b>
+            {t.couldCompleteAtThe(cycleName(chance.cycle.id), say.dayAndTime(now + chance.complete!.high * 1000))}
           </li>
         {/each}
         {#each forecast.chances.filter(({ complete }) => complete) as chance (chance.cycle.id)}
-          <li>This freezer could: {cycleName(chance.cycle.id)}.</li>
+          <li>{t.thisFreezerCould(cycleName(chance.cycle.id))}</li>
         {/each}
-        <li>A colder set point could: {formatTemperature(mine?.needsAir ?? forecast.target - 1, units)}.</li>
-        <li>A supplier who freezes it and states temperature and time in writing could; so could the pan.</li>
+        <li>{t.aColderSetPoint(say.temperature(mine?.needsAir ?? forecast.target - 1))}</li>
+        <li>{t.aSupplierWhoFreezes}</li>
       </ul>
     {:else}
-      <p class="soft">{trouble || 'Give the thickness, and the forecast stands here.'}</p>
+      <p class="soft">{trouble || t.giveTheThicknessAnd}</p>
     {/if}
     {#if forecast}
       {#each forecast.load as warning (warning.code)}
@@ -204,29 +198,28 @@
         </p>
       {/each}
       <Table>
-        <thead><tr><th>Cycle</th><th>Air it needs</th><th>Complete, likely to slow</th></tr></thead>
+        <thead><tr><th>{t.cycle}</th><th>{t.airItNeeds}</th><th>{t.completeLikelyToSlow}</th></tr></thead>
         <tbody>
           {#each forecast.chances as chance (chance.cycle.id)}
             <tr>
               <td>{cycleName(chance.cycle.id)}</td>
-              <td>{formatTemperature(chance.needsAir, units)}</td>
+              <td>{say.temperature(chance.needsAir)}</td>
               <td>
-                {#if chance.complete}{dayAndTime(now + chance.complete.likely * 1000, zone)} to {dayAndTime(
-                    now + chance.complete.high * 1000,
-                    zone
-                  )}{:else}not in this air{/if}
+                {#if chance.complete}{t.to(
+                    say.dayAndTime(now + chance.complete.likely * 1000),
+                    say.dayAndTime(now + chance.complete.high * 1000)
+                  )}{:else}{t.notInThisAir}{/if}
               </td>
             </tr>
           {/each}
         </tbody>
       </Table>
       {#if forecast.thinner !== null && forecast.arrival && forecast.arrival.likely > 8 * 3600}
-        <p class="soft small">Cut to {formatLength(forecast.thinner, units)}, the core would likely be there in 8 h.</p>
+        <p class="soft small">{t.cutToTheCore(say.length(forecast.thinner))}</p>
       {/if}
     {/if}
     <p class="caution">
-      The clock starts when the core is at temperature, not when the door shuts. Salt, lime, vinegar, wasabi and spirits
-      kill no worms. Guidance only: your local code decides.
+      {t.theClockStartsWhen}
     </p>
   </section>
 </div>

@@ -1,7 +1,9 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { importJob as t } from '$lib/words/screens/cold.ts';
   import Button from '$lib/ui/kit/Button.svelte';
   import Table from '$lib/ui/kit/Table.svelte';
-  import { dayAndTime } from '$lib/ui/format.ts';
   import { ROW_WORDS } from '$lib/words/cold.ts';
   import { errorSentence } from '$lib/words/errors.ts';
   import type { importing } from './import.svelte.ts';
@@ -10,12 +12,10 @@
   let {
     run,
     taking,
-    zone,
     sensors
   }: {
     run: ReturnType<typeof importing>;
     taking: boolean;
-    zone: string;
     sensors: readonly { readonly id: string; readonly name: string }[];
   } = $props();
   const count = (value: number) => value.toLocaleString('en-GB');
@@ -27,10 +27,10 @@
     {#if taking}
       <p class="figure">
         {count(run.job.state === 'reading' ? run.job.rows : run.job.kept + run.job.known)}
-        <small>{run.job.state === 'reading' ? 'rows read' : 'readings kept'}</small>
+        <small>{run.job.state === 'reading' ? t.rowsRead : t.readingsKept}</small>
       </p>
-      <progress max={run.job.size} value={run.job.bytes} aria-label="How much of the file is read"></progress>
-      <p><Button onclick={() => run.stop()}>Stop</Button></p>
+      <progress max={run.job.size} value={run.job.bytes} aria-label={t.howMuchOfThe}></progress>
+      <p><Button onclick={() => run.stop()}>{t.stop}</Button></p>
     {:else}
       {#if run.job.state === 'failed' && run.job.trouble}
         <p class="trouble" role="alert">{errorSentence(run.job.trouble.code, run.job.trouble.details)}</p>
@@ -40,7 +40,7 @@
       {#if run.job.report}
         {@const report = run.job.report}
         <p class="figure" data-kept={run.job.kept}>
-          {count(run.job.kept)} <small>readings kept of {count(report.rows)} rows</small>
+          {count(run.job.kept)} <small>{t.readingsKeptOfRows(count(report.rows))}</small>
         </p>
         <Table>
           <tbody>
@@ -48,27 +48,24 @@
               <tr>
                 <td>{sensors.find(({ id }) => id === sensor.sensor)?.name ?? sensor.sensor}</td>
                 <td>
-                  {sensor.from === null
-                    ? 'nothing'
-                    : `${dayAndTime(sensor.from, zone)} to ${dayAndTime(sensor.to!, zone)}`}; {count(sensor.duplicates)} twice
-                  over, {count(sensor.conflicts)} of one instant with another figure (the warmer kept), {count(
-                    sensor.gaps
+                  {t.twiceOverOfOne(
+                    sensor.from === null ? 'nothing' : t.to(say.dayAndTime(sensor.from), say.dayAndTime(sensor.to!)),
+                    count(sensor.duplicates),
+                    count(sensor.conflicts),
+                    count(sensor.gaps)
                   )}
-                  gaps
                 </td>
               </tr>
             {/each}
           </tbody>
         </Table>
         <p class="soft">
-          {run.job.known > 0 ? `${count(run.job.known)} were known already. ` : ''}{report.unsorted > 0
-            ? `${count(report.unsorted)} rows stood before their time. `
-            : ''}{report.repeatedHour > 0
-            ? `${count(report.repeatedHour)} rows lie in the hour that autumn repeats: taken in the file’s order.`
-            : ''}
+          {run.job.known > 0 ? t.wereKnownAlready(count(run.job.known)) : ''}{report.unsorted > 0
+            ? t.rowsStoodBeforeTheir(count(report.unsorted))
+            : ''}{report.repeatedHour > 0 ? t.rowsLieInThe(count(report.repeatedHour)) : ''}
         </p>
         {#if Object.keys(report.counts).length > 0}
-          <h3>Not taken</h3>
+          <h3>{t.notTaken}</h3>
           <Table data-refused>
             <tbody>
               {#each Object.entries(report.counts) as [code, number] (code)}
@@ -78,7 +75,7 @@
                     {ROW_WORDS[code] ?? code}: {report.troubles
                       .filter((each) => each.code === code)
                       .slice(0, 6)
-                      .map(({ row, seen }) => `row ${row}${seen ? ` “${seen}”` : ''}`)
+                      .map(({ row, seen }) => t.row(row, seen ? ` “${seen}”` : ''))
                       .join(', ')}{number > 6 ? ', …' : ''}
                   </td>
                 </tr>
@@ -88,8 +85,8 @@
         {/if}
       {/if}
       <p class="buttons">
-        <Button tone="ember" onclick={() => run.again()}>Another file</Button>
-        <a class="link" href="/freeze/places">Cold places</a>
+        <Button tone="ember" onclick={() => run.again()}>{t.anotherFile}</Button>
+        <a class="link" href="/freeze/places">{common.coldPlaces}</a>
       </p>
     {/if}
   </section>

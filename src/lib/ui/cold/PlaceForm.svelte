@@ -1,7 +1,8 @@
 <script lang="ts">
+  import { common } from '$lib/words/screens/common.ts';
+  import { placeForm as t } from '$lib/words/screens/cold.ts';
   import { PLACE_KINDS } from '$lib/core/activity/cold/bodies.ts';
   import { AIR_CLASS_IDS } from '$lib/core/activity/freeze/lists.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { Place } from '$lib/core/activity/cold/fold.ts';
   import { AIR_WORDS } from '$lib/words/cold.ts';
   import { PLACE_KIND_WORDS } from '$lib/words/cuts.ts';
@@ -10,9 +11,9 @@
   import { startWith, temperatureUnits } from '../units.ts';
 
   /** A place set up, or a new one. */
-  let { place = null, units }: { place?: Place | null; units: UnitPreferences } = $props();
+  let { place = null }: { place?: Place | null } = $props();
   const degrees = (value: { si: number } | null | undefined) =>
-    value ? startWith('temperature', value.si, units) : ['', undefined];
+    value ? startWith('temperature', value.si) : ['', undefined];
   const [setPoint, setUnit] = $derived(degrees(place?.setPoint));
   const [warn, warnUnit] = $derived(degrees(place?.warnAbove));
 </script>
@@ -21,72 +22,72 @@
   operation="set-place"
   also={{ id: place?.id }}
   subject={place?.id ?? 'new-place'}
-  submit={place ? 'Set it so' : 'Name this place'}
+  submit={place ? t.setItSo : t.nameThisPlace}
 >
   <div class="fields broad">
     <Field
       name="name"
-      label="Name"
-      placeholder="Drawer 2, left"
+      label={common.name}
+      placeholder={t.drawerLeft}
       value={place?.name ?? ''}
-      hint={place ? 'Called otherwise, it stays the same place: what lay in it lies in it still.' : ''}
+      hint={place ? t.calledOtherwiseItStays : ''}
     />
     <Field
       name="kind"
-      label="Kind"
+      label={common.kind}
       kind="choice"
       value={place?.kind ?? 'drawer'}
       options={PLACE_KINDS.map((value) => ({ value, name: PLACE_KIND_WORDS[value] ?? value }))}
     />
     <Field
       name="setPoint"
-      label="Set point"
+      label={t.setPoint}
       kind="quantity"
       optional
-      units={temperatureUnits(units)}
+      units={temperatureUnits()}
       value={setPoint}
       unit={setUnit}
     />
     <Field
       name="airClass"
-      label="What moves the air"
+      label={t.whatMovesTheAir}
       kind="choice"
       value={place?.airClass ?? ''}
       options={[
-        ...(place ? [] : [{ value: '', name: 'as usual for its kind' }]),
+        ...(place ? [] : [{ value: '', name: t.asUsualForIts }]),
         ...AIR_CLASS_IDS.map((value) => ({ value, name: AIR_WORDS[value]! }))
       ]}
     />
     <Field
       name="litres"
-      label="Room, litres"
+      label={t.roomLitres}
       kind="number"
       optional
       value={place?.litres ? String(place.litres) : ''}
     />
     <Field
       name="watts"
-      label="Cooling power, W"
+      label={t.coolingPowerW}
       kind="number"
       optional
-      hint="Heat it carries off, not what it draws."
+      hint={t.heatItCarriesOff}
       value={place?.watts ? String(place.watts) : ''}
     />
     <Field
       name="warnAbove"
-      label="Too warm above"
+      label={t.tooWarmAbove}
       kind="quantity"
       optional
-      hint="Empty: the rule book’s limit for its kind."
-      units={temperatureUnits(units)}
+      hint={t.emptyTheRuleBooks}
+      units={temperatureUnits()}
       value={warn}
       unit={warnUnit}
     />
     <Field
       name="graceMinutes"
-      label="Longer than, min"
+      label={t.longerThanMin}
       kind="number"
-      hint="Doors and defrosts shorter than this are let pass."
+      hint={t.doorsAndDefrostsShorter}
       value={String(place?.graceMinutes ?? 30)}
     />
   </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sensorForm as t } from '$lib/words/screens/cold.ts';
   import type { Sensor } from '$lib/core/activity/cold/fold.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
@@ -11,31 +12,25 @@
   operation="set-sensor"
   also={{ id: sensor?.id }}
   subject={sensor?.id ?? 'new-sensor'}
-  submit={sensor ? 'Set it so' : 'Name this sensor'}
+  submit={sensor ? t.setItSo : t.nameThisSensor}
 >
   <div class="fields broad">
-    <Field
-      name="name"
-      label="Sensor"
-      placeholder="Chest air"
-      hint="As its logger calls it."
-      value={sensor?.name ?? ''}
-    />
+    <Field name="name" label={t.sensor} placeholder={t.chestAir} hint={t.asItsLoggerCalls} value={sensor?.name ?? ''} />
     <Field
       name="place"
-      label="Stands in"
+      label={t.standsIn}
       kind="choice"
       value={sensor?.place ?? ''}
-      options={[{ value: '', name: 'nowhere yet' }, ...places.map(({ name }) => ({ value: name, name }))]}
+      options={[{ value: '', name: t.nowhereYet }, ...places.map(({ name }) => ({ value: name, name }))]}
     />
     <Field
       name="probe"
-      label="Reads"
+      label={t.reads}
       kind="choice"
       value={sensor?.probe ?? 'air'}
-      options={{ air: 'the air', core: 'a core: its probe stands in fish' }}
+      options={{ air: t.theAir, core: t.aCoreItsProbe }}
     />
-    <Field name="accuracy" label="Accurate to ± °C" kind="number" value={String(sensor?.accuracy ?? 0.5)} />
-    <Field name="calibratedOn" label="Calibrated on" kind="date" optional value={sensor?.calibratedOn ?? ''} />
+    <Field name="accuracy" label={t.accurateToC} kind="number" value={String(sensor?.accuracy ?? 0.5)} />
+    <Field name="calibratedOn" label={t.calibratedOn} kind="date" optional value={sensor?.calibratedOn ?? ''} />
   </div>
 </OperationForm>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { field as t } from '$lib/words/screens/controls.ts';
   import Button from '$lib/ui/kit/Button.svelte';
   import { getContext, untrack } from 'svelte';
   import { Input, Textarea } from 'flowbite-svelte';
@@ -76,7 +77,7 @@
     >
   {:else}
     <label for={id}
-      >{label}{#if optional}<span class="soft">&nbsp;· optional</span>{/if}</label
+      >{label}{#if optional}<span class="soft">{t.optional}</span>{/if}</label
     >
     {#if kind === 'choice'}
       <select {...shared} bind:value class="w-full {look}">
@@ -90,7 +91,7 @@
       <div class="pair">
         <input {...shared} class="big {look}" inputmode="decimal" autocomplete="off" bind:value {placeholder} />
         {#if units.length > 1}
-          <select name="{name}:unit" aria-label="Unit of {label}" bind:value={unit} class={look}>
+          <select name="{name}:unit" aria-label={t.unitOf(label)} bind:value={unit} class={look}>
             {#each units as each (each)}<option>{each}</option>{/each}
           </select>
         {:else}

@@ -9,6 +9,7 @@
 </script>
 
 <script lang="ts">
+  import { operationForm as t } from '$lib/words/screens/controls.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
@@ -150,10 +151,10 @@
       busy = false;
       if (result.type === 'success' || result.type === 'redirect') {
         forget();
-        said = 'Done, and in the ledger.';
+        said = t.doneAndInThe;
         if (result.type === 'success') onDone?.((result.data as unknown as FormAnswer)?.result ?? {});
       } else if (result.type === 'error') {
-        said = 'It did not reach the house. What you typed is kept; send it again.';
+        said = t.itDidNotReach;
         return;
       }
       await update({ reset: result.type === 'success' });
@@ -182,17 +183,17 @@
     <div class="trouble" role="alert">
       <p>{answer.message}</p>
       {#if answer.conflict}
-        <Fold open title="Both, side by side">
+        <Fold open title={t.bothSideBySide}>
           <pre>{JSON.stringify(answer.conflict.newer ?? answer.conflict.first, null, 1)}</pre>
           <pre>{JSON.stringify(answer.values, null, 1)}</pre>
-          <a class="link" href={page.url.pathname + page.url.search} data-sveltekit-reload>Look at it as it is now</a>
+          <a class="link" href={page.url.pathname + page.url.search} data-sveltekit-reload>{t.lookAtItAs}</a>
         </Fold>
       {/if}
     </div>
   {/if}
   <div class="send">
     <Button type="submit" disabled={busy} tone={tone === 'plain' ? 'deep' : tone === 'quiet' ? 'plain' : tone}>
-      {busy ? 'Writing …' : submit}
+      {busy ? t.writing : submit}
     </Button>
     <span role="status" class="soft">{said}</span>
   </div>

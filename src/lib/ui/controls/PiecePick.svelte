@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { common } from '$lib/words/screens/common.ts';
+  import { piecePick as t } from '$lib/words/screens/controls.ts';
   import type { PieceChoice } from '$lib/server/facts/choices.ts';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
@@ -18,11 +20,11 @@
 
 {#if pieces.length === 0}
   <p class="sheet">
-    {empty} Whatever is received, and every piece taken from it, lies here to be picked.
-    <a class="link" href="/receive">Receive a lot</a>
+    {t.whateverIsReceivedAnd(empty)}
+    <a class="link" href="/receive">{common.receiveALot}</a>
   </p>
 {:else}
-  <div class="pick" role="group" aria-label="Piece on the bench">
+  <div class="pick" role="group" aria-label={t.pieceOnTheBench}>
     {#each shown as piece (piece.id)}
       <a
         href="{page.url.pathname}?piece={piece.id}"
@@ -38,7 +40,7 @@
       </a>
     {/each}
     {#if pieces.length > shown.length}
-      <p class="soft more">{pieces.length - shown.length} more: find them with <kbd>/</kbd></p>
+      <p class="soft more">{t.moreFindThemWith(pieces.length - shown.length)} <kbd>/</kbd></p>
     {/if}
   </div>
 {/if}

@@ -1,19 +1,17 @@
 <script lang="ts">
-  import { formatMass } from '$lib/ui/format.ts';
+  import * as say from '$lib/words/say.ts';
+  import { pieceTicks as t } from '$lib/words/screens/controls.ts';
   import LevelMark from '../marks/LevelMark.svelte';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { WindowState } from '$lib/core/codes/window.ts';
 
   /** Several pieces to tick, each with its raw window. Named, the ticks are fields of the form around them. */
   let {
     pieces,
-    units,
     picked = $bindable([]),
     name,
     onchange
   }: {
     pieces: readonly { id: string; name: string; grams: number; raw: WindowState }[];
-    units: UnitPreferences;
     picked?: string[];
     name?: string;
     onchange?: () => void;
@@ -28,14 +26,13 @@
       <input type="checkbox" {name} value={piece.id} bind:group={picked} {onchange} />
       <LevelMark state={piece.raw} size={20} />
       <span
-        >{piece.name}<br /><span class="soft"
-          >{piece.id} · <span class="mass">{formatMass(piece.grams, units)}</span></span
+        >{piece.name}<br /><span class="soft">{piece.id} · <span class="mass">{say.mass(piece.grams)}</span></span
         ></span
       >
     </label>
   {/each}
 </div>
-{#if pieces.length > shown.length}<p class="soft">{pieces.length - shown.length} more are not listed.</p>{/if}
+{#if pieces.length > shown.length}<p class="soft">{t.moreAreNotListed(pieces.length - shown.length)}</p>{/if}
 
 <style>
   .ticks {

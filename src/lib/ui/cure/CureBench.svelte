@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { cureBench as t } from '$lib/words/screens/cure.ts';
   import Button from '$lib/ui/kit/Button.svelte';
   import Table from '$lib/ui/kit/Table.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
@@ -15,7 +18,6 @@
   import { untrack } from 'svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
-  import { dayAndTime, formatDuration, until } from '../format.ts';
   import CureCompare from './CureCompare.svelte';
   import CureDepths from './CureDepths.svelte';
   import CureFields from './CureFields.svelte';
@@ -121,63 +123,62 @@
 
 <div class="halves bench">
   <section class="sheet">
-    <h2>The cure</h2>
-    <OperationForm operation="start-cure" piece={view.piece} submit="Begin the cure" tone="ember">
-      <CureFields draft={first} {piece} {recipes} {units} {places} {means} isForm />
+    <h2>{t.theCure}</h2>
+    <OperationForm operation="start-cure" piece={view.piece} submit={t.beginTheCure} tone="ember">
+      <CureFields draft={first} {piece} {recipes} {places} {means} isForm />
       <Field
         name="readyBy"
-        label="Ready by"
+        label={t.readyBy}
         kind="time"
         optional
         bind:value={readyBy}
         hint={begin === null
           ? ends === null
             ? ''
-            : `Begun now, it is through ${dayAndTime(ends, zone)}.`
+            : t.begunNowItIs(say.dayAndTime(ends))
           : begin < now
-            ? `Too late by ${formatDuration((now - begin) / 1000)}: shorten it, cut it thinner, or serve it another day.`
-            : `Start by ${dayAndTime(begin, zone)}, ${until(begin, now)} (with ${LEAD_SECONDS / 60} min to dry and cut).`}
+            ? t.tooLateByShorten(say.span((now - begin) / 1000))
+            : t.startByWithMin(say.dayAndTime(begin), say.until(begin, now), LEAD_SECONDS / 60)}
       />
     </OperationForm>
   </section>
   <section class="sheet" aria-live="off" data-simulated={result ? 'yes' : 'no'}>
     <div class="title">
-      <h2>Salt moving in</h2>
+      <h2>{t.saltMovingIn}</h2>
       {#if !pair.comparing}
-        <Button onclick={compare}>Compare with another plan</Button>
+        <Button onclick={compare}>{t.compareWithAnotherPlan}</Button>
       {/if}
     </div>
     {#if one?.trouble}<p class="trouble" role="alert">{one.trouble}</p>{/if}
     {#if one && result && shown}
-      <CurePicture {result} faces={shown.faces} {target} {units} bind:index={shownAt} />
-      <CureFigures simulation={one} {result} settings={shown} {units} />
-      <h3>By depth, at the end</h3>
+      <CurePicture {result} faces={shown.faces} {target} bind:index={shownAt} />
+      <CureFigures simulation={one} {result} settings={shown} />
+      <h3>{t.byDepthAtThe}</h3>
       <CureDepths
         plans={[
-          { name: pair.comparing ? 'first plan' : 'salt', result },
-          ...(pair.comparing && two?.result ? [{ name: 'second plan', result: two.result }] : [])
+          { name: pair.comparing ? t.firstPlan : t.salt, result },
+          ...(pair.comparing && two?.result ? [{ name: t.secondPlan, result: two.result }] : [])
         ]}
         {target}
-        {units}
       />
       <!-- What is closed is not drawn: a dragged control would have to draw it anew every time. -->
-      <Fold bind:open={zonesOpen} title={result.zones.length > 1 ? 'Grams and hours by zone' : 'Grams and hours'}>
-        {#if zonesOpen}<CureZones {result} settings={shown} {units} />{/if}
+      <Fold bind:open={zonesOpen} title={result.zones.length > 1 ? t.gramsAndHoursBy : t.gramsAndHours}>
+        {#if zonesOpen}<CureZones {result} settings={shown} />{/if}
       </Fold>
-      <Fold bind:open={stepsOpen} title="Steps and clocks">
+      <Fold bind:open={stepsOpen} title={t.stepsAndClocks}>
         {#if stepsOpen}<Table>
             <tbody>
               {#each steps as step (step.id)}
                 <tr>
-                  <td>{step.seconds === 0 ? 'at once' : `after ${formatDuration(step.seconds)}`}</td>
+                  <td>{step.seconds === 0 ? t.atOnce : t.after(say.span(step.seconds))}</td>
                   <td>{cureStepWords(step.code)}</td>
-                  <td class="soft">{dayAndTime((begin ?? now) + step.seconds * 1000, zone)}</td>
+                  <td class="soft">{say.dayAndTime((begin ?? now) + step.seconds * 1000)}</td>
                 </tr>
               {/each}
             </tbody>
           </Table>{/if}
       </Fold>
-    {:else if !one?.trouble}<p class="soft">Computing …</p>{/if}
+    {:else if !one?.trouble}<p class="soft">{common.computing}</p>{/if}
   </section>
 </div>
 {#if pair.comparing && two}
@@ -185,8 +186,6 @@
     {second}
     {piece}
     {recipes}
-    {units}
-    {zone}
     {now}
     {wantedAt}
     leadSeconds={LEAD_SECONDS}

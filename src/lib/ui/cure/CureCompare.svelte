@@ -1,4 +1,6 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { cureCompare as t } from '$lib/words/screens/cure.ts';
   import Table from '$lib/ui/kit/Table.svelte';
   import { page } from '$app/state';
   import { programmeSeconds, startBy } from '$lib/core/bench/cure/changes.ts';
@@ -6,10 +8,8 @@
   import { thinEnd } from '$lib/core/bench/cure/plan.ts';
   import type { School } from '$lib/core/activity/cure/lists.ts';
   import type { RecipeBody } from '$lib/core/activity/cure/recipe-body.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { SCHOOL_WORDS } from '$lib/words/cure.ts';
   import { sentence } from '$lib/words/findings.ts';
-  import { dayAndTime, formatDuration, formatMass } from '../format.ts';
   import Beside from '../plan/Beside.svelte';
   import CureFields from './CureFields.svelte';
   import CurePicture from './CurePicture.svelte';
@@ -22,8 +22,6 @@
     second,
     piece,
     recipes,
-    units,
-    zone,
     now,
     wantedAt,
     leadSeconds,
@@ -35,8 +33,6 @@
     second: CureDraft;
     piece: CureSubject;
     recipes: readonly { id: string; name: string; school: School; recipe: RecipeBody }[];
-    units: UnitPreferences;
-    zone: string;
     now: number;
     wantedAt: number | null;
     leadSeconds: number;
@@ -48,8 +44,7 @@
 
   let shownAt = $state(47);
   const percent = (value: number) => `${value.toFixed(value < 1 ? 2 : 1)} %`;
-  const after = (hours: number | null) =>
-    hours === null ? 'not within what was followed' : formatDuration(hours * 3600);
+  const after = (hours: number | null) => (hours === null ? t.notWithinWhatWas : say.span(hours * 3600));
   const plans = $derived(
     [one, two].map((simulation) => {
       const { result, shown, band } = simulation;
@@ -67,43 +62,43 @@
   );
   type Plan = NonNullable<(typeof plans)[number]>;
   const rows: readonly { name: string; of: (plan: Plan) => string }[] = $derived([
-    { name: 'School', of: ({ shown }) => SCHOOL_WORDS[shown.method].name },
+    { name: t.school, of: ({ shown }) => SCHOOL_WORDS[shown.method].name },
     {
-      name: 'Salt, sugar',
-      of: ({ result }) => `${formatMass(result.saltGrams, units)}, ${formatMass(result.sugarGrams, units)}`
+      name: t.saltSugar,
+      of: ({ result }) => `${say.mass(result.saltGrams)}, ${say.mass(result.sugarGrams)}`
     },
-    { name: 'Hours in all', of: ({ result }) => formatDuration(programmeSeconds(result.stages)) },
+    { name: t.hoursInAll, of: ({ result }) => say.span(programmeSeconds(result.stages)) },
     {
-      name: wantedAt === null ? 'Begun now, ready' : 'Start by',
+      name: wantedAt === null ? t.begunNowReady : t.startBy,
       of: ({ result }) =>
         wantedAt === null
-          ? dayAndTime(now + programmeSeconds(result.stages) * 1000, zone)
-          : dayAndTime(startBy(wantedAt, result.stages, leadSeconds), zone)
+          ? say.dayAndTime(now + programmeSeconds(result.stages) * 1000)
+          : say.dayAndTime(startBy(wantedAt, result.stages, leadSeconds))
     },
-    { name: 'Salt, on average', of: ({ result, band }) => withBand(result.end.meanPercent, band?.meanSaltPercent) },
-    { name: 'At the face', of: ({ result }) => percent(result.end.surfacePercent) },
+    { name: t.saltOnAverage, of: ({ result, band }) => withBand(result.end.meanPercent, band?.meanSaltPercent) },
+    { name: t.atTheFace, of: ({ result }) => percent(result.end.surfacePercent) },
     {
-      name: 'Middle of the thickest',
+      name: t.middleOfTheThickest,
       of: ({ result, band }) => withBand(result.end.middlePercent, band?.middleSaltPercent)
     },
-    { name: 'Thin end, on average', of: ({ thin }) => percent(thin.meanPercent) },
-    { name: 'Middle reaches what is wanted', of: ({ result }) => after(result.middleReachesHours) },
-    { name: 'Evened out', of: ({ result }) => after(result.evenHours) },
-    { name: 'Weight after', of: ({ result }) => formatMass(result.end.gramsAfter, units) },
-    { name: 'Water-phase salt, least', of: ({ result, band }) => withBand(result.end.leastWps, band?.leastWps) },
-    { name: 'Water activity', of: ({ result }) => result.meanWaterActivity.toFixed(3) },
+    { name: t.thinEndOnAverage, of: ({ thin }) => percent(thin.meanPercent) },
+    { name: t.middleReachesWhatIs, of: ({ result }) => after(result.middleReachesHours) },
+    { name: t.evenedOut, of: ({ result }) => after(result.evenHours) },
+    { name: t.weightAfter, of: ({ result }) => say.mass(result.end.gramsAfter) },
+    { name: t.waterPhaseSaltLeast, of: ({ result, band }) => withBand(result.end.leastWps, band?.leastWps) },
+    { name: t.waterActivity, of: ({ result }) => result.meanWaterActivity.toFixed(3) },
     {
-      name: 'Risk',
+      name: t.risk,
       of: ({ notes }) => notes.map(({ code, seen }) => sentence({ code, seen }, page.data.house.units)).join(' ')
     }
   ]);
   const withBand = (value: number, band: { low: number; high: number } | undefined) =>
-    band ? `${percent(value)} (${percent(band.low)} to ${percent(band.high)})` : percent(value);
+    band ? t.to(percent(value), percent(band.low), percent(band.high)) : percent(value);
 </script>
 
-<Beside name="The second plan" outcome="Side by side" trouble={two.trouble} {onclose}>
+<Beside name={t.theSecondPlan} outcome={t.sideBySide} trouble={two.trouble} {onclose}>
   {#snippet fields()}
-    <CureFields draft={second} {piece} {recipes} {units} places={[]} means={{}} />
+    <CureFields draft={second} {piece} {recipes} places={[]} means={{}} />
   {/snippet}
   {#if plans[1]}
     <CurePicture
@@ -111,12 +106,11 @@
       result={plans[1].result}
       faces={plans[1].shown.faces}
       target={plans[1].shown.target * 100}
-      {units}
       bind:index={shownAt}
     />
   {/if}
   <Table>
-    <thead><tr><th></th><th>First plan</th><th>Second plan</th></tr></thead>
+    <thead><tr><th></th><th>{t.firstPlan}</th><th>{t.secondPlan}</th></tr></thead>
     <tbody>
       {#each rows as row (row.name)}
         <tr>

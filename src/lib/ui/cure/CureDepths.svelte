@@ -1,17 +1,13 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { cureDepths as t } from '$lib/words/screens/cure.ts';
   import ChartFrame from '../charts/ChartFrame.svelte';
   import { line, scaleLinear } from 'd3';
   import type { CureResult } from '$lib/core/bench/cure/plan.ts';
   import { thickestZone, thinnestZone } from '$lib/core/bench/cure/zones.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import { formatLength } from '../format.ts';
 
   /** Salt by depth at the end: the thick end, the thin end, and the same of a second plan. */
-  let {
-    plans,
-    target,
-    units
-  }: { plans: readonly { name: string; result: CureResult }[]; target: number; units: UnitPreferences } = $props();
+  let { plans, target }: { plans: readonly { name: string; result: CureResult }[]; target: number } = $props();
 
   const W = 640;
   const H = 210;
@@ -29,7 +25,7 @@
         const salt = Array.from(result.picture.subarray(from, from + result.layers));
         return { name: `${name}${end}`, plan, end, salt, mm: result.zones[zone]!.mm };
       };
-      return thick === thin ? [of(thick, '')] : [of(thick, ', thick end'), of(thin, ', thin end')];
+      return thick === thin ? [of(thick, '')] : [of(thick, t.thickEnd), of(thin, t.thinEnd)];
     })
   );
   const most = $derived(Math.max(target, ...curves.flatMap(({ salt }) => salt)) * 1.05);
@@ -46,28 +42,28 @@
 <ChartFrame
   width={W}
   height={H}
-  says="Salt by depth at the end. {curves
-    .map(({ name, salt }) => `${name}: ${percent(salt[0]!)} at the face, ${percent(salt.at(-1)!)} at the inside`)
-    .join('; ')}."
+  says={t.saltByDepthAt(
+    curves.map(({ name, salt }) => t.atTheFaceAt(name, percent(salt[0]!), percent(salt.at(-1)!))).join('; ')
+  )}
 >
   {#each y.ticks(4) as tick (tick)}
     <line class="grid" x1={left} x2={right} y1={y(tick)} y2={y(tick)} />
     <text x={left - 6} y={y(tick) + 4} text-anchor="end">{tick}</text>
   {/each}
   <line class="target" x1={left} x2={right} y1={y(target)} y2={y(target)} />
-  <text x={right} y={y(target) - 5} text-anchor="end">wanted inside</text>
+  <text x={right} y={y(target) - 5} text-anchor="end">{t.wantedInside}</text>
   {#each curves as curve (curve.name)}
     <path class="curve plan{curve.plan}" class:thin={curve.end.includes('thin')} d={path(curve.salt)} />
   {/each}
-  <text x={left} y={bottom + 18}>face</text>
-  <text x={right} y={bottom + 18} text-anchor="end">middle, or skin</text>
+  <text x={left} y={bottom + 18}>{t.face}</text>
+  <text x={right} y={bottom + 18} text-anchor="end">{t.middleOrSkin}</text>
   <text x="4" y="10">%</text>
   {#snippet caption()}
     <span class="key">
       {#each curves as curve (curve.name)}
         <span
           ><span class="mark plan{curve.plan}" class:thin={curve.end.includes('thin')}></span>
-          {curve.name} <span class="soft">({formatLength(curve.mm, units)})</span></span
+          {curve.name} <span class="soft">({say.length(curve.mm)})</span></span
         >
       {/each}
     </span>

@@ -1,17 +1,18 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { cureFields as t } from '$lib/words/screens/cure.ts';
   import Slide from '$lib/ui/kit/Slide.svelte';
   import Select from '$lib/ui/kit/Select.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { brineFigures, partsOf, rateOf } from '$lib/core/bench/cure/brine.ts';
   import { SCHOOL_IDS, type School } from '$lib/core/activity/cure/lists.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { CURE_ASKS } from '$lib/core/activity/cure/plan.ts';
   import type { CureSubject } from '$lib/core/bench/cure/settings.ts';
   import { CANNOT_TELL, SCHOOL_WORDS } from '$lib/words/cure.ts';
   import { page } from '$app/state';
   import { ALSO_HINT } from '$lib/words/notices.ts';
   import IngredientsField from '../controls/IngredientsField.svelte';
-  import { formatLength, formatMass, formatTemperature } from '../format.ts';
   import PlanField from '../plan/PlanField.svelte';
   import type { CureDraft } from './draft.svelte.ts';
 
@@ -20,7 +21,6 @@
     draft,
     piece,
     recipes,
-    units,
     places,
     means,
     isForm = false
@@ -28,7 +28,6 @@
     draft: CureDraft;
     piece: CureSubject;
     recipes: readonly { id: string; name: string; school: School; recipe: Parameters<CureDraft['take']>[1] }[];
-    units: UnitPreferences;
     places: readonly { id: string; name: string }[];
     /** What each place was on average in the last day, °C. */
     means: Readonly<Record<string, number>>;
@@ -62,7 +61,7 @@
     const strength = number(set.salt ?? '') / 100;
     return method === 'brine' && strength > 0 && strength <= 0.2639 ? brineFigures(strength) : null;
   });
-  const grams = (share: number) => formatMass(share * piece.grams, units);
+  const grams = (share: number) => say.mass(share * piece.grams);
   function pick(id: string) {
     const found = recipes.find((each) => each.id === id);
     if (found) draft.take(found.id, found.recipe);
@@ -71,7 +70,7 @@
   const mean = $derived(means[set.place ?? '']);
 </script>
 
-<div class="schools" role="radiogroup" aria-label="School">
+<div class="schools" role="radiogroup" aria-label={common.school}>
   {#each schools as school (school.value)}
     <label class:on={method === school.value}>
       <input
@@ -87,9 +86,9 @@
 </div>
 <p class="soft what">{SCHOOL_WORDS[method].what}</p>
 <label class="book">
-  <span>From the recipe book</span>
+  <span>{t.fromTheRecipeBook}</span>
   <Select name={isForm ? 'recipe' : undefined} value={set.recipe} onchange={(event) => pick(event.currentTarget.value)}>
-    <option value="">as set here</option>
+    <option value="">{t.asSetHere}</option>
     {#each recipes.filter(({ school }) => school === method) as recipe (recipe.id)}
       <option value={recipe.id}>{recipe.name}</option>
     {/each}
@@ -103,63 +102,66 @@
   </Select>
   {#if draft.madeFor}
     <small class="soft plain" data-made-for
-      >Its hours are for {formatLength(draft.madeFor.mm, units)}, {draft.madeFor.faces === 1
-        ? 'skin on'
-        : 'both faces open'}; a thicker piece takes longer: see when its middle gets there.</small
+      >{t.itsHoursAreFor(say.length(draft.madeFor.mm), draft.madeFor.faces === 1 ? t.skinOn : t.bothFacesOpen)}</small
     >
   {/if}
 </label>
 <div class="fields">
   <PlanField {draft} name="salt" />
   {#if isAsked('parts')}
-    <PlanField
-      {draft}
-      name="parts"
-      hint={set.parts === '' ? 'or the sugar by itself, below' : ''}
-      among={['1:1', '2:1', '1:2']}
-    />
+    <PlanField {draft} name="parts" hint={set.parts === '' ? t.orTheSugarBy : ''} among={['1:1', '2:1', '1:2']} />
     {#if isAsked('rateMeans')}<PlanField {draft} name="rateMeans" />{/if}
   {/if}
   {#each dose as name (name)}
-    <PlanField {draft} {name} hint={name === 'bathTimes' ? `here ${grams(number(set.bathTimes ?? ''))}` : undefined} />
+    <PlanField {draft} {name} hint={name === 'bathTimes' ? t.here(grams(number(set.bathTimes ?? ''))) : undefined} />
   {/each}
 </div>
 {#if readings}
   <p class="soft effect" data-readings>
-    {set.salt} % at {set.parts}: as the salt’s rate {grams(readings.salt.salt)} salt and {grams(readings.salt.sugar)} sugar;
-    as the mix’s {grams(readings.mix.salt)} and {grams(readings.mix.sugar)}. Cooks mean either: ask.
+    {t.atAsTheSalts(
+      set.salt ?? '',
+      set.parts ?? '',
+      grams(readings.salt.salt),
+      grams(readings.salt.sugar),
+      grams(readings.mix.salt),
+      grams(readings.mix.sugar)
+    )}
   </p>
 {/if}
 {#if brine}
   <p class="soft effect">
-    {set.salt} % by weight is {Math.round(brine.gramsPerLitreOfWater)} g to a litre of water, {Math.round(
-      brine.gramsPerKilogram
-    )} g in a kilogram, {Math.round(brine.salometer)}° salometer, density {brine.density.toFixed(3)}.
+    {t.byWeightIsG(
+      set.salt ?? '',
+      Math.round(brine.gramsPerLitreOfWater),
+      Math.round(brine.gramsPerKilogram),
+      Math.round(brine.salometer),
+      brine.density.toFixed(3)
+    )}
   </p>
 {/if}
 <label class="slide">
-  <span>Drag the time</span>
+  <span>{t.dragTheTime}</span>
   <Slide
     min={method === 'film' ? 0.1 : 1}
     max={most[method]}
     step={method === 'film' ? 0.05 : 1}
     value={number(set.hours ?? '') || 1}
     onslide={(at) => (draft.texts.hours = String(at))}
-    aria-label="Time in hours"
+    aria-label={t.timeInHours}
   />
 </label>
 <div class="fields">
   <PlanField
     {draft}
     name="thickness"
-    hint={piece.profile && set.flat !== 'on' && set.thin === '' ? 'along its measured depth' : ''}
+    hint={piece.profile && set.flat !== 'on' && set.thin === '' ? t.alongItsMeasuredDepth : ''}
   />
-  <PlanField {draft} name="thin" hint={piece.profile ? 'empty: as measured' : 'empty: even'} />
+  <PlanField {draft} name="thin" hint={piece.profile ? t.emptyAsMeasured : t.emptyEven} />
   <PlanField {draft} name="faces" />
   <PlanField
     {draft}
     name="celsius"
-    hint={mean === undefined ? '' : `${set.place}: ${formatTemperature(mean, units)} in the last day`}
+    hint={mean === undefined ? '' : t.inTheLastDay(set.place ?? '', say.temperature(mean))}
   />
   {#if isForm}
     <PlanField {draft} name="place" optional among={places} />
@@ -177,7 +179,7 @@
     hint={ALSO_HINT}
   />
 {/if}
-<Fold title="Where cooks disagree">
+<Fold title={t.whereCooksDisagree}>
   <div class="fields">
     {#if isAsked('dosing')}<PlanField {draft} name="dosing" />{/if}
     {#if isAsked('liquid')}<PlanField {draft} name="liquid" />{/if}
@@ -191,7 +193,7 @@
     <p class="soft effect">{CANNOT_TELL.pressed}</p>
   {/if}
   <p class="soft effect">
-    {CANNOT_TELL.skin} Salt to sugar, the rate, the liquid and the faces: change them, and the figures beside change.
+    {t.saltToSugarThe(CANNOT_TELL.skin)}
   </p>
 </Fold>
 

@@ -1,28 +1,22 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { cureFigures as t } from '$lib/words/screens/cure.ts';
   import Button from '$lib/ui/kit/Button.svelte';
   import Table from '$lib/ui/kit/Table.svelte';
   import { thinEnd, type CureResult, type CureSettings } from '$lib/core/bench/cure/plan.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import { formatDuration, formatMass } from '../format.ts';
   import type { CureSimulation } from './simulation.svelte.ts';
 
   /** What a plan comes to: grams to weigh out, and each figure with the range nine in ten draws fall into. */
-  let {
-    simulation,
-    result,
-    settings,
-    units
-  }: { simulation: CureSimulation; result: CureResult; settings: CureSettings; units: UnitPreferences } = $props();
+  let { simulation, result, settings }: { simulation: CureSimulation; result: CureResult; settings: CureSettings } =
+    $props();
 
   const band = $derived(simulation.band);
   const percent = (value: number) => `${value.toFixed(value < 1 ? 2 : 1)} %`;
   const range = (of: { low: number; high: number } | undefined, show: (value: number) => string) =>
-    of ? `${show(of.low)} to ${show(of.high)}` : simulation.banding ? 'drawing …' : '…';
-  const grams = (value: number) => formatMass(value, units);
+    of ? t.to(show(of.low), show(of.high)) : simulation.banding ? 'drawing …' : '…';
+  const grams = (value: number) => say.mass(value);
   const after = (hours: number | null) =>
-    hours === null
-      ? `not within ${formatDuration(result.followedHours * 3600)}`
-      : `after ${formatDuration(hours * 3600)}`;
+    hours === null ? t.notWithin(say.span(result.followedHours * 3600)) : t.after(say.span(hours * 3600));
   const thin = $derived(thinEnd(result));
   const isWet = $derived(result.bathGrams > 0);
   const end = $derived(result.end);
@@ -30,62 +24,65 @@
 
 <div class="grams">
   {#if settings.method === 'desalt'}
-    <p class="figure">{grams(result.bathGrams)} <small>water, each time</small></p>
+    <p class="figure">{grams(result.bathGrams)} <small>{t.waterEachTime}</small></p>
   {:else}
-    <p class="figure" data-salt>{grams(result.saltGrams)} <small>salt</small></p>
-    {#if result.sugarGrams > 0}<p class="figure">{grams(result.sugarGrams)} <small>sugar</small></p>{/if}
-    {#if isWet}<p class="figure">{grams(result.bathGrams)} <small>in all</small></p>{/if}
+    <p class="figure" data-salt>{grams(result.saltGrams)} <small>{t.salt}</small></p>
+    {#if result.sugarGrams > 0}<p class="figure">{grams(result.sugarGrams)} <small>{t.sugar}</small></p>{/if}
+    {#if isWet}<p class="figure">{grams(result.bathGrams)} <small>{t.inAll}</small></p>{/if}
   {/if}
-  <p class="figure">{grams(end.gramsAfter)} <small>of {grams(settings.grams)} after</small></p>
+  <p class="figure">{grams(end.gramsAfter)} <small>{t.ofAfter(grams(settings.grams))}</small></p>
 </div>
 <Table fixed>
   <thead>
-    <tr><th>At the end, {formatDuration(end.hours * 3600)}</th><th>Likely</th><th>Nine times in ten</th></tr>
+    <tr><th>{t.atTheEnd(say.span(end.hours * 3600))}</th><th>{t.likely}</th><th>{t.nineTimesInTen}</th></tr>
   </thead>
   <tbody>
-    <tr><td>Salt, on average</td><td>{percent(end.meanPercent)}</td><td>{range(band?.meanSaltPercent, percent)}</td></tr
+    <tr
+      ><td>{t.saltOnAverage}</td><td>{percent(end.meanPercent)}</td><td>{range(band?.meanSaltPercent, percent)}</td></tr
     >
     <tr>
-      <td>Salt, middle of the thickest</td><td>{percent(end.middlePercent)}</td>
+      <td>{t.saltMiddleOfThe}</td><td>{percent(end.middlePercent)}</td>
       <td>{range(band?.middleSaltPercent, percent)}</td>
     </tr>
     <tr>
-      <td>Water-phase salt, least anywhere</td><td>{percent(end.leastWps)}</td><td>{range(band?.leastWps, percent)}</td>
+      <td>{t.waterPhaseSaltLeast}</td><td>{percent(end.leastWps)}</td><td>{range(band?.leastWps, percent)}</td>
     </tr>
     <tr>
-      <td>Water-phase salt at the face</td><td>{percent(end.surfaceWps)}</td><td>{range(band?.surfaceWps, percent)}</td>
+      <td>{t.waterPhaseSaltAt}</td><td>{percent(end.surfaceWps)}</td><td>{range(band?.surfaceWps, percent)}</td>
     </tr>
-    <tr><td>Weight after</td><td>{grams(end.gramsAfter)}</td><td>{range(band?.gramsAfter, grams)}</td></tr>
+    <tr><td>{t.weightAfter}</td><td>{grams(end.gramsAfter)}</td><td>{range(band?.gramsAfter, grams)}</td></tr>
     <tr>
-      <td>Middle {settings.method === 'desalt' ? 'falls to' : 'reaches'} {percent(settings.target * 100)}</td>
+      <td>{t.middle(settings.method === 'desalt' ? t.fallsTo : 'reaches', percent(settings.target * 100))}</td>
       <td colspan="2">{after(result.middleReachesHours)}</td>
     </tr>
-    <tr><td>Evened out (face and middle within 0.5 %)</td><td colspan="2">{after(result.evenHours)}</td></tr>
+    <tr><td>{t.evenedOutFaceAnd}</td><td colspan="2">{after(result.evenHours)}</td></tr>
     {#if result.zones.length > 1 && settings.method !== 'desalt'}
       <tr>
-        <td>Thin end has what the thick end will have</td>
+        <td>{t.thinEndHasWhat}</td>
         <td colspan="2" data-thin>{after(thin.finishHours)}</td>
       </tr>
     {/if}
-    <tr><td>Water activity, on average</td><td colspan="2">{result.meanWaterActivity.toFixed(3)}</td></tr>
+    <tr><td>{t.waterActivityOnAverage}</td><td colspan="2">{result.meanWaterActivity.toFixed(3)}</td></tr>
   </tbody>
 </Table>
 {#if simulation.banding}
   <p class="soft drawing">
-    <progress aria-label="Two hundred draws"></progress> two hundred draws …
-    <Button onclick={() => simulation.stop()}>Stop</Button>
+    <progress aria-label={t.twoHundredDraws}></progress>
+    {t.twoHundredDraws2}
+    <Button onclick={() => simulation.stop()}>{t.stop}</Button>
   </p>
 {/if}
 <p class="soft small">
   {#if settings.parameters && settings.parameters.runs > 0}
-    Forecast with what {settings.parameters.runs}
-    {settings.parameters.runs === 1 ? 'cure' : 'cures'} of this house taught ({settings.parameters.from === 'species'
-      ? 'this species'
-      : 'its fat class'}).
+    {t.forecastWithWhatOf(
+      settings.parameters.runs,
+      settings.parameters.runs === 1 ? 'cure' : 'cures',
+      settings.parameters.from === 'species' ? t.thisSpecies : t.itsFatClass
+    )}
   {:else}
-    Forecast with published ranges: no cure of this kind was weighed here yet.
+    {t.forecastWithPublishedRanges}
   {/if}
-  <a class="link" href="/cure/learning">What came out</a>
+  <a class="link" href="/cure/learning">{t.whatCameOut}</a>
 </p>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cureGuide as t } from '$lib/words/screens/cure.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { page } from '$app/state';
   import { guardsOf } from '$lib/core/bench/cure/guards.ts';
@@ -22,28 +23,22 @@
   );
 </script>
 
-<Fold class="sheet guide" title="{words.name}: steps, reasons, mistakes">
+<Fold class="sheet guide" title={t.stepsReasonsMistakes(words.name)}>
   <ol>
     {#each words.steps as step (step.do)}<li><b>{step.do}</b> <span class="soft">{step.why}</span></li>{/each}
   </ol>
-  <p><b>Usual:</b> {words.usual}</p>
-  <p><b>Look at:</b> {words.inspect.join('; ')}.</p>
-  <p><b>Mistakes:</b> {words.mistakes.join('; ')}.</p>
+  <p><b>{t.usual}</b> {words.usual}</p>
+  <p><b>{t.lookAt}</b> {words.inspect.join('; ')}.</p>
+  <p><b>{t.mistakes}</b> {words.mistakes.join('; ')}.</p>
   <p class="soft">
-    Salt diffuses through the water of the flesh (Fick’s second law, 60 layers in each of up to 12 zones). Under laid
-    salt the face stands at saturated brine until the salt is gone, then at a brine that weakens; a bath is finite and
-    stirred; a rest only evens out. Likely diffusivity 3 × 10⁻¹⁰ m²/s at 4 °C for lean fish, drawn from 1.5 to 8 ×
-    10⁻¹⁰, slower in fat, faster in the warm (22.5 kJ/mol) and in thawed flesh. Salt along the length, a paste that is
-    not stirred, and what pressing does are not followed. Bands: 200 seeded draws. Crank 1975; Resnik and Chirife 1988;
-    Ross 1975.
+    {t.saltDiffusesThroughThe}
   </p>
 </Fold>
-<section class="caution" aria-label="Cautions">
+<section class="caution" aria-label={t.cautions}>
   {#each said as guard (guard.code)}<p data-guard={guard.code}>{guard.text}</p>{/each}
-  {#if histamine}<p>A histamine species: every warm minute counts, and no salt undoes it.</p>{/if}
+  {#if histamine}<p>{t.aHistamineSpeciesEvery}</p>{/if}
   <p>
-    The date mark counts from the first day of the cure. Lightly cured fish is not shelf-stable. Guidance only: your
-    local code and licensed practice decide.
+    {t.theDateMarkCounts}
   </p>
 </section>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cureLearned as t } from '$lib/words/screens/cure.ts';
   import ChartFrame from '../charts/ChartFrame.svelte';
   import { scaleLinear } from 'd3';
 
@@ -31,9 +32,7 @@
   <ChartFrame
     width={W}
     height={H}
-    says="{what}: forecast against measurement of {points.length} {points.length === 1
-      ? 'cure'
-      : 'cures'}; {held} came out within the band."
+    says={t.forecastAgainstMeasurementOf(what, points.length, points.length === 1 ? 'cure' : 'cures', held)}
     data-points={points.length}
   >
     {#each x.ticks(5) as tick (tick)}
@@ -53,17 +52,20 @@
       />
       <circle cx={x(point.forecast.likely)} cy={y(point.measured)} r="5.5">
         <title
-          >{point.name}, {point.piece}: forecast {point.forecast.likely.toFixed(1)}, measured {point.measured.toFixed(
-            1
+          >{t.forecastMeasured(
+            point.name,
+            point.piece,
+            point.forecast.likely.toFixed(1),
+            point.measured.toFixed(1)
           )}</title
         >
       </circle>
     {/each}
-    <text x={right} y={H - 8} text-anchor="end">forecast, %</text>
-    <text x="4" y="10">measured, %</text>
+    <text x={right} y={H - 8} text-anchor="end">{t.forecast}</text>
+    <text x="4" y="10">{t.measured}</text>
     {#snippet caption()}
       <span class="soft">
-        {held} of {points.length} within the band that was said (nine in ten is the aim).
+        {t.ofWithinTheBand(held, points.length)}
       </span>
     {/snippet}
   </ChartFrame>

@@ -1,10 +1,10 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { curePicture as t } from '$lib/words/screens/cure.ts';
   import Slide from '$lib/ui/kit/Slide.svelte';
   import Button from '$lib/ui/kit/Button.svelte';
   import type { CureResult } from '$lib/core/bench/cure/plan.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { cureStageWords } from '$lib/words/cure.ts';
-  import { formatLength } from '../format.ts';
   import { frontOf, paint, thicknessShare, toneAt } from './picture.ts';
 
   /** The piece cut along its length, salt by place and depth, scrubbed through time; its thickness is drawn larger than life. */
@@ -12,7 +12,6 @@
     result,
     faces,
     target,
-    units,
     index = $bindable(),
     name = 'The piece cut along its length'
   }: {
@@ -20,7 +19,6 @@
     faces: 1 | 2;
     /** % */
     target: number;
-    units: UnitPreferences;
     index: number;
     name?: string;
   } = $props();
@@ -93,7 +91,13 @@
   const hours = (value: number) => (value < 3 ? `${Math.round(value * 60)} min` : `${value.toFixed(1)} h`);
   const percent = (value: number) => `${value.toFixed(value < 1 ? 2 : 1)} %`;
   const said = $derived(
-    `After ${hours(frame.hours)}, ${cureStageWords(stage)}: at the face ${percent(frame.surfacePercent)}, middle of the thickest ${percent(frame.middlePercent)}, on average ${percent(frame.meanPercent)}`
+    t.afterAtTheFace(
+      hours(frame.hours),
+      cureStageWords(stage),
+      percent(frame.surfacePercent),
+      percent(frame.middlePercent),
+      percent(frame.meanPercent)
+    )
   );
 </script>
 
@@ -107,26 +111,26 @@
       {#if faces === 2}<path class="face" d="M{left} {bottom}H{right}" />
       {:else}<path class="skin" d="M{left} {bottom + 3}H{right}" />{/if}
       {#each fronts as points, run (run)}<polyline class="front" {points} />{/each}
-      <text x={left} y="13">open face</text>
-      <text x={left} y={H - 12}>{faces === 2 ? 'open face' : 'skin, closed'}</text>
-      <text x={right} y={H - 12} text-anchor="end">{formatLength(lengthMm, units)} long</text>
-      <text x={left - 8} y={topAt(0) + 12} text-anchor="end">{formatLength(zones[0]!.mm, units)}</text>
+      <text x={left} y="13">{t.openFace}</text>
+      <text x={left} y={H - 12}>{faces === 2 ? t.openFace2 : t.skinClosed}</text>
+      <text x={right} y={H - 12} text-anchor="end">{t.long(say.length(lengthMm))}</text>
+      <text x={left - 8} y={topAt(0) + 12} text-anchor="end">{say.length(zones[0]!.mm)}</text>
       {#if zones.length > 1}
-        <text x={right} y={topAt(1) - 6} text-anchor="end">{formatLength(zones.at(-1)!.mm, units)}</text>
+        <text x={right} y={topAt(1) - 6} text-anchor="end">{say.length(zones.at(-1)!.mm)}</text>
       {/if}
-      <text x={(left + right) / 2} y={H - 12} text-anchor="middle">thickest zone {formatLength(thick, units)}</text>
+      <text x={(left + right) / 2} y={H - 12} text-anchor="middle">{t.thickestZone(say.length(thick))}</text>
     </svg>
   </div>
   <figcaption>
     <label>
-      <span class="unseen">Hour shown</span>
+      <span class="unseen">{t.hourShown}</span>
       <Slide min="0" max={result.frames.length - 1} value={at} aria-valuetext={said} onslide={(at) => (index = at)} />
     </label>
     <div class="key">
       <span data-cut>{said}.</span>
       {#if result.sweet.length > 0}
         <Button aria-pressed={isSweet} onclick={() => (what = isSweet ? 'salt' : 'sugar')}>
-          Show {isSweet ? 'the salt' : 'the sugar'}
+          {t.show(isSweet ? t.theSalt : t.theSugar)}
         </Button>
       {/if}
       <span class="tones soft">
@@ -137,7 +141,7 @@
             .join(', ')})"
         ></span>
         {percent(most)}
-        {isSweet ? 'sugar' : 'salt'}
+        {isSweet ? t.sugar : t.salt}
         {#if fronts.length > 0}<span class="dash"></span> {percent(target)}{/if}
       </span>
     </div>

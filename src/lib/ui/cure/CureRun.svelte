@@ -1,10 +1,12 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { cureRun as t } from '$lib/words/screens/cure.ts';
   import Button from '$lib/ui/kit/Button.svelte';
   import Table from '$lib/ui/kit/Table.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { HOUR } from '$lib/core/measure/spans.ts';
   import { isPausedAt, stageAt } from '$lib/core/bench/cure/changes.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { CureRunView } from '$lib/server/views/cure.ts';
   import type { PieceView } from '$lib/server/views/piece.ts';
   import { cureStageWords, cureStepWords, METER_WORDS, SALT_TASTE_WORDS, SCHOOL_WORDS } from '$lib/words/cure.ts';
@@ -12,7 +14,6 @@
   import { onMount, untrack } from 'svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
-  import { dayAndTime, formatDuration, formatMass, formatTemperature, until } from '../format.ts';
   import { massUnits } from '../units.ts';
   import CureFigures from './CureFigures.svelte';
   import CureGuide from './CureGuide.svelte';
@@ -27,8 +28,6 @@
     places,
     names,
     histamine,
-    units,
-    zone,
     now
   }: {
     view: PieceView;
@@ -36,8 +35,6 @@
     places: readonly { id: string; name: string }[];
     names: Readonly<Record<string, string>>;
     histamine: boolean;
-    units: UnitPreferences;
-    zone: string;
     now: number;
   } = $props();
 
@@ -73,7 +70,7 @@
   });
   const forecast = $derived(running.now.forecast);
   const percent = (value: number) => `${value.toFixed(value < 1 ? 2 : 1)} %`;
-  const range = (band: { low: number; high: number }) => `${percent(band.low)} to ${percent(band.high)}`;
+  const range = (band: { low: number; high: number }) => t.to(percent(band.low), percent(band.high));
   const options = (words: Readonly<Record<string, string>>) =>
     Object.entries(words).map(([value, name]) => ({ value, name }));
 </script>
@@ -82,27 +79,29 @@
   <section class="sheet" data-running data-simulated={result ? 'yes' : 'no'}>
     <h2>{view.piece.made.name}: {SCHOOL_WORDS[plan.method].noun}</h2>
     <p>
-      {#if plan.method === 'desalt'}Desalting{:else}{formatMass(plan.saltGrams, units)} salt, {formatMass(
-          plan.sugarGrams,
-          units
-        )} sugar on{/if}
-      {formatMass(plan.grams, units)}, since {dayAndTime(run.at, zone)}{plan.place
-        ? ` in ${plan.place}`
-        : ''}{plan.recipe ? `; ${plan.recipe.name}, version ${plan.recipe.version}` : ''}.
+      {#if plan.method === 'desalt'}{t.desalting}{:else}{t.saltSugarOn(
+          say.mass(plan.saltGrams),
+          say.mass(plan.sugarGrams)
+        )}{/if}
+      {t.since(
+        say.mass(plan.grams),
+        say.dayAndTime(run.at),
+        plan.place ? ` in ${plan.place}` : '',
+        plan.recipe ? t.version(plan.recipe.name, plan.recipe.version) : ''
+      )}
     </p>
     <div class="figures">
       <p class="figure" data-stage>
-        {stage ? cureStageWords(stage.stage.id) : 'programme over'}
+        {stage ? cureStageWords(stage.stage.id) : t.programmeOver}
         {#if stage && !stage.stage.open}
-          <small>{formatDuration(Math.max(0, stage.from + stage.stage.seconds - seconds))} left of it</small>
+          <small>{t.leftOfIt(say.span(Math.max(0, stage.from + stage.stage.seconds - seconds)))}</small>
         {/if}
       </p>
-      <p class="figure">{paused ? 'paused' : until(dueAt, now)} <small>due {dayAndTime(dueAt, zone)}</small></p>
+      <p class="figure">{paused ? t.paused : say.until(dueAt, now)} <small>{t.due(say.dayAndTime(dueAt))}</small></p>
     </div>
     {#if plan.readyBy && dueAt > plan.readyBy}
       <p class="trouble">
-        Wanted by {dayAndTime(plan.readyBy, zone)}, through {formatDuration((dueAt - plan.readyBy) / 1000)} later. Shorten
-        it, or say so to the pass.
+        {t.wantedByThroughLater(say.dayAndTime(plan.readyBy), say.span((dueAt - plan.readyBy) / 1000))}
       </p>
     {/if}
     {#if simulation && result && shown}
@@ -110,37 +109,34 @@
         {result}
         faces={plan.faces}
         target={plan.target * 100}
-        {units}
         bind:index={() => chosen ?? nowIndex, (value) => (chosen = value)}
       />
       <p class="soft small">
         {running.readings > 0
-          ? `Simulated in the air of ${plan.place} as it was read, then at ${formatTemperature(plan.celsius, units)}.`
-          : `Simulated at ${formatTemperature(plan.celsius, units)}: no sensor speaks of where it lies.`}
-        {#if chosen !== null}<Button onclick={() => (chosen = null)}>Back to now</Button>{/if}
+          ? t.simulatedInTheAir(plan.place, say.temperature(plan.celsius))
+          : t.simulatedAtNoSensor(say.temperature(plan.celsius))}
+        {#if chosen !== null}<Button onclick={() => (chosen = null)}>{t.backToNow}</Button>{/if}
       </p>
-      <CureFigures {simulation} {result} settings={shown} {units} />
-      <Fold title="By zone"><CureZones {result} settings={shown} {units} /></Fold>
+      <CureFigures {simulation} {result} settings={shown} />
+      <Fold title={t.byZone}><CureZones {result} settings={shown} /></Fold>
     {:else if !running.settings}
       <p class="soft">
-        Begun in an earlier version of this record: forecast {range(forecast.meanSaltPercent)} salt on average, {range(
-          forecast.middleSaltPercent
-        )} in the middle.
+        {t.begunInAnEarlier(range(forecast.meanSaltPercent), range(forecast.middleSaltPercent))}
       </p>
-    {:else}<p class="soft">Computing …</p>{/if}
+    {:else}<p class="soft">{common.computing}</p>{/if}
     {#each run.changes as each (each.seq)}
       <p class="soft" data-change>
-        {dayAndTime(each.at, zone)}, {names[each.by] ?? each.by}: {each.change === 'left'
-          ? `${formatDuration((each.hours ?? 0) * 3600)} from then`
+        {say.dayAndTime(each.at)}, {names[each.by] ?? each.by}: {each.change === 'left'
+          ? t.fromThen(say.span((each.hours ?? 0) * 3600))
           : each.change === 'pause'
-            ? 'paused'
-            : 'taken up again'}{each.note ? ` (${each.note})` : ''}.
+            ? t.paused
+            : t.takenUpAgain}{each.note ? ` (${each.note})` : ''}.
       </p>
     {/each}
   </section>
   <div class="stack">
     <section class="sheet">
-      <h2>Steps</h2>
+      <h2>{common.steps}</h2>
       <Table data-steps>
         <tbody>
           {#each running.now.steps as step (step.id)}
@@ -148,11 +144,11 @@
             {@const at = run.at + step.seconds * 1000}
             <tr class:next={step.id === next?.id}>
               <td>{cureStepWords(step.code)}</td>
-              <td class="soft">{dayAndTime(at, zone)}</td>
+              <td class="soft">{say.dayAndTime(at)}</td>
               <td>
-                {#if was}done {dayAndTime(was.at, zone)}, {names[was.by] ?? was.by}
-                {:else if step.seconds === 0}done at the start
-                {:else if step.id === next?.id && !paused}<b>{until(at, now)}</b>{/if}
+                {#if was}{t.done(say.dayAndTime(was.at), names[was.by] ?? was.by)}
+                {:else if step.seconds === 0}{t.doneAtTheStart}
+                {:else if step.id === next?.id && !paused}<b>{say.until(at, now)}</b>{/if}
               </td>
             </tr>
           {/each}
@@ -163,7 +159,7 @@
           <OperationForm
             operation="step-cure"
             piece={view.piece}
-            submit="{cureStepWords(next.code)}: done"
+            submit={t.done2(cureStepWords(next.code))}
             tone={run.at + next.seconds * 1000 <= now ? 'ember' : 'quiet'}
             also={{ step: next.id }}
           ></OperationForm>
@@ -171,63 +167,56 @@
       {/if}
     </section>
     <section class="sheet">
-      <h2>Take it out</h2>
+      <h2>{t.takeItOut}</h2>
       <OperationForm
         operation="end-cure"
         piece={view.piece}
-        submit="Take it out"
+        submit={t.takeItOut}
         tone={dueAt <= now ? 'ember' : 'plain'}
       >
         <div class="fields">
           <Field
             name="massAfter"
-            label="Weight now"
+            label={common.weightNow}
             kind="quantity"
-            units={massUnits(units)}
+            units={massUnits()}
             optional
-            hint="forecast {formatMass(forecast.gramsAfter.low, units)} to {formatMass(
-              forecast.gramsAfter.high,
-              units
-            )}"
+            hint={t.forecastTo(say.mass(forecast.gramsAfter.low), say.mass(forecast.gramsAfter.high))}
           />
-          <Field name="saltTaste" label="Salt, tasted" kind="choice" options={options(SALT_TASTE_WORDS)} />
-          <Field name="taste" label="How good, 1 to 5" kind="number" optional />
-          <Field name="saltReading" label="Salt meter" kind="quantity" units={['%']} optional />
-          <Field name="saltWhere" label="Its probe stood in" kind="choice" options={options(METER_WORDS)} />
-          <Field name="place" label="Where to" optional among={places} placeholder="Drawer 1" />
+          <Field name="saltTaste" label={t.saltTasted} kind="choice" options={options(SALT_TASTE_WORDS)} />
+          <Field name="taste" label={t.howGoodTo} kind="number" optional />
+          <Field name="saltReading" label={t.saltMeter} kind="quantity" units={['%']} optional />
+          <Field name="saltWhere" label={t.itsProbeStoodIn} kind="choice" options={options(METER_WORDS)} />
+          <Field name="place" label={common.whereTo} optional among={places} placeholder={common.drawer} />
         </div>
-        <Field name="note" label="How it feels and tastes" optional />
+        <Field name="note" label={t.howItFeelsAnd} optional />
       </OperationForm>
     </section>
     {#if running.settings}
-      <Fold
-        class="sheet"
-        open={paused}
-        title={paused ? 'Paused: take it up again' : 'Pause it, shorten it, give it more'}
-      >
+      <Fold class="sheet" open={paused} title={paused ? t.pausedTakeItUp : t.pauseItShortenIt}>
         <OperationForm
           operation="change-cure"
           piece={view.piece}
           also={{ change: paused && 'resume' }}
-          submit={paused ? 'Back into it' : 'Change it'}
+          submit={paused ? t.backIntoIt : t.changeIt}
           tone={paused ? 'ember' : 'plain'}
         >
           {#if !paused}
             <Field
               name="change"
-              label="Change"
+              label={t.change}
               kind="choice"
               bind:value={change}
               options={{
-                left: 'so much longer from now (0: this stage ends)',
-                pause: 'lift it out, and keep what it lay in'
+                left: t.soMuchLongerFrom,
+                pause: t.liftItOutAnd
               }}
             />
             {#if change === 'left'}
-              <Field name="hours" label="From now" kind="quantity" units={['h', 'min']} />
+              <Field name="hours" label={t.fromNow} kind="quantity" units={['h', 'min']} />
             {/if}
           {/if}
-          <Field name="note" label="Why" optional />
+          <Field name="note" label={common.why} optional />
         </OperationForm>
       </Fold>
     {/if}

@@ -1,11 +1,12 @@
 <script lang="ts">
+  import { cureTabs as t } from '$lib/words/screens/cure.ts';
   import Rooms from '../controls/Rooms.svelte';
 
   const ROOMS = [
-    { path: '/cure', name: 'Cure' },
-    { path: '/cure/recipes', name: 'Recipe book' },
-    { path: '/cure/learning', name: 'What came out' }
+    { path: '/cure', name: t.cure },
+    { path: '/cure/recipes', name: t.recipeBook },
+    { path: '/cure/learning', name: t.whatCameOut }
   ];
 </script>
 
-<Rooms label="Rooms of curing" rooms={ROOMS} />
+<Rooms label={t.roomsOfCuring} rooms={ROOMS} />

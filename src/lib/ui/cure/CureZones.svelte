@@ -1,33 +1,35 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { cureZones as t } from '$lib/words/screens/cure.ts';
   import Table from '$lib/ui/kit/Table.svelte';
   import type { CureResult, CureSettings } from '$lib/core/bench/cure/plan.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import { formatDuration, formatLength, formatMass } from '../format.ts';
 
   /** Zone by zone from the head end: what goes on it, and what comes of it. */
-  let { result, settings, units }: { result: CureResult; settings: CureSettings; units: UnitPreferences } = $props();
+  let { result, settings }: { result: CureResult; settings: CureSettings } = $props();
   const isDry = $derived(result.bathGrams === 0 && settings.method !== 'desalt');
   const percent = (value: number) => `${value.toFixed(value < 1 ? 2 : 1)} %`;
-  const time = (hours: number | null) => (hours === null ? 'later' : formatDuration(hours * 3600));
+  const time = (hours: number | null) => (hours === null ? 'later' : say.span(hours * 3600));
 </script>
 
 <Table data-zones>
   <thead>
     <tr>
-      <th>From the head end</th><th>Thick</th><th>Weighs</th>
-      {#if isDry}<th>Salt on it</th>{#if result.sugarGrams > 0}<th>Sugar</th>{/if}{/if}
-      <th>Mean, end</th><th>Middle, end</th><th>Water, end</th><th>Middle wanted at</th><th>As the thick end at</th>
+      <th>{t.fromTheHeadEnd}</th><th>{t.thick}</th><th>{t.weighs}</th>
+      {#if isDry}<th>{t.saltOnIt}</th>{#if result.sugarGrams > 0}<th>{t.sugar}</th>{/if}{/if}
+      <th>{t.meanEnd}</th><th>{t.middleEnd}</th><th>{t.waterEnd}</th><th>{t.middleWantedAt}</th><th
+        >{t.asTheThickEnd}</th
+      >
     </tr>
   </thead>
   <tbody>
     {#each result.zones as zone (zone.from)}
       <tr>
-        <th scope="row">{formatLength(zone.from, units)} to {formatLength(zone.to, units)}</th>
-        <td>{formatLength(zone.mm, units)}</td>
-        <td>{formatMass(zone.grams, units)}</td>
+        <th scope="row">{t.to(say.length(zone.from), say.length(zone.to))}</th>
+        <td>{say.length(zone.mm)}</td>
+        <td>{say.mass(zone.grams)}</td>
         {#if isDry}
-          <td>{formatMass(zone.saltGrams, units)}</td>
-          {#if result.sugarGrams > 0}<td>{formatMass(zone.sugarGrams, units)}</td>{/if}
+          <td>{say.mass(zone.saltGrams)}</td>
+          {#if result.sugarGrams > 0}<td>{say.mass(zone.sugarGrams)}</td>{/if}
         {/if}
         <td>{percent(zone.meanPercent)}</td>
         <td>{percent(zone.middlePercent)}</td>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { common } from '$lib/words/screens/common.ts';
+  import { recipeForm as t } from '$lib/words/screens/cure.ts';
   import type { RecipeBody } from '$lib/core/activity/cure/recipe-body.ts';
   import { SCHOOL_IDS, type School } from '$lib/core/activity/cure/lists.ts';
   import { SCHOOL_WORDS } from '$lib/words/cure.ts';
@@ -13,38 +15,33 @@
   let { id = '', recipe = null }: { id?: string; recipe?: RecipeBody | null } = $props();
   const shown = (value: number | undefined) => (value ? String(Number((value * 100).toFixed(3))) : '');
   const plain = (value: number | undefined) => (value ? String(Number(value.toFixed(3))) : '');
-  const EXAMPLE = 'Fine salt; salt; 2 %; fine\nWhite sugar; sugar; 0.8 %\nDill; aromatic; 1 %';
+  const EXAMPLE = t.fineSaltSaltFine;
   const start = untrack(() => recipe);
   let school = $state<string>(start?.school ?? 'weighed');
   let basis = $state<string>(start?.basis ?? 'fish');
 </script>
 
-<OperationForm
-  operation="set-recipe"
-  subject={id}
-  submit={id ? 'Keep as the next version' : 'Write it into the book'}
-  also={{ id }}
->
+<OperationForm operation="set-recipe" subject={id} submit={id ? t.keepAsTheNext : t.writeItIntoThe} also={{ id }}>
   <div class="fields">
-    <Field name="name" label="Name" value={start?.name ?? ''} />
+    <Field name="name" label={common.name} value={start?.name ?? ''} />
     <Field
       name="school"
-      label="School"
+      label={common.school}
       kind="choice"
       bind:value={school}
       options={SCHOOL_IDS.map((value) => ({ value, name: SCHOOL_WORDS[value].name }))}
     />
     <Field
       name="basis"
-      label="Amounts are"
+      label={t.amountsAre}
       kind="choice"
       bind:value={basis}
-      options={{ fish: '% of the fish’s weight', parts: 'parts of a mix' }}
+      options={{ fish: t.ofTheFishsWeight, parts: t.partsOfAMix }}
     />
     {#if basis === 'parts'}
       <Field
         name="rate"
-        label="The mix, of the fish"
+        label={t.theMixOfThe}
         kind="quantity"
         units={['%']}
         value={shown(start?.basis === 'parts' ? start.rate : undefined)}
@@ -53,21 +50,21 @@
   </div>
   <IngredientsField
     name="lines"
-    label="Lines"
+    label={t.lines}
     lines
     ingredients={page.data.house.ingredients}
     at={page.data.now}
     value={start ? recipeLinesText(start) : ''}
     before={start?.allergens ?? []}
     placeholder={EXAMPLE}
-    hint="One a line: an ingredient; salt, sugar, water, paste, sour, spirit or aromatic; how much; then the kind of salt (fine, coarse, flake), or what a paste holds: salt 12, sugar 10, water 46 (%)."
+    hint={t.oneALineAn}
   />
   <div class="fields">
-    <Field name="hours" label="Time in it" kind="quantity" units={['h', 'min']} value={plain(start?.hours)} />
-    <Field name="rest" label="Rest after" kind="quantity" units={['h']} optional value={plain(start?.restHours)} />
+    <Field name="hours" label={t.timeInIt} kind="quantity" units={['h', 'min']} value={plain(start?.hours)} />
+    <Field name="rest" label={t.restAfter} kind="quantity" units={['h']} optional value={plain(start?.restHours)} />
     <Field
       name="size"
-      label="For how thick"
+      label={t.forHowThick}
       kind="quantity"
       units={['mm', 'in']}
       optional
@@ -75,31 +72,38 @@
     />
     <Field
       name="faces"
-      label="Open"
+      label={t.open}
       kind="choice"
       value={String(start?.forFaces ?? 2)}
       options={[
-        { value: '2', name: 'both faces' },
-        { value: '1', name: 'one face (skin on)' }
+        { value: '2', name: t.bothFaces },
+        { value: '1', name: t.oneFaceSkinOn }
       ]}
     />
-    <Field name="target" label="Wanted in the middle" kind="quantity" units={['%']} value={shown(start?.target)} />
+    <Field name="target" label={t.wantedInTheMiddle} kind="quantity" units={['%']} value={shown(start?.target)} />
     {#if school === ('desalt' satisfies School)}
-      <Field name="startSalt" label="Salt in it now" kind="quantity" units={['%']} value={shown(start?.startSalt)} />
-      <Field name="changes" label="Waters in all" kind="number" value={String(start?.changes ?? 3)} />
+      <Field name="startSalt" label={t.saltInItNow} kind="quantity" units={['%']} value={shown(start?.startSalt)} />
+      <Field name="changes" label={t.watersInAll} kind="number" value={String(start?.changes ?? 3)} />
     {:else if school === ('marinade' satisfies School)}
       <Field
         name="presalt"
-        label="Salted first with"
+        label={t.saltedFirstWith}
         kind="quantity"
         units={['%']}
         optional
         value={shown(start?.presalt)}
       />
-      <Field name="presaltMinutes" label="for, minutes" kind="number" optional value={plain(start?.presaltMinutes)} />
+      <Field name="presaltMinutes" label={t.forMinutes} kind="number" optional value={plain(start?.presaltMinutes)} />
     {/if}
-    <Field name="goodFor" label="Good for" optional value={start?.goodFor ?? ''} />
+    <Field name="goodFor" label={common.goodFor} optional value={start?.goodFor ?? ''} />
   </div>
-  <Field name="steps" label="Steps" kind="long" optional value={start?.steps.join('\n') ?? ''} hint="One a line." />
-  {#if id}<Field name="reason" label="What is different in this version" optional />{/if}
+  <Field
+    name="steps"
+    label={common.steps}
+    kind="long"
+    optional
+    value={start?.steps.join('\n') ?? ''}
+    hint={common.oneALine}
+  />
+  {#if id}<Field name="reason" label={t.whatIsDifferentIn} optional />{/if}
 </OperationForm>

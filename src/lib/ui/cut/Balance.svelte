@@ -1,10 +1,11 @@
 <script lang="ts">
-  import { formatMass } from '$lib/ui/format.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { balance as t } from '$lib/words/screens/break.ts';
   import type { Balance } from '$lib/core/bench/breakdown/mass.ts';
 
   /** What came off against what went on, as one bar: the open end is what is still to be weighed. */
-  let { balance, units, closed }: { balance: Balance; units: UnitPreferences; closed: boolean } = $props();
+  let { balance, closed }: { balance: Balance; closed: boolean } = $props();
   const whole = $derived(Math.max(balance.input, balance.parts + balance.waste + balance.drip));
   const share = (grams: number) => (whole > 0 ? (Math.max(0, grams) / whole) * 600 : 0);
   const bars = $derived([
@@ -15,10 +16,14 @@
   ]);
   const said = $derived(
     balance.closes
-      ? `It balances: ${formatMass(Math.abs(balance.open), units)} ${balance.open < 0 ? 'over' : 'open'}, and the scale may be out by ${formatMass(balance.tolerance, units)}.`
+      ? t.itBalancesAndThe(
+          say.mass(Math.abs(balance.open)),
+          balance.open < 0 ? t.over : t.open2,
+          say.mass(balance.tolerance)
+        )
       : balance.open > 0
-        ? `${formatMass(balance.open, units)} ${closed ? 'were never weighed' : 'still to weigh'}.`
-        : `${formatMass(-balance.open, units)} more came off than went on.`
+        ? `${say.mass(balance.open)} ${closed ? t.wereNeverWeighed : t.stillToWeigh}.`
+        : t.moreCameOffThan(say.mass(-balance.open))
   );
 </script>
 
@@ -31,24 +36,24 @@
   </svg>
   <dl>
     <div>
-      <dt>On the board</dt>
-      <dd>{formatMass(balance.input, units)}</dd>
+      <dt>{t.onTheBoard}</dt>
+      <dd>{say.mass(balance.input)}</dd>
     </div>
     <div>
-      <dt><i class="parts"></i>Parts</dt>
-      <dd>{formatMass(balance.parts, units)}</dd>
+      <dt><i class="parts"></i>{t.parts}</dt>
+      <dd>{say.mass(balance.parts)}</dd>
     </div>
     <div>
-      <dt><i class="waste"></i>Waste</dt>
-      <dd>{formatMass(balance.waste, units)}</dd>
+      <dt><i class="waste"></i>{common.waste}</dt>
+      <dd>{say.mass(balance.waste)}</dd>
     </div>
     <div>
-      <dt><i class="drip"></i>Drip</dt>
-      <dd>{formatMass(balance.drip, units)}</dd>
+      <dt><i class="drip"></i>{t.drip}</dt>
+      <dd>{say.mass(balance.drip)}</dd>
     </div>
     <div class="last">
-      <dt><i class="open"></i>Open</dt>
-      <dd>{formatMass(balance.open, units)}</dd>
+      <dt><i class="open"></i>{t.open}</dt>
+      <dd>{say.mass(balance.open)}</dd>
     </div>
   </dl>
   <p role="status" class:said={!balance.closes}>{said}</p>

@@ -1,27 +1,27 @@
 <script lang="ts">
+  import { boardClose as t } from '$lib/words/screens/break.ts';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { BoardView } from '$lib/server/views/board.ts';
 
   /** The end of the step: it balances, or somebody says where the rest went. */
-  let { view, units }: { view: BoardView; units: UnitPreferences } = $props();
+  let { view }: { view: BoardView } = $props();
 </script>
 
 <section class="sheet">
-  <h2>Close the board</h2>
-  <OperationForm operation="close-board" piece={view.piece} submit="Close the board">
+  <h2>{t.closeTheBoard}</h2>
+  <OperationForm operation="close-board" piece={view.piece} submit={t.closeTheBoard}>
     <div class="fields">
-      <Field name="remains" label="Stays uncut" kind="quantity" units={massUnits(units)} optional />
-      <Field name="place" label="Parts go to" among={view.places} placeholder="the coldest drawer" optional />
-      <Field name="core" label="Warmest core now" kind="quantity" units={temperatureUnits(units)} optional />
+      <Field name="remains" label={t.staysUncut} kind="quantity" units={massUnits()} optional />
+      <Field name="place" label={t.partsGoTo} among={view.places} placeholder={t.theColdestDrawer} optional />
+      <Field name="core" label={t.warmestCoreNow} kind="quantity" units={temperatureUnits()} optional />
     </div>
-    <p class="soft">Name a place on your list of cold places. Without one the parts count as out of the cold.</p>
+    <p class="soft">{t.nameAPlaceOn}</p>
     <Field
       name="gapReason"
-      label="Where the rest went"
-      hint="Asked for where more is missing than the scale can be out by."
+      label={t.whereTheRestWent}
+      hint={t.askedForWhereMore}
       optional={view.balance?.closes ?? false}
     />
   </OperationForm>

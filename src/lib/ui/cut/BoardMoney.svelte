@@ -1,12 +1,11 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { boardMoney as t } from '$lib/words/screens/break.ts';
   import Table from '$lib/ui/kit/Table.svelte';
-  import { formatMass } from '$lib/ui/format.ts';
-  import { money, perKilo } from '$lib/ui/money.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { BoardView } from '$lib/server/views/board.ts';
 
   /** What it gave and what that costs, and how many portions could come from what is on the board now. */
-  let { view, units }: { view: BoardView; units: UnitPreferences } = $props();
+  let { view }: { view: BoardView } = $props();
   const share = $derived(view.input > 0 ? view.usable.grams / view.input : 0);
   const percent = (of: number) => `${Math.round(of * 100)} %`;
   const cost = $derived(view.cost);
@@ -18,55 +17,53 @@
 </script>
 
 <section class="sheet">
-  <h2>Yield and cost</h2>
+  <h2>{t.yieldAndCost}</h2>
   {#if view.shown && view.usable.grams > 0}
     <p class="figure">
       {percent(share)}
       <small
-        >usable so far: {formatMass(view.usable.grams, units)}; forecast {percent(view.forecast.low)} to {percent(
-          view.forecast.high
+        >{t.usableSoFarForecast(
+          say.mass(view.usable.grams),
+          percent(view.forecast.low),
+          percent(view.forecast.high)
         )}</small
       >
     </p>
   {/if}
   {#if cost && cost.priced}
     <p>
-      Came in at <b>{money(cost.in, cost.currency)}</b>{view.lot.pricePerKg === null
+      {t.cameInAt} <b>{say.money(cost.in, cost.currency)}</b>{view.lot.pricePerKg === null
         ? ''
-        : `, ${money(view.lot.pricePerKg * 100, cost.currency)} / kg whole`}.
+        : t.kgWhole(say.money(view.lot.pricePerKg * 100, cost.currency))}.
       {#if view.closed && view.usable.grams > 0}
-        Usable: <b>{perKilo(view.usable.cents / view.usable.grams, cost.currency)}</b>, after by-products are credited.
+        {t.usable} <b>{say.perKilo(view.usable.cents / view.usable.grams, cost.currency)}</b>{t.afterByProductsAre}
       {:else if !view.piece.gone}
-        At the likely yield a usable kilogram comes to <b>{perKilo(likely, cost.currency)}</b>, before by-products are
-        credited.
+        {t.atTheLikelyYield} <b>{say.perKilo(likely, cost.currency)}</b>{t.beforeByProductsAre}
       {/if}
     </p>
   {:else}
-    <p class="soft">Nobody wrote down what {view.unpriced.join(', ') || 'this lot'} cost: no cost can be said.</p>
+    <p class="soft">{t.nobodyWroteDownWhat(view.unpriced.join(', ') || t.thisLot)}</p>
   {/if}
-  <p><a class="link" href="/lot/{view.lot.id}">Why is it so dear? Mass and money of the lot</a></p>
-  <h3>Portions it could give now</h3>
+  <p><a class="link" href="/lot/{view.lot.id}">{t.whyIsItSo}</a></p>
+  <h3>{t.portionsItCouldGive}</h3>
   <Table>
     <tbody>
       {#each possible as portion (portion.id)}
         <tr data-portion={portion.id}>
-          <td>{portion.name} <span class="soft">{formatMass(portion.grams, units)}</span></td>
+          <td>{portion.name} <span class="soft">{say.mass(portion.grams)}</span></td>
           <td class="n"><b>{portion.count.likely}</b></td>
           <td class="n soft">
-            {portion.count.low === portion.count.high ? '' : `${portion.count.low} to ${portion.count.high}`}
+            {portion.count.low === portion.count.high ? '' : t.to(portion.count.low, portion.count.high)}
           </td>
         </tr>
       {/each}
     </tbody>
   </Table>
   {#if possible.length === 0}
-    <p class="soft" data-no-portions>None: by its verdict it may be served in none of the ways your portions name.</p>
+    <p class="soft" data-no-portions>{t.noneByItsVerdict}</p>
   {/if}
   <p class="soft">
-    By its verdict and what it was cut for. Each row takes all of it: they do not add up. <a
-      class="link"
-      href="/house/knife">Set portions</a
-    >
+    {t.byItsVerdictAnd} <a class="link" href="/house/knife">{t.setPortions}</a>
   </p>
 </section>
 

@@ -1,20 +1,20 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { boardOpen as t } from '$lib/words/screens/break.ts';
   import Select from '$lib/ui/kit/Select.svelte';
   import { page } from '$app/state';
   import { goto } from '$app/navigation';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import { OUT_OF_COLD_CELSIUS } from '$lib/core/rules/out-of-cold.ts';
-  import { formatDuration } from '$lib/core/measure/format.ts';
-  import { formatMass, formatTemperature } from '$lib/ui/format.ts';
   import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { CHOICE_WORDS, MAP_WORDS, SCHOOL_WORDS, STEP_WORDS } from '$lib/words/cuts.ts';
   import type { BoardView } from '$lib/server/views/board.ts';
 
   /** Before the knife: what it should give, how it is to be cut, and the start of its time out of the cold. */
-  let { view, units }: { view: BoardView; units: UnitPreferences } = $props();
-  const kilo = (share: number) => formatMass(share * view.piece.grams, units);
+  let { view }: { view: BoardView } = $props();
+  const kilo = (share: number) => say.mass(share * view.piece.grams);
   const percent = (share: number) => `${Math.round(share * 100)} %`;
   /** Map, school and ways stand in the address, so that the drawing and the order of work follow at once. */
   function choose(name: string, value: string) {
@@ -27,37 +27,42 @@
 </script>
 
 <section class="sheet">
-  <h2>Before the knife</h2>
+  <h2>{t.beforeTheKnife}</h2>
   <p class="figure">
-    {kilo(view.forecast.likely)} <small>usable, likely: {percent(view.forecast.likely)}</small>
+    {kilo(view.forecast.likely)} <small>{t.usableLikely(percent(view.forecast.likely))}</small>
   </p>
   <p class="soft">
-    Eight boards in ten: {kilo(view.forecast.low)} to {kilo(view.forecast.high)} ({percent(view.forecast.low)} to {percent(
-      view.forecast.high
-    )}).
-    {#if view.forecast.runs === 0}By typical shares of its kind and form; no board of this house yet.{:else}From {view
-        .forecast.runs} board{view.forecast.runs === 1 ? '' : 's'} of this kind here, {view.forecast.ofSupplier} of them from
-      this supplier, and typical shares.{/if}
+    {t.eightBoardsInTen(
+      kilo(view.forecast.low),
+      kilo(view.forecast.high),
+      percent(view.forecast.low),
+      percent(view.forecast.high)
+    )}
+    {#if view.forecast.runs === 0}{t.byTypicalSharesOf}{:else}{t.fromBoardOfThis(
+        view.forecast.runs,
+        view.forecast.runs === 1 ? '' : 's',
+        view.forecast.ofSupplier
+      )}{/if}
   </p>
-  <OperationForm operation="open-board" piece={view.piece} submit="Put it on the board" tone="ember">
+  <OperationForm operation="open-board" piece={view.piece} submit={t.putItOnThe} tone="ember">
     <div class="fields">
       <label>
-        Cut map
+        {t.cutMap}
         <Select name="map" value={view.map} onchange={(event) => choose('map', event.currentTarget.value)}>
           {#each view.maps as map (map)}
-            <option value={map}>{MAP_WORDS[map]}{map === view.suggested ? ' · fits' : ''}</option>
+            <option value={map}>{MAP_WORDS[map]}{map === view.suggested ? t.fits : ''}</option>
           {/each}
         </Select>
       </label>
       <label>
-        School
+        {common.school}
         <Select name="school" value={view.school} onchange={(event) => choose('school', event.currentTarget.value)}>
           {#each view.schools as school (school)}<option value={school}>{SCHOOL_WORDS[school]?.name}</option>{/each}
         </Select>
       </label>
       {#if view.map === 'side'}
         <label>
-          Division
+          {t.division}
           <Select
             name="template"
             value={view.template}
@@ -79,17 +84,15 @@
           </Select>
         </label>
       {/each}
-      <Field name="mass" label="Weighed now" kind="quantity" units={massUnits(units)} optional />
-      <Field name="core" label="Core now" kind="quantity" units={temperatureUnits(units)} optional />
+      <Field name="mass" label={t.weighedNow} kind="quantity" units={massUnits()} optional />
+      <Field name="core" label={t.coreNow} kind="quantity" units={temperatureUnits()} optional />
     </div>
     <p class="soft">
-      From here its time out of the cold runs, taken as {formatTemperature(OUT_OF_COLD_CELSIUS, units)} until a probe says
-      better.
+      {t.fromHereItsTime(say.temperature(OUT_OF_COLD_CELSIUS))}
       {#if view.warm}<b
-          >It has {formatDuration(view.warm.left)} left in the warm for its whole life: a board of {formatDuration(
-            view.warm.usual
-          )} leaves {formatDuration(view.warm.after)} for the tray.</b
-        > Cold cores read before and after a short board spend nothing.{/if}
+          >{t.itHasLeftIn(say.span(view.warm.left), say.span(view.warm.usual), say.span(view.warm.after))}</b
+        >
+        {t.coldCoresReadBefore}{/if}
     </p>
   </OperationForm>
 </section>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cutMap as t } from '$lib/words/screens/break.ts';
   import { page } from '$app/state';
   import { drawingOf, drawnLast, VIEW } from './shapes.ts';
   import { partWord, USE_WORDS } from '$lib/words/cuts.ts';
@@ -31,12 +32,7 @@
   const standing = (id: string) => (id === chosen ? 'chosen' : (taken[id] ?? 0) > 0 ? 'off' : 'on');
 </script>
 
-<svg
-  viewBox="0 0 {VIEW.width} {VIEW.height}"
-  role="group"
-  aria-label="Cut map: touch a part to weigh it"
-  class:touchable
->
+<svg viewBox="0 0 {VIEW.width} {VIEW.height}" role="group" aria-label={t.cutMapTouchA} class:touchable>
   <defs>
     <pattern id="ebbed" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">
       <rect width="7" height="7" class="wash" />
@@ -70,7 +66,7 @@
     {#if at}<text x={at[0]} y={at[1]} class={standing(part.id)}>{partWord(part)}</text>{/if}
   {/each}
 </svg>
-<ul class:touchable aria-label="Parts">
+<ul class:touchable aria-label={t.parts}>
   {#each parts as part (part.id)}
     <li>
       <a
@@ -81,7 +77,7 @@
         data-sveltekit-keepfocus
       >
         <b>{partWord(part)}</b>
-        <span class="soft">{part.use === '' ? 'waste' : USE_WORDS[part.use]}</span>
+        <span class="soft">{part.use === '' ? t.waste : USE_WORDS[part.use]}</span>
       </a>
     </li>
   {/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { orderOfWork as t } from '$lib/words/screens/break.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { SCHOOL_WORDS, STEP_WORDS } from '$lib/words/cuts.ts';
   import { handlingWord } from '$lib/words/species.ts';
@@ -10,7 +11,7 @@
 </script>
 
 <section class="sheet">
-  <h2>Order of work</h2>
+  <h2>{t.orderOfWork}</h2>
   <p><b>{SCHOOL_WORDS[view.school]?.name}</b> <span class="soft">{SCHOOL_WORDS[view.school]?.why}</span></p>
   {#if cautions.length > 0}
     <p class="mind">
@@ -18,7 +19,7 @@
       {cautions.map((code) => handlingWord(code)).join('; ')}.
     </p>
   {/if}
-  <Fold open={fresh} title="{view.order.length} steps">
+  <Fold open={fresh} title={t.steps(view.order.length)}>
     <ol>
       {#each view.order as step, index (index)}
         <li>{STEP_WORDS[step]?.do} <span class="soft">{STEP_WORDS[step]?.why}</span></li>

@@ -1,15 +1,15 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { taken as t } from '$lib/words/screens/break.ts';
   import Table from '$lib/ui/kit/Table.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
-  import { formatMass } from '$lib/ui/format.ts';
   import LevelMark from '$lib/ui/marks/LevelMark.svelte';
-  import { money } from '$lib/ui/money.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { USE_WORDS, WASTE_WORDS } from '$lib/words/cuts.ts';
   import type { BoardView } from '$lib/server/views/board.ts';
 
   /** What came off so far; what was weighed in error goes back on the board. */
-  let { view, units }: { view: BoardView; units: UnitPreferences } = $props();
+  let { view }: { view: BoardView } = $props();
 </script>
 
 {#snippet putBack(subject: string, name: string, value: string | number)}
@@ -17,14 +17,14 @@
     operation="put-back"
     {subject}
     seen={view.piece.lastSeq}
-    submit="Put back"
+    submit={t.putBack}
     tone="quiet"
     also={{ piece: view.piece.id, [name]: value }}
   ></OperationForm>
 {/snippet}
 <section class="sheet">
   <div class="head">
-    <h2>What came off</h2>
+    <h2>{t.whatCameOff}</h2>
     {#if view.taken.length > 0}
       <a
         class="link"
@@ -33,17 +33,18 @@
           .map(({ id }) => `piece=${id}`)
           .join('&')}"
       >
-        Labels for these
+        {t.labelsForThese}
       </a>
     {/if}
   </div>
   {#if view.taken.length + view.wastes.length === 0}
-    <p class="soft">Nothing yet. The first part that is weighed stands here, with its use and its share of the cost.</p>
+    <p class="soft">{t.nothingYetTheFirst}</p>
   {:else}
     <Table>
       <thead>
         <tr
-          ><th>Piece</th><th>Use</th><th class="n">Weight</th><th class="n">{view.board ? 'Cost so far' : 'Cost'}</th
+          ><th>{common.piece}</th><th>{t.use}</th><th class="n">{common.weight}</th><th class="n"
+            >{view.board ? t.costSoFar : t.cost}</th
           ><th></th></tr
         >
       </thead>
@@ -60,9 +61,9 @@
                 >
               </span>
             </td>
-            <td>{USE_WORDS[part.use] ?? part.use}{part.grade === 'by-product' ? ', by-product' : ''}</td>
-            <td class="n">{formatMass(part.grams, units)}</td>
-            <td class="n">{part.cost?.priced ? money(part.cost.in, part.cost.currency) : 'not known'}</td>
+            <td>{USE_WORDS[part.use] ?? part.use}{part.grade === 'by-product' ? t.byProduct : ''}</td>
+            <td class="n">{say.mass(part.grams)}</td>
+            <td class="n">{part.cost?.priced ? say.money(part.cost.in, part.cost.currency) : t.notKnown}</td>
             <td>
               {#if view.board && part.onThisBoard && part.untouched}
                 {@render putBack(part.id, 'child', part.id)}
@@ -73,12 +74,12 @@
         {#each view.wastes as waste (waste.seq)}
           <tr data-waste={waste.what}>
             <td>{WASTE_WORDS[waste.what]}</td>
-            <td class="soft">waste</td>
-            <td class="n">{formatMass(waste.grams, units)}</td>
-            <td class="n soft">borne by the parts</td>
+            <td class="soft">{t.waste}</td>
+            <td class="n">{say.mass(waste.grams)}</td>
+            <td class="n soft">{t.borneByTheParts}</td>
             <td>
               {#if view.board}
-                {@render putBack(`waste ${waste.seq}`, 'entry', waste.seq)}
+                {@render putBack(t.waste2(waste.seq), 'entry', waste.seq)}
               {/if}
             </td>
           </tr>

@@ -1,23 +1,19 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { weighPart as t } from '$lib/words/screens/break.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import ScalePanel from '$lib/ui/devices/ScalePanel.svelte';
-  import { formatMass } from '$lib/ui/format.ts';
   import { massUnits } from '$lib/ui/units.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import { partWord, USE_WORDS, WASTE_WORDS } from '$lib/words/cuts.ts';
   import type { BoardView } from '$lib/server/views/board.ts';
 
   /** The part that was touched, and the scale: a weight makes it a piece, or waste. */
-  let {
-    view,
-    units,
-    chosen,
-    playable
-  }: { view: BoardView; units: UnitPreferences; chosen: string | null; playable: boolean } = $props();
+  let { view, chosen, playable }: { view: BoardView; chosen: string | null; playable: boolean } = $props();
   const part = $derived(view.parts.find(({ id }) => id === chosen) ?? null);
   const asWaste = $derived(
     part !== null && (page.url.searchParams.get('as') ?? (part.use === '' ? 'waste' : 'piece')) === 'waste'
@@ -48,21 +44,21 @@
 </script>
 
 <section class="sheet" bind:this={box}>
-  <h2>On the scale</h2>
-  <ScalePanel {units} {playable} onTake={part ? take : null} />
+  <h2>{t.onTheScale}</h2>
+  <ScalePanel {playable} onTake={part ? take : null} />
   {#if !part}
-    <p class="soft ask">Touch a part of the fish, or its name, then weigh it.</p>
+    <p class="soft ask">{t.touchAPartOf}</p>
     {#key view.wastes.length}
-      <OperationForm operation="weigh-waste" piece={view.piece} submit="Weigh it as waste" also={{ sure: 'on' }}>
+      <OperationForm operation="weigh-waste" piece={view.piece} submit={t.weighItAsWaste} also={{ sure: 'on' }}>
         <div class="fields">
           <Field
             name="what"
-            label="Drip, or other waste"
+            label={t.dripOrOtherWaste}
             kind="choice"
             value="drip"
             options={Object.entries(WASTE_WORDS).map(([value, name]) => ({ value, name }))}
           />
-          <Field name="mass" label="Weight" kind="quantity" units={massUnits(units)} />
+          <Field name="mass" label={common.weight} kind="quantity" units={massUnits()} />
         </div>
       </OperationForm>
     {/key}
@@ -70,46 +66,46 @@
     <p class="part">
       <b>{partWord(part)}</b>
       <span class="soft">
-        usually {formatMass(part.expected.low, units)} to {formatMass(part.expected.high, units)} of this
+        {t.usuallyToOfThis(say.mass(part.expected.low), say.mass(part.expected.high))}
       </span>
     </p>
-    <p class="as" role="group" aria-label="What becomes of it">
+    <p class="as" role="group" aria-label={t.whatBecomesOfIt}>
       <a href={as('piece')} aria-current={asWaste ? undefined : 'true'} data-sveltekit-noscroll data-sveltekit-keepfocus
-        >A piece</a
+        >{t.aPiece}</a
       >
       <a href={as('waste')} aria-current={asWaste ? 'true' : undefined} data-sveltekit-noscroll data-sveltekit-keepfocus
-        >Waste</a
+        >{common.waste}</a
       >
     </p>
     {#key `${part.id} ${asWaste}`}
       {#if asWaste}
-        <OperationForm operation="weigh-waste" piece={view.piece} submit="Weigh it as waste" onDone={done}>
+        <OperationForm operation="weigh-waste" piece={view.piece} submit={t.weighItAsWaste} onDone={done}>
           <div class="fields">
-            <Field name="mass" label="Weight" kind="quantity" units={massUnits(units)} bind:value={mass} bind:unit />
+            <Field name="mass" label={common.weight} kind="quantity" units={massUnits()} bind:value={mass} bind:unit />
             <Field
               name="what"
-              label="What it is"
+              label={t.whatItIs}
               kind="choice"
               value={part.waste ?? 'other'}
               options={Object.entries(WASTE_WORDS).map(([value, name]) => ({ value, name }))}
             />
           </div>
-          {#if refused}<Field name="sure" label="It really weighs that" kind="tick" />{/if}
+          {#if refused}<Field name="sure" label={common.itReallyWeighsThat} kind="tick" />{/if}
         </OperationForm>
       {:else}
         <OperationForm
           operation="take-part"
           piece={view.piece}
-          submit="It becomes a piece"
+          submit={t.itBecomesAPiece}
           tone="ember"
           onDone={done}
           also={{ part: part.id }}
         >
           <div class="fields">
-            <Field name="mass" label="Weight" kind="quantity" units={massUnits(units)} bind:value={mass} bind:unit />
+            <Field name="mass" label={common.weight} kind="quantity" units={massUnits()} bind:value={mass} bind:unit />
             <Field
               name="use"
-              label="Its use"
+              label={common.itsUse}
               kind="choice"
               value={part.use || 'other'}
               options={Object.entries(USE_WORDS)
@@ -117,19 +113,19 @@
                 .map(([value, name]) => ({ value, name }))}
             />
           </div>
-          <Fold title="More about it">
+          <Fold title={t.moreAboutIt}>
             <div class="fields">
-              <Field name="name" label="Its own name" optional />
+              <Field name="name" label={t.itsOwnName} optional />
               <Field
                 name="grade"
-                label="Grade"
+                label={t.grade}
                 kind="choice"
                 value={part.grade}
-                options={{ prime: 'first grade: bears the cost', 'by-product': 'by-product: at its own value' }}
+                options={{ prime: t.firstGradeBearsThe, 'by-product': t.byProductAtIts }}
               />
             </div>
           </Fold>
-          {#if refused}<Field name="sure" label="It really weighs that" kind="tick" />{/if}
+          {#if refused}<Field name="sure" label={common.itReallyWeighsThat} kind="tick" />{/if}
         </OperationForm>
       {/if}
     {/key}

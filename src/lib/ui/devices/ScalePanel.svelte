@@ -1,16 +1,12 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { scalePanel as t } from '$lib/words/screens/controls.ts';
   import Line from '$lib/ui/kit/Line.svelte';
   import Button from '$lib/ui/kit/Button.svelte';
   import { onMount } from 'svelte';
-  import { formatMass } from '$lib/ui/format.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
 
   /** What the scale shows, live. One key takes a weight that is at rest; typing works with or without it. */
-  let {
-    units,
-    onTake,
-    playable
-  }: { units: UnitPreferences; onTake: ((grams: number) => void) | null; playable: boolean } = $props();
+  let { onTake, playable }: { onTake: ((grams: number) => void) | null; playable: boolean } = $props();
   interface Shown {
     status: 'none' | 'lost' | 'weight' | 'over' | 'under' | 'asking';
     grams: number;
@@ -33,7 +29,7 @@
 
   function take() {
     if (takeable && onTake) onTake(shown.grams);
-    else said = shown.stable ? 'Nothing on it to take.' : 'Not at rest yet.';
+    else said = shown.stable ? t.nothingOnItTo : t.notAtRestYet;
   }
   function keys(event: KeyboardEvent) {
     if (event.key !== 'w' || event.ctrlKey || event.metaKey || event.altKey || !onTake) return;
@@ -51,15 +47,15 @@
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(body)
     }).catch(() => null);
-    if (!answer?.ok) said = 'The scale did not take that.';
+    if (!answer?.ok) said = t.theScaleDidNot;
   }
   const words: Record<Shown['status'], string> = {
-    asking: 'Looking for the scale',
-    none: 'No scale is set: type the weights',
-    lost: 'The scale does not answer: type the weights',
+    asking: t.lookingForTheScale,
+    none: t.noScaleIsSet,
+    lost: t.theScaleDoesNot,
     weight: '',
-    over: 'Too much on the scale',
-    under: 'Below zero: set it to zero with nothing on it'
+    over: t.tooMuchOnThe,
+    under: t.belowZeroSetIt
   };
 </script>
 
@@ -67,10 +63,8 @@
 <div class="scale" data-scale={shown.status} data-stable={shown.stable}>
   {#if shown.status === 'weight'}
     <p class="figure" class:moving={!shown.stable}>
-      {formatMass(shown.grams, units)}
-      <small
-        >{shown.stable ? 'at rest' : 'moving'}{shown.tare > 0 ? `, tare ${formatMass(shown.tare, units)}` : ''}</small
-      >
+      {say.mass(shown.grams)}
+      <small>{shown.stable ? t.atRest : t.moving}{shown.tare > 0 ? t.tare2(say.mass(shown.tare)) : ''}</small>
     </p>
   {:else}
     <p class="soft" role="status">{words[shown.status]}</p>
@@ -79,11 +73,11 @@
     <div class="row">
       {#if onTake}
         <Button disabled={!takeable} onclick={take} aria-keyshortcuts="w">
-          Take this weight <kbd>w</kbd>
+          {t.takeThisWeight} <kbd>w</kbd>
         </Button>
       {/if}
-      <Button onclick={() => tell({ command: 'TARE' })} disabled={shown.status !== 'weight'}>Tare</Button>
-      <Button onclick={() => tell({ command: 'ZERO' })} disabled={shown.status === 'lost'}>Zero</Button>
+      <Button onclick={() => tell({ command: 'TARE' })} disabled={shown.status !== 'weight'}>{t.tare}</Button>
+      <Button onclick={() => tell({ command: 'ZERO' })} disabled={shown.status === 'lost'}>{t.zero}</Button>
     </div>
     {#if playable && shown.name === 'simulated'}
       <form
@@ -93,8 +87,8 @@
           void tell({ put: Number(put) });
         }}
       >
-        <label>On the simulated pan, g <Line class="w-24" inputmode="numeric" bind:value={put} name="_pan" /></label>
-        <Button type="submit">Put</Button>
+        <label>{t.onTheSimulatedPan} <Line class="w-24" inputmode="numeric" bind:value={put} name="_pan" /></label>
+        <Button type="submit">{t.put}</Button>
       </form>
     {/if}
   {/if}

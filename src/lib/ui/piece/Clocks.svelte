@@ -1,28 +1,26 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { clocks as t } from '$lib/words/screens/piece.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
-  import { formatDuration } from '$lib/core/measure/format.ts';
   import type { PieceView } from '$lib/server/views/piece.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import { formatTemperature, moment } from '../format.ts';
   import { warmCause } from '$lib/words/findings.ts';
 
   /** What the clocks of a piece have used and have left, drawn as water run out of a vessel. */
-  let { clocks, now, zone, units }: { clocks: PieceView['clocks']; now: number; zone: string; units: UnitPreferences } =
-    $props();
+  let { clocks, now }: { clocks: PieceView['clocks']; now: number } = $props();
   const days = (value: number) => value.toFixed(1);
   const share = (used: number, all: number) => Math.min(1, all > 0 ? used / all : 1);
   const BASIS: Record<string, string> = {
-    catch: 'from its catch',
-    inspection: 'by its inspection',
-    both: 'by catch or inspection, whichever is older',
-    door: 'from the door: the day of catch is not known'
+    catch: t.fromItsCatch,
+    inspection: t.byItsInspection,
+    both: t.byCatchOrInspection,
+    door: t.fromTheDoorThe
   };
   const STAGES: Record<string, string> = {
-    before: 'before stiffness',
-    setting: 'stiffness setting in',
-    stiff: 'stiff: cut later, or at once and accept shrinking',
-    passing: 'stiffness passing',
-    past: 'past stiffness'
+    before: t.beforeStiffness,
+    setting: t.stiffnessSettingIn,
+    stiff: t.stiffCutLaterOr,
+    passing: t.stiffnessPassing,
+    past: t.pastStiffness
   };
 </script>
 
@@ -34,30 +32,35 @@
   </svg>
 {/snippet}
 <section class="sheet">
-  <h2>Its clocks</h2>
+  <h2>{t.itsClocks}</h2>
   {#if clocks.freshness}
     {@const fresh = clocks.freshness}
     <div class="clock" data-clock="freshness">
       <p>
-        <b>Days on ice</b>: {days(fresh.spent)} of {days(fresh.iceDays)} spent, {days(
-          Math.max(0, fresh.iceDays * fresh.share - fresh.spent)
-        )} left for raw <span class="soft">({BASIS[fresh.basis]})</span>
+        <b>{t.daysOnIce}</b>{t.ofSpentLeftFor(
+          days(fresh.spent),
+          days(fresh.iceDays),
+          days(Math.max(0, fresh.iceDays * fresh.share - fresh.spent))
+        )} <span class="soft">({BASIS[fresh.basis]})</span>
       </p>
       {@render vessel(share(fresh.spent, fresh.iceDays), fresh.share)}
       <p class="soft small">
-        The upright line ends raw service{fresh.rawUntil ? `, ${moment(fresh.rawUntil, now, zone)}` : ''}; the pan ends {fresh.until
-          ? moment(fresh.until, now, zone)
-          : 'when it is out of the freezer'}.
+        {t.theUprightLineEnds(
+          fresh.rawUntil ? `, ${say.moment(fresh.rawUntil, now)}` : '',
+          fresh.until ? say.moment(fresh.until, now) : t.whenItIsOut
+        )}
       </p>
     </div>
-  {:else}<p class="soft">Frozen before it came: its days on ice are the supplier’s, and not known.</p>{/if}
+  {:else}<p class="soft">{t.frozenBeforeItCame}</p>{/if}
   {#if clocks.warm}
     {@const { spentSeconds, budgetSeconds, isHot, readBy, spells } = clocks.warm}
     <div class="clock" data-clock="warm">
       <p>
-        <b>Time in the warm</b>: {formatDuration(spentSeconds)} of {formatDuration(budgetSeconds)} spent, {formatDuration(
-          Math.max(0, budgetSeconds - spentSeconds)
-        )} left
+        <b>{t.timeInTheWarm}</b>{t.ofSpentLeft(
+          say.span(spentSeconds),
+          say.span(budgetSeconds),
+          say.span(Math.max(0, budgetSeconds - spentSeconds))
+        )}
       </p>
       <svg viewBox="0 0 400 20" preserveAspectRatio="none" aria-hidden="true">
         <rect class="vessel" width="400" height="20" />
@@ -69,12 +72,15 @@
         />
       </svg>
       {#if spells.length > 0}
-        <Fold title="When and where">
+        <Fold title={t.whenAndWhere}>
           <ul class="where">
             {#each spells as spell, index (index)}
               <li>
-                {moment(spell.from, now, zone)} to {moment(spell.to, now, zone)}: {warmCause(spell.cause)}, {formatDuration(
-                  (spell.to - spell.from) / 1000
+                {t.to(
+                  say.moment(spell.from, now),
+                  say.moment(spell.to, now),
+                  warmCause(spell.cause),
+                  say.span((spell.to - spell.from) / 1000)
                 )}
               </li>
             {/each}
@@ -82,9 +88,9 @@
         </Fold>
       {/if}
       <p class="soft small">
-        {#if isHot}Some of it was above {formatTemperature(21.1, units)}: the shorter time counts.
-        {/if}Cold gives none of it back.{#if readBy !== null}
-          Read it, or its place, by {moment(readBy, now, zone)}.{/if}
+        {#if isHot}{t.someOfItWas(say.temperature(21.1))}
+        {/if}{t.coldGivesNoneOf}{#if readBy !== null}
+          {t.readItOrIts(say.moment(readBy, now))}{/if}
       </p>
     </div>
   {/if}
@@ -92,45 +98,50 @@
     {@const warm = clocks.histamine}
     <div class="clock" data-clock="histamine">
       <p>
-        <b>Histamine hours</b>: {formatDuration(warm.spentSeconds)} of {formatDuration(warm.budgetSeconds)} spent, {formatDuration(
-          Math.max(0, warm.budgetSeconds - warm.spentSeconds)
-        )} left
+        <b>{t.histamineHours}</b>{t.ofSpentLeft(
+          say.span(warm.spentSeconds),
+          say.span(warm.budgetSeconds),
+          say.span(Math.max(0, warm.budgetSeconds - warm.spentSeconds))
+        )}
       </p>
       {@render vessel(share(warm.spentSeconds, warm.budgetSeconds))}
       <p class="soft small">
-        Above {formatTemperature(4.4, units)}. Nothing gives them back: neither ice, freezing nor heat.
+        {t.aboveNothingGivesThem(say.temperature(4.4))}
       </p>
     </div>
   {/if}
   {#if clocks.where.length > 0}
     <div class="clock" data-clock="where">
-      <p><b>Where it lay</b></p>
+      <p><b>{t.whereItLay}</b></p>
       <ul class="where">
         {#each clocks.where.slice(0, 6) as stay (stay.seq + stay.from)}
           <li>
-            {stay.place}, {moment(stay.from, now, zone)} to {stay.to === null ? 'now' : moment(stay.to, now, zone)}:
+            {t.to2(stay.place, say.moment(stay.from, now), stay.to === null ? 'now' : say.moment(stay.to, now))}
             {#if stay.log}
-              <b>{formatTemperature(stay.log.mean, units)}</b> on average, up to {formatTemperature(
-                stay.log.peak,
-                units
-              )}, logged for {formatDuration(stay.log.seconds)}
-            {:else}<span class="soft">no log, an assumed {formatTemperature(2, units)}</span>{/if}
+              <b>{say.temperature(stay.log.mean)}</b>
+              {t.onAverageUpTo(say.temperature(stay.log.peak), say.span(stay.log.seconds))}
+            {:else}<span class="soft">{t.noLogAnAssumed(say.temperature(2))}</span>{/if}
           </li>
         {/each}
       </ul>
     </div>
   {:else}
     <p class="soft small" data-clock="where">
-      Nobody has said where it lay: its clocks run by its own readings and an assumed {formatTemperature(2, units)}.
+      {t.nobodyHasSaidWhere(say.temperature(2))}
     </p>
   {/if}
   {#if clocks.rigor}
     {@const { guide, hours, stage } = clocks.rigor}
     <p class="small" data-clock="rigor">
-      <b>Stiffness</b>, a guide by how it was killed: sets in {guide.onset[0]} to {guide.onset[1]} h after death, through
-      at
-      {guide.through[0]} to {guide.through[1]} h on ice{#if stage && hours !== null}; at {Math.round(hours)} h now, likely
-        {STAGES[stage]}{:else}. The hour of death would say where it stands{/if}.
+      <b>{t.stiffness}</b>{t.aGuideByHow(
+        guide.onset[0],
+        guide.onset[1],
+        guide.through[0],
+        guide.through[1]
+      )}{#if stage && hours !== null}{t.atHNowLikely(
+          Math.round(hours),
+          STAGES[stage] ?? ''
+        )}{:else}{t.theHourOfDeath}{/if}.
     </p>
   {/if}
 </section>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { compare as t } from '$lib/words/screens/piece.ts';
   import Table from '$lib/ui/kit/Table.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { page } from '$app/state';
@@ -8,8 +9,7 @@
   import WindowLine from '../marks/WindowLine.svelte';
 
   /** One piece under every rule book, route by route, and why they differ. */
-  let { compare, now, warnSeconds, zone }: { compare: CompareView; now: number; warnSeconds: number; zone: string } =
-    $props();
+  let { compare, now, warnSeconds }: { compare: CompareView; now: number; warnSeconds: number } = $props();
   const differing = $derived(
     ROUTES.filter(
       (route) =>
@@ -35,24 +35,26 @@
 
 <Fold
   class="sheet compare"
-  title="Under other rule books{differing.length > 0
-    ? `: ${differing.map((route) => ROUTE_WORDS[route].toLowerCase()).join(', ')} differ`
-    : ': no difference now'}"
+  title={t.underOtherRuleBooks(
+    differing.length > 0
+      ? t.differ(differing.map((route) => ROUTE_WORDS[route].toLowerCase()).join(', '))
+      : t.noDifferenceNow
+  )}
 >
   <div class="sideways" tabindex="-1">
     <Table least="rows">
       <thead>
         <tr>
-          <th scope="col">Rule book</th>
+          <th scope="col">{t.ruleBook}</th>
           {#each ROUTES as route (route)}<th scope="col">{ROUTE_WORDS[route]}</th>{/each}
         </tr>
       </thead>
       <tbody>
         {#each compare.profiles as profile (profile.id)}
           <tr data-profile={profile.id}>
-            <th scope="row">{profile.name}{profile.inForce ? ' (in force)' : ''}</th>
+            <th scope="row">{profile.name}{profile.inForce ? t.inForce : ''}</th>
             {#each profile.windows as window (window.route)}
-              <td><WindowLine {window} {now} {warnSeconds} {zone} named={false} size={22} /></td>
+              <td><WindowLine {window} {now} {warnSeconds} named={false} size={22} /></td>
             {/each}
           </tr>
         {/each}
@@ -61,12 +63,12 @@
   </div>
   {#each compare.profiles as profile (profile.id)}
     {#if own(profile.id).length > 0}
-      <h3>Only so under {profile.name}</h3>
+      <h3>{t.onlySoUnder(profile.name)}</h3>
       <ul>
         {#each own(profile.id) as reason, index (index)}
           <li>
             {sentence(reason, page.data.house.units)}
-            <span class="soft">{reason.rule.citation}{reason.rule.check ? ' · check' : ''}</span>
+            <span class="soft">{reason.rule.citation}{reason.rule.check ? t.check : ''}</span>
           </li>
         {/each}
       </ul>

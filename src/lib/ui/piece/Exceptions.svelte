@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { exceptions as t } from '$lib/words/screens/piece.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import type { PieceView } from '$lib/server/views/piece.ts';
   import { ROUTES } from '$lib/core/codes/window.ts';
@@ -9,9 +10,7 @@
 
   /** Answering by name for what the rule book holds back. What nobody may answer for is not offered. */
   let { view, person }: { view: PieceView; person: string | null } = $props();
-  const choices = $derived(
-    view.ownable.map((code) => ({ value: code, name: `${missingWord(code)} is missing, or does not hold` }))
-  );
+  const choices = $derived(view.ownable.map((code) => ({ value: code, name: t.isMissingOrDoes(missingWord(code)) })));
   // svelte-ignore state_referenced_locally
   let code = $state(view.ownable[0] ?? '');
   const touched = $derived(
@@ -25,27 +24,26 @@
 </script>
 
 {#if view.ownable.length > 0 && !view.piece.gone}
-  <Fold class="sheet no-print" title="Answer for an exception by name">
+  <Fold class="sheet no-print" title={t.answerForAnException}>
     <p class="caution">
-      The rule book does not clear it. If you go on, it is you who answers: your name and reason stay on the piece, its
-      pieces and in the ledger for ever.
+      {t.theRuleBookDoes}
     </p>
-    <OperationForm operation="own-exception" piece={view.piece} submit="I answer for it">
+    <OperationForm operation="own-exception" piece={view.piece} submit={t.iAnswerForIt}>
       <input
         type="hidden"
         name="routes"
         value={chosen.filter((route) => touched.some((each) => each === route)).join(',')}
       />
-      <Field name="code" label="What you answer for" kind="choice" options={choices} bind:value={code} />
+      <Field name="code" label={t.whatYouAnswerFor} kind="choice" options={choices} bind:value={code} />
       <fieldset>
-        <legend>Routes it opens</legend>
+        <legend>{t.routesItOpens}</legend>
         {#each touched as route (route)}
           <label><input type="checkbox" value={route} bind:group={chosen} /> {ROUTE_WORDS[route]}</label>
         {/each}
       </fieldset>
-      <Field name="reason" label="Why, in a sentence" kind="long" />
-      <Field name="until" label="For how long" kind="quantity" units={['h', 'd']} optional />
-      <Field name="own" label="I, {person ?? 'nobody yet'}, answer for it" kind="tick" />
+      <Field name="reason" label={t.whyInASentence} kind="long" />
+      <Field name="until" label={t.forHowLong} kind="quantity" units={['h', 'd']} optional />
+      <Field name="own" label={t.iAnswerForIt2(person ?? t.nobodyYet)} kind="tick" />
     </OperationForm>
   </Fold>
 {/if}

@@ -1,10 +1,10 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
   import { page } from '$app/state';
   import { headlineOf } from '$lib/core/rules/headline.ts';
   import type { Route } from '$lib/core/codes/window.ts';
   import { headlineWords, HEADLINE_WORDS as SAY } from '$lib/words/headline.ts';
   import type { PieceView } from '$lib/server/views/piece.ts';
-  import { moment } from '../format.ts';
   import LevelMark from '../marks/LevelMark.svelte';
 
   /** What is asked first: the route wanted, its state, until when, and the one thing that decides it; then what would open it. */
@@ -12,20 +12,18 @@
     verdict,
     route,
     now,
-    zone,
     warnSeconds,
     roads = ''
   }: {
     verdict: PieceView['verdict'];
     route: Route;
     now: number;
-    zone: string;
     warnSeconds: number;
     /** Where the ways to open it are asked for; nothing for no link. */
     roads?: string;
   } = $props();
   const head = $derived(headlineOf(verdict, route, now, warnSeconds));
-  const words = $derived(headlineWords(head, (at) => moment(at, now, zone), page.data.house.units));
+  const words = $derived(headlineWords(head, (at) => say.moment(at, now), page.data.house.units));
 </script>
 
 <section class="head {head.state}" data-headline={head.state} data-headline-route={route}>

@@ -1,29 +1,29 @@
 <script lang="ts">
+  import { papers as t } from '$lib/words/screens/piece.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import type { PieceView } from '$lib/server/views/piece.ts';
-  import type { HouseState } from '$lib/core/record/house.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import { AUTHORITY_SCOPES } from '$lib/core/rules/exceptions.ts';
   import { scopeWord } from '$lib/words/scopes.ts';
-  import { FORM_OPTIONS } from '../receive/options.ts';
+  import { FORM_OPTIONS } from '$lib/words/receive.ts';
   import { massUnits, temperatureUnits } from '../units.ts';
 
   /** The papers of a lot: what each says, the paper itself, and a form for one more. */
-  let { view, house, wanted }: { view: PieceView; house: Pick<HouseState, 'units'>; wanted: boolean } = $props();
+  let { view, wanted }: { view: PieceView; wanted: boolean } = $props();
   const lot = $derived(view.lot);
   let paper = $state('feed-statement');
   const KINDS = [
-    { value: 'feed-statement', name: 'Feed statement (farm)' },
-    { value: 'freezing-statement', name: 'Freezing statement (supplier)' },
-    { value: 'chill-record', name: 'Chilling record (boat)' },
-    { value: 'supplier-letter', name: 'Supplier’s letter: its plan, and how warm on the way' },
-    { value: 'area-document', name: 'Harvest-area paper' },
-    { value: 'shellfish-tag', name: 'Shellfish tag' },
-    { value: 'licence', name: 'Licence or licensed channel' },
-    { value: 'histamine-test', name: 'Histamine test of your ageing' },
-    { value: 'authority', name: 'Document of your authority' },
-    { value: 'other', name: 'Another paper' }
+    { value: 'feed-statement', name: t.feedStatementFarm },
+    { value: 'freezing-statement', name: t.freezingStatementSupplier },
+    { value: 'chill-record', name: t.chillingRecordBoat },
+    { value: 'supplier-letter', name: t.suppliersLetterItsPlan },
+    { value: 'area-document', name: t.harvestAreaPaper },
+    { value: 'shellfish-tag', name: t.shellfishTag },
+    { value: 'licence', name: t.licenceOrLicensedChannel },
+    { value: 'histamine-test', name: t.histamineTestOfYour },
+    { value: 'authority', name: t.documentOfYourAuthority },
+    { value: 'other', name: t.anotherPaper }
   ];
   const kind = (value: string) => KINDS.find((each) => each.value === value)?.name ?? value;
   const closing = (seq: number) => lot.tags.filter((tag) => tag.evidence === seq).at(-1);
@@ -31,19 +31,19 @@
     bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
 </script>
 
-<Fold class="sheet no-print" open={wanted} title="Attach a paper to the lot">
+<Fold class="sheet no-print" open={wanted} title={t.attachAPaperTo}>
   <OperationForm
     operation="attach-evidence"
     subject={lot.id}
     seen={view.lots.length > 1 ? undefined : view.lotVersion}
-    submit="Attach"
+    submit={t.attach}
     files
   >
     {#if view.lots.length > 1}
       <Field
         name="lot"
-        label="Of which of its lots"
-        hint="Below stand the papers of {lot.id}; those of the others are on their own pieces."
+        label={t.ofWhichOfIts}
+        hint={t.belowStandThePapers(lot.id)}
         kind="choice"
         value={lot.id}
         options={view.lots.map((value) => ({ value, name: value }))}
@@ -51,86 +51,77 @@
     {:else}
       <input type="hidden" name="lot" value={lot.id} />
     {/if}
-    <Field name="type" label="What paper" kind="choice" options={KINDS} bind:value={paper} />
+    <Field name="type" label={t.whatPaper} kind="choice" options={KINDS} bind:value={paper} />
     <div class="fields">
-      <Field name="issuer" label="Issuer" />
-      <Field name="reference" label="Number on it" optional />
-      <Field name="issuedOn" label="Issued" kind="date" optional />
-      <Field name="expiresOn" label="Expires" kind="date" optional />
+      <Field name="issuer" label={t.issuer} />
+      <Field name="reference" label={t.numberOnIt} optional />
+      <Field name="issuedOn" label={t.issued} kind="date" optional />
+      <Field name="expiresOn" label={t.expires} kind="date" optional />
     </div>
     {#if paper === 'feed-statement'}
-      <p class="soft">What the paper itself says:</p>
-      <Field name="raised" label="How they were raised: net pens in open water, tanks or ponds" kind="tick" />
-      <Field name="formulatedFeed" label="Fed formulated feed without live parasites" kind="tick" />
-      <Field name="fromEmbryos" label="Raised from embryos" kind="tick" />
-      <Field
-        name="noHazardVerified"
-        label="Parasite-free environment, or verified by an approved procedure"
-        kind="tick"
-      />
+      <p class="soft">{t.whatThePaperItself}</p>
+      <Field name="raised" label={t.howTheyWereRaised} kind="tick" />
+      <Field name="formulatedFeed" label={t.fedFormulatedFeedWithout} kind="tick" />
+      <Field name="fromEmbryos" label={t.raisedFromEmbryos} kind="tick" />
+      <Field name="noHazardVerified" label={t.parasiteFreeEnvironmentOr} kind="tick" />
     {:else if paper === 'freezing-statement'}
       <div class="fields">
-        <Field name="frozenAt" label="Frozen at or below" kind="quantity" units={temperatureUnits(house.units)} />
-        <Field name="frozenFor" label="For" kind="quantity" units={['h', 'd']} />
-        <Field name="frozenFrom" label="From" kind="date" optional />
-        <Field name="frozenTo" label="Until" kind="date" optional />
+        <Field name="frozenAt" label={t.frozenAtOrBelow} kind="quantity" units={temperatureUnits()} />
+        <Field name="frozenFor" label={t.forText} kind="quantity" units={['h', 'd']} />
+        <Field name="frozenFrom" label={t.from} kind="date" optional />
+        <Field name="frozenTo" label={t.until} kind="date" optional />
       </div>
-      <Field name="solidAt35" label="Frozen solid at −35 °C (−31 °F) or below first" kind="tick" />
+      <Field name="solidAt35" label={t.frozenSolidAtC} kind="tick" />
     {:else if paper === 'shellfish-tag'}
-      <p class="soft">What the tag itself says. Without all four it is no tag.</p>
+      <p class="soft">{t.whatTheTagItself}</p>
       <div class="fields">
-        <Field name="dealer" label="Dealer’s number" />
-        <Field name="harvestedOn" label="Harvested" kind="date" />
-        <Field name="harvestArea" label="Waters" />
-        <Field name="mass" label="Weight on it" kind="quantity" units={massUnits(house.units)} optional />
-        <Field name="count" label="Or pieces" kind="number" optional />
+        <Field name="dealer" label={t.dealersNumber} />
+        <Field name="harvestedOn" label={t.harvested} kind="date" />
+        <Field name="harvestArea" label={t.waters} />
+        <Field name="mass" label={t.weightOnIt} kind="quantity" units={massUnits()} optional />
+        <Field name="count" label={t.orPieces} kind="number" optional />
       </div>
     {:else if paper === 'supplier-letter'}
-      <Field name="transit" label="Warmest on the way" kind="quantity" units={temperatureUnits(house.units)} />
+      <Field name="transit" label={t.warmestOnTheWay} kind="quantity" units={temperatureUnits()} />
     {:else if paper === 'authority'}
       <p class="soft">
-        It opens what it covers, from its first day to its last. It needs its number, both dates and the file.
+        {t.itOpensWhatIt}
       </p>
       <Field
         name="covers"
-        label="What it covers"
+        label={t.whatItCovers}
         kind="choice"
         options={AUTHORITY_SCOPES.map((value) => ({ value, name: scopeWord(value) }))}
       />
     {:else if paper === 'area-document'}
-      <Field name="areaCleared" label="It clears the grounds of ciguatera" kind="tick" />
+      <Field name="areaCleared" label={t.itClearsTheGrounds} kind="tick" />
     {/if}
     {#if paper === 'freezing-statement' || paper === 'feed-statement'}
-      <Fold title="Whom it names: supplier, cut, weight" headClass="small further">
-        <p class="soft">What is filled in must fit this lot; then a paper for other fish is noticed.</p>
+      <Fold title={t.whomItNamesSupplier} headClass="small further">
+        <p class="soft">{t.whatIsFilledIn}</p>
         <div class="fields">
-          <Field name="supplier" label="Supplier on it" optional />
-          <Field
-            name="form"
-            label="Cut on it"
-            kind="choice"
-            options={[{ value: '', name: 'not given' }, ...FORM_OPTIONS]}
-          />
-          <Field name="mass" label="Weight on it" kind="quantity" units={massUnits(house.units)} optional />
+          <Field name="supplier" label={t.supplierOnIt} optional />
+          <Field name="form" label={t.cutOnIt} kind="choice" options={{ '': t.notGiven, ...FORM_OPTIONS }} />
+          <Field name="mass" label={t.weightOnIt} kind="quantity" units={massUnits()} optional />
         </div>
       </Fold>
     {/if}
-    <Field name="file" label="The paper itself" kind="file" hint="PDF, JPEG or PNG, up to 10 MB" optional />
+    <Field name="file" label={t.thePaperItself} kind="file" hint={t.pdfJpegOrPng} optional />
     {#if lot.received.delivery}
-      <Field name="wholeDelivery" label="It speaks for every lot of this species in the delivery" kind="tick" />
+      <Field name="wholeDelivery" label={t.itSpeaksForEvery} kind="tick" />
     {/if}
   </OperationForm>
 </Fold>
 <section class="sheet">
-  <h2>Papers</h2>
+  <h2>{t.papers}</h2>
   {#each lot.evidence as evidence (evidence.seq)}
     {@const tag = closing(evidence.seq)}
     <div class="paper">
       <p>
         <b>{kind(evidence.type)}</b> · {evidence.issuer}{evidence.reference ? `, ${evidence.reference}` : ''}
-        {#if evidence.expiresOn}<span class="soft">until {evidence.expiresOn}</span>{/if}
+        {#if evidence.expiresOn}<span class="soft">{t.until2(evidence.expiresOn)}</span>{/if}
         {#if evidence.frozenAt && evidence.frozenFor}<span class="soft"
-            >{evidence.frozenAt.typed} for {evidence.frozenFor.typed}</span
+            >{t.for2(evidence.frozenAt.typed, evidence.frozenFor.typed)}</span
           >{/if}
         {#if evidence.file}
           · <a class="link" href="/files/{evidence.file.hash}" rel="external"
@@ -139,29 +130,24 @@
       </p>
       {#if evidence.type === 'shellfish-tag'}
         {#if tag}
-          <p>Last served {tag.lastServedOn}; the tag is kept until <b>{tag.keepUntil}</b>.</p>
+          <p>{t.lastServedTheTag(tag.lastServedOn)} <b>{tag.keepUntil}</b>.</p>
         {:else}
-          <Fold class="no-print" title="Write the last-served date on the tag" headClass="small further">
+          <Fold class="no-print" title={t.writeTheLastServed} headClass="small further">
             <OperationForm
               operation="close-tag"
               subject={lot.id}
               seen={view.lotVersion}
-              submit="Write it"
+              submit={t.writeIt}
               also={{ lot: lot.id, evidence: evidence.seq }}
             >
-              <Field
-                name="lastServedOn"
-                label="Last served on"
-                kind="date"
-                hint="The tag is kept {view.tagKeepDays} days from it."
-              />
+              <Field name="lastServedOn" label={t.lastServedOn} kind="date" hint={t.theTagIsKept(view.tagKeepDays)} />
             </OperationForm>
           </Fold>
         {/if}
       {/if}
     </div>
-  {:else}<p class="soft">None yet.</p>{/each}
-  {#if lot.received.claim}<p class="soft">Seller’s words: “{lot.received.claim}”. A claim, not evidence.</p>{/if}
+  {:else}<p class="soft">{t.noneYet}</p>{/each}
+  {#if lot.received.claim}<p class="soft">{t.sellersWordsAClaim(lot.received.claim)}</p>{/if}
 </section>
 
 <style>

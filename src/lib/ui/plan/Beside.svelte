@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { beside as t } from '$lib/words/screens/controls.ts';
   import Button from '$lib/ui/kit/Button.svelte';
   import type { Snippet } from 'svelte';
 
@@ -26,7 +27,7 @@
   <section class="sheet">
     <div class="title">
       <h2>{name}</h2>
-      <Button onclick={onclose}>Leave it</Button>
+      <Button onclick={onclose}>{t.leaveIt}</Button>
     </div>
     <div class="stack">{@render fields()}</div>
   </section>

@@ -1,11 +1,12 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { delivery as t } from '$lib/words/screens/receive.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import type { DeliveryView } from '$lib/server/views/now.ts';
   import type { HouseState } from '$lib/core/record/house.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import WindowLine from '../marks/WindowLine.svelte';
-  import { dayAndTime } from '../format.ts';
   import { temperatureUnits } from '../units.ts';
   import { missingWord } from '$lib/words/scopes.ts';
 
@@ -27,12 +28,11 @@
 <section class="delivery">
   {#if view}
     <header>
-      <h2>Delivery from {view.delivery.supplier}</h2>
+      <h2>{t.deliveryFrom(view.delivery.supplier)}</h2>
       <p class="soft">
-        {view.delivery.code}{view.delivery.reference ? ` · note ${view.delivery.reference}` : ''} · {dayAndTime(
-          view.delivery.at,
-          house.zone
-        )}{view.delivery.vehicle ? ` · vehicle at ${view.delivery.vehicle.typed}` : ''}
+        {view.delivery.code}{view.delivery.reference ? t.note(view.delivery.reference) : ''} · {say.dayAndTime(
+          view.delivery.at
+        )}{view.delivery.vehicle ? t.vehicleAt(view.delivery.vehicle.typed) : ''}
       </p>
     </header>
     {#if view.lots.length > 0}
@@ -41,52 +41,46 @@
           <li>
             <a class="name" href={lot.piece ? `/piece/${lot.piece}` : '/receive'}><b>{lot.name}</b> {lot.typed}</a>
             {#each lot.windows.filter(({ route }) => route === 'raw') as window (window.route)}
-              <WindowLine {window} {now} warnSeconds={house.warnMinutes * 60} zone={house.zone} size={24} />
+              <WindowLine {window} {now} warnSeconds={house.warnMinutes * 60} size={24} />
             {/each}
             <span class="soft"
               >{lot.missing.length > 0 && lot.decision.decision !== 'send-back'
-                ? `wants ${missingWord(lot.missing[0]!)}`
+                ? t.wants(missingWord(lot.missing[0]!))
                 : ''}</span
             >
             <a class="act" href="/inspect/{lot.id}"
-              >{lot.inspected ? `Inspected: ${lot.decision.decision.replaceAll('-', ' ')}` : 'Inspect'}</a
+              >{lot.inspected ? t.inspected(lot.decision.decision.replaceAll('-', ' ')) : t.inspect}</a
             >
           </li>
         {/each}
       </ol>
-    {:else}<p class="soft">No lot yet. Fill in the first below; each is kept as soon as it is taken in.</p>{/if}
+    {:else}<p class="soft">{t.noLotYetFill}</p>{/if}
     {#if view.closed === null}
       <OperationForm
         operation="close-delivery"
         subject={view.delivery.code}
         seen={view.version}
-        submit="That was all of it"
+        submit={t.thatWasAllOf}
         also={{ delivery: view.delivery.code }}
       ></OperationForm>
     {:else}<p class="soft">
-        Closed {dayAndTime(view.closed, house.zone)}. <a class="link" href="/receive">Receive something else</a>
+        {t.closed(say.dayAndTime(view.closed))} <a class="link" href="/receive">{t.receiveSomethingElse}</a>
       </p>{/if}
   {:else}
-    <Fold headClass="further" title="Several lots in one delivery">
-      <OperationForm operation="open-delivery" submit="Open the delivery">
+    <Fold headClass="further" title={t.severalLotsInOne}>
+      <OperationForm operation="open-delivery" submit={t.openTheDelivery}>
         <div class="fields broad">
-          <Field name="supplier" label="Supplier" />
-          <Field name="reference" label="Delivery note" optional />
-          <Field
-            name="vehicle"
-            label="Vehicle or box air"
-            kind="quantity"
-            units={temperatureUnits(house.units)}
-            optional
-          />
+          <Field name="supplier" label={t.supplier} />
+          <Field name="reference" label={t.deliveryNote} optional />
+          <Field name="vehicle" label={t.vehicleOrBoxAir} kind="quantity" units={temperatureUnits()} optional />
         </div>
       </OperationForm>
-      <p><a class="link" href="/receive/note">Take in a delivery note as a file (CSV)</a></p>
+      <p><a class="link" href="/receive/note">{t.takeInADelivery}</a></p>
     </Fold>
   {/if}
   {#if others.length > 0}
     <p class="open">
-      Still open:
+      {t.stillOpen}
       {#each others as each (each.code)}<a class="link" href="/receive?delivery={each.code}"
           >{each.supplier}, {each.code}</a
         >&nbsp;{/each}

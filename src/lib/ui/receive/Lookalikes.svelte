@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { common } from '$lib/words/screens/common.ts';
+  import { lookalikes as t } from '$lib/words/screens/receive.ts';
   import type { inspectView } from '$lib/server/views/inspection.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
@@ -24,15 +26,15 @@
 </script>
 
 <section class="sheet">
-  <h2>Which one is it?</h2>
+  <h2>{t.whichOneIsIt}</h2>
   <OperationForm
     operation="identify-lot"
     subject={view.lot.id}
     seen={view.version}
-    submit="That is what it is"
+    submit={t.thatIsWhatIt}
     also={{ lot: view.lot.id, marks: marks.join(',') }}
   >
-    <div class="fish" role="radiogroup" aria-label="Species">
+    <div class="fish" role="radiogroup" aria-label={t.species}>
       {#each members as member (member.species)}
         <label>
           <input
@@ -50,25 +52,24 @@
       {#each undrawn as each (each.id)}
         <label>
           <input type="radio" name="species" value={each.id} bind:group={species} onchange={() => (marks = [])} />
-          <b>{each.name}</b><span>no drawing here: by the seller’s paper only</span>
+          <b>{each.name}</b><span>{t.noDrawingHereBy}</span>
         </label>
       {/each}
     </div>
     {#if species}
       <fieldset>
-        <legend>What was seen</legend>
-        {#each [...(shown?.marks ?? []), 'named by a paper'] as mark (mark)}
+        <legend>{t.whatWasSeen}</legend>
+        {#each [...(shown?.marks ?? []), t.namedByAPaper] as mark (mark)}
           <label class="mark"
             ><input type="checkbox" value={mark.replaceAll(',', ' ')} bind:group={marks} /> {mark}</label
           >
         {/each}
       </fieldset>
-      <Field name="note" label="Note" optional />
+      <Field name="note" label={common.note} optional />
     {/if}
   </OperationForm>
   <p class="soft">
-    A skinless fillet has lost its marks: leave it unsettled, and the worst of the candidates counts. Crosses between
-    kin (jacks, basses, salmonids) show marks of both.
+    {t.aSkinlessFilletHas}
   </p>
 </section>
 

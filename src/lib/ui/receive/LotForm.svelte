@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { lotForm as t } from '$lib/words/screens/receive.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { untrack } from 'svelte';
   import { FAO_AREAS } from '$lib/core/fish/fao-areas.ts';
@@ -8,10 +11,9 @@
   import type { Verdict } from '$lib/core/rules/verdict.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
-  import { formatTemperature } from '../format.ts';
   import { lengthUnits, massUnits, temperatureUnits } from '../units.ts';
   import SpeciesPick from './SpeciesPick.svelte';
-  import * as options from './options.ts';
+  import * as options from '$lib/words/receive.ts';
 
   /** The form of one lot; `verdict` forms while it is filled. */
   let {
@@ -107,38 +109,38 @@
   });
 </script>
 
-<OperationForm operation="receive-lot" subject={delivery} submit="Take it in" tone="ember" also={{ delivery }}>
+<OperationForm operation="receive-lot" subject={delivery} submit={t.takeItIn} tone="ember" also={{ delivery }}>
   <fieldset>
-    <legend>What is it</legend>
+    <legend>{t.whatIsIt}</legend>
     <SpeciesPick {catalogue} {profile} bind:species bind:candidates given={start.species ?? ''} onpick={settle} />
     <div class="fields">
-      <Field name="form" label="Form" kind="choice" options={options.FORM_OPTIONS} bind:value={form} />
-      <Field name="mass" label="Weight" kind="quantity" units={massUnits(house.units)} />
-      <Field name="count" label="Pieces" kind="number" optional />
+      <Field name="form" label={t.form} kind="choice" options={options.FORM_OPTIONS} bind:value={form} />
+      <Field name="mass" label={common.weight} kind="quantity" units={massUnits()} />
+      <Field name="count" label={t.pieces} kind="number" optional />
     </div>
-    {#if isRoe}<Field name="roeRinsed" label="Out of the skein, and rinsed" kind="tick" bind:value={roeRinsed} />{/if}
+    {#if isRoe}<Field name="roeRinsed" label={t.outOfTheSkein} kind="tick" bind:value={roeRinsed} />{/if}
   </fieldset>
   <fieldset>
-    <legend>Where from</legend>
+    <legend>{t.whereFrom}</legend>
     <div class="fields">
-      <Field name="source" label="Wild or farmed" kind="choice" options={options.SOURCE_OPTIONS} bind:value={source} />
+      <Field name="source" label={t.wildOrFarmed} kind="choice" options={options.SOURCE_OPTIONS} bind:value={source} />
       {#if source === 'farmed'}
         <Field
           name="farmSystem"
-          label="How it was farmed"
+          label={t.howItWasFarmed}
           kind="choice"
           options={options.SYSTEM_OPTIONS}
           bind:value={farmSystem}
         />
       {/if}
-      <Field name="water" label="Water" kind="choice" options={options.WATER_OPTIONS} bind:value={water} />
-      <Field name="caughtOn" label="Caught or harvested" kind="date" bind:value={caughtOn} />
-      <Field name="caughtAt" label="At what hour" placeholder="05:30" optional />
-      <Field name="area" label="Grounds or farm" optional />
-      <Field name="supplier" label="Supplier" value={supplier} />
+      <Field name="water" label={t.water} kind="choice" options={options.WATER_OPTIONS} bind:value={water} />
+      <Field name="caughtOn" label={t.caughtOrHarvested} kind="date" bind:value={caughtOn} />
+      <Field name="caughtAt" label={t.atWhatHour} placeholder="05:30" optional />
+      <Field name="area" label={t.groundsOrFarm} optional />
+      <Field name="supplier" label={t.supplier} value={supplier} />
       <Field
         name="commercial"
-        label="Commercial source"
+        label={t.commercialSource}
         kind="choice"
         options={options.COMMERCIAL_OPTIONS}
         bind:value={commercial}
@@ -146,7 +148,7 @@
       {#if commercial !== 'yes' || purpose !== 'sale'}
         <Field
           name="purpose"
-          label="Taken in for"
+          label={t.takenInFor}
           kind="choice"
           options={options.PURPOSE_OPTIONS}
           bind:value={purpose}
@@ -155,13 +157,13 @@
     </div>
   </fieldset>
   <fieldset>
-    <legend>At the door</legend>
+    <legend>{t.atTheDoor}</legend>
     <div class="fields">
       <Field
         name="core"
-        label="Core temperature"
+        label={t.coreTemperature}
         kind="quantity"
-        units={temperatureUnits(house.units)}
+        units={temperatureUnits()}
         bind:value={core}
         bind:unit={coreUnit}
         optional={form === 'live'}
@@ -169,74 +171,69 @@
       {#if form === 'live'}
         <Field
           name="air"
-          label="Air round it"
+          label={t.airRoundIt}
           kind="quantity"
-          units={temperatureUnits(house.units)}
+          units={temperatureUnits()}
           bind:value={air}
           bind:unit={airUnit}
-          hint="Of the truck or the crate."
+          hint={t.ofTheTruckOr}
         />
       {/if}
-      <Field name="ice" label="Ice" kind="choice" options={options.ICE_OPTIONS} bind:value={ice} />
+      <Field name="ice" label={t.ice} kind="choice" options={options.ICE_OPTIONS} bind:value={ice} />
       {#if form !== 'live'}
-        <Field name="pack" label="Packed" kind="choice" options={options.PACK_OPTIONS} bind:value={pack} />
+        <Field name="pack" label={t.packed} kind="choice" options={options.PACK_OPTIONS} bind:value={pack} />
       {/if}
       {#if form !== 'live' && pack === 'closed' && frozen !== 'on'}
         <Field
           name="packIndicator"
-          label="Time-temperature indicator"
+          label={t.timeTemperatureIndicator}
           kind="choice"
           options={options.INDICATOR_OPTIONS}
           bind:value={packIndicator}
-          hint="Without one it must be at or below {formatTemperature(3.3, house.units)}."
+          hint={t.withoutOneItMust(say.temperature(3.3))}
         />
       {/if}
       <Field
         name="previouslyFrozen"
-        label="Frozen before"
+        label={t.frozenBefore}
         kind="choice"
         options={options.FROZEN_OPTIONS}
         bind:value={previouslyFrozen}
       />
     </div>
-    <Field name="frozen" label="It arrived frozen" kind="tick" bind:value={frozen} />
+    <Field name="frozen" label={t.itArrivedFrozen} kind="tick" bind:value={frozen} />
   </fieldset>
-  <Fold class="stack" headClass="further" title="More from the paper: area, gear, killing, price, lot">
+  <Fold class="stack" headClass="further" title={t.moreFromThePaper}>
     <div class="fields">
       <Field
         name="faoArea"
-        label="FAO area"
+        label={t.faoArea}
         kind="choice"
         options={[
-          { value: '', name: 'not given' },
+          { value: '', name: t.notGiven },
           ...FAO_AREAS.map(({ code, name }) => ({ value: code, name: `${code} · ${name}` }))
         ]}
       />
-      <Field name="landedOn" label="Landed" kind="date" optional />
-      <Field name="gear" label="Gear" kind="choice" options={options.GEAR_OPTIONS} />
-      <Field name="killing" label="How it was killed" kind="choice" options={options.KILLING_OPTIONS} />
-      <Field name="supplierLot" label="Supplier’s lot" optional />
-      <Field name="thickness" label="Thickness" kind="quantity" units={lengthUnits(house.units)} optional />
-      <Field name="price" label="Price, {house.currency}" kind="number" optional />
-      <Field name="pricePer" label="Price is for" kind="choice" options={options.PRICE_OPTIONS} bind:value={pricePer} />
-      {#if pricePer === 'case'}<Field name="cases" label="Cases" kind="number" />{/if}
+      <Field name="landedOn" label={t.landed} kind="date" optional />
+      <Field name="gear" label={t.gear} kind="choice" options={options.GEAR_OPTIONS} />
+      <Field name="killing" label={t.howItWasKilled} kind="choice" options={options.KILLING_OPTIONS} />
+      <Field name="supplierLot" label={t.suppliersLot} optional />
+      <Field name="thickness" label={t.thickness} kind="quantity" units={lengthUnits()} optional />
+      <Field name="price" label={t.price(house.currency)} kind="number" optional />
+      <Field name="pricePer" label={t.priceIsFor} kind="choice" options={options.PRICE_OPTIONS} bind:value={pricePer} />
+      {#if pricePer === 'case'}<Field name="cases" label={t.cases} kind="number" />{/if}
     </div>
-    <Field
-      name="claim"
-      label="The seller’s words"
-      hint="“Sushi grade” is written down as a claim. It clears nothing."
-      optional
-    />
+    <Field name="claim" label={t.theSellersWords} hint={t.sushiGradeIsWritten} optional />
   </Fold>
   <div class="fields">
     <Field
       name="decision"
-      label="Your decision"
+      label={t.yourDecision}
       kind="choice"
       options={options.DECISION_OPTIONS}
       bind:value={decision}
     />
-    <Field name="reason" label="Reason" optional={decision === 'accept'} />
+    <Field name="reason" label={common.reason} optional={decision === 'accept'} />
   </div>
 </OperationForm>
 

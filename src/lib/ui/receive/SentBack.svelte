@@ -1,10 +1,8 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { CREDITS } from '$lib/core/activity/receive/bodies.ts';
   import type { LotState } from '$lib/core/record/lot.ts';
-  import type { UnitPreferences } from '$lib/core/measure/units.ts';
-  import { dayAndTime, formatMass } from '$lib/ui/format.ts';
-  import { money } from '$lib/ui/money.ts';
   import { massUnits } from '$lib/ui/units.ts';
   import { CREDIT_WORDS, RETURN_WORDS as SAY } from '$lib/words/returns.ts';
   import Field from '../controls/Field.svelte';
@@ -14,14 +12,10 @@
   let {
     lot,
     back,
-    units,
-    zone,
     currency
   }: {
     lot: LotState;
     back: { grams: number; stays: readonly { id: string; name: string }[] };
-    units: UnitPreferences;
-    zone: string;
     currency: string;
   } = $props();
   const said = $derived(lot.handedBack);
@@ -34,15 +28,15 @@
 {#if said || lot.sentBack || back.grams >= 1 || back.stays.length > 0}
   <section class="sheet">
     {#if said}
-      <h2>{SAY.went}, {dayAndTime(said.at, zone)}</h2>
+      <h2>{SAY.went}, {say.dayAndTime(said.at)}</h2>
       <p>
-        {SAY.of(formatMass(said.mass.si, units), said.to)}.
+        {SAY.of(say.mass(said.mass.si), said.to)}.
         {#if Math.abs(off) >= 1}
-          {(off < 0 ? SAY.less : SAY.more)(formatMass(Math.abs(off), units))}
+          {(off < 0 ? SAY.less : SAY.more)(say.mass(Math.abs(off)))}
         {/if}
         {SAY.credit}: {CREDIT_WORDS[said.credit].toLowerCase()}{said.amount === null
           ? ''
-          : `, ${money(said.amount * 100, said.currency)}`}.
+          : `, ${say.money(said.amount * 100, said.currency)}`}.
       </p>
       <p class="soft">{said.reason}{said.note === '' ? '' : ` · ${said.note}`}</p>
     {:else}
@@ -54,9 +48,9 @@
               name="mass"
               label={SAY.mass}
               kind="quantity"
-              units={massUnits(units)}
+              units={massUnits()}
               optional={back.grams >= 1}
-              hint={back.grams < 1 ? '' : SAY.onRecord(formatMass(back.grams, units))}
+              hint={back.grams < 1 ? '' : SAY.onRecord(say.mass(back.grams))}
             />
             <Field name="to" label={SAY.to} value={lot.received.supplier} />
             <Field
@@ -71,7 +65,7 @@
               label={SAY.amount(currency)}
               kind="number"
               optional
-              hint={paid === null ? '' : SAY.paid(money(paid, currency))}
+              hint={paid === null ? '' : SAY.paid(say.money(paid, currency))}
             />
             <Field name="reason" label={SAY.reason} value={lot.sentBack ? lot.decision.reason : ''} />
             <Field name="note" label={SAY.note} optional />

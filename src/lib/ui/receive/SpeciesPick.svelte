@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { speciesPick as t } from '$lib/words/screens/receive.ts';
   import Line from '$lib/ui/kit/Line.svelte';
   import Select from '$lib/ui/kit/Select.svelte';
   import Button from '$lib/ui/kit/Button.svelte';
@@ -59,12 +60,12 @@
 </script>
 
 <div class="search">
-  <label for="species-text">{unsettled ? 'It may also be' : 'Species, by any market name'}</label>
+  <label for="species-text">{unsettled ? t.itMayAlsoBe : t.speciesByAnyMarket}</label>
   <Line
     class="text-xl font-semibold"
     id="species-text"
     autocomplete="off"
-    placeholder="char, iwashi, lubina …"
+    placeholder={t.charIwashiLubina}
     bind:value={text}
     oninput={() => {
       if (!unsettled) species = '';
@@ -84,22 +85,21 @@
   </noscript>
   {#if senses.length > 1 && (species === '' || unsettled)}
     <p class="ask">
-      “{text.trim()}” is the market name of {senses.length} species, and they are judged differently. Which one?
+      {t.isTheMarketName(text.trim(), senses.length)}
     </p>
     <div class="senses">
       {#each senses as { species: each, points } (each.id)}
         <Button onclick={() => pick(each)}>
           <b>{each.name}</b> <i>{each.scientific[0]}</i>
           {#each points as point (point)}<span>{differenceWord(point)}</span>{:else}<span class="soft"
-              >nothing that sets it apart: origin and freezing decide</span
+              >{t.nothingThatSetsIt}</span
             >{/each}
         </Button>
       {/each}
     </div>
   {:else if text.trim().length > 1 && found.length === 0 && (species === '' || unsettled)}
     <p class="ask" data-found="none">
-      “{text.trim()}” is not in the book. Try another name, <a class="link" href="/house/species">describe it</a>, or
-      say what it may be.
+      {t.isNotInThe(text.trim())} <a class="link" href="/house/species">{t.describeIt}</a>{t.orSayWhatIt}
     </p>
   {:else if species === '' || unsettled}
     <div class="found">
@@ -109,15 +109,15 @@
     </div>
   {/if}
   {#if unsettled}
-    <p class="ask">Not settled: judged as the worst of these until somebody tells it by its marks.</p>
+    <p class="ask">{t.notSettledJudgedAs}</p>
     <div class="found">
       {#each candidates as id (id)}
-        <Button aria-label="Not {byId.get(id)?.name}" onclick={() => pick(byId.get(id)!)}>
+        <Button aria-label={t.not(byId.get(id)?.name ?? id)} onclick={() => pick(byId.get(id)!)}>
           <b>{byId.get(id)?.name}</b> ×
         </Button>
-      {:else}<p class="soft">Name what it may be; with no name at all it is cleared for nothing.</p>{/each}
+      {:else}<p class="soft">{t.nameWhatItMay}</p>{/each}
     </div>
-    <Button tone="quiet" onclick={() => ((species = ''), (candidates = []))}>I know what it is</Button>
+    <Button tone="quiet" onclick={() => ((species = ''), (candidates = []))}>{t.iKnowWhatIt}</Button>
   {:else if chosen}
     <p class="soft">
       <i>{chosen.scientific.join(', ')}</i>{chosen.note
@@ -126,7 +126,7 @@
         {` · ${handlingWord(code)}`}{/each}
     </p>
   {:else}
-    <Button tone="quiet" onclick={unsettle}>Nobody can say what it is</Button>
+    <Button tone="quiet" onclick={unsettle}>{t.nobodyCanSayWhat}</Button>
   {/if}
 </div>
 

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { common } from '$lib/words/screens/common.ts';
+  import { dishForm as t } from '$lib/words/screens/serve.ts';
   import type { DishBody, DishLine } from '$lib/core/activity/book/dish-body.ts';
   import { ingredientText } from '$lib/core/ingredients/read.ts';
   import { untrack } from 'svelte';
@@ -7,30 +9,32 @@
 
   /** A dish being written: a new one, or the next version of one. */
   let { id = '', dish = null }: { id?: string; dish?: DishBody | null } = $props();
-  const EXAMPLE = 'Turbot; 60; fish\nHarbour lime; 12; sauce\nChives; 2';
+  const EXAMPLE = t.turbotFishHarbourLime;
   const start = untrack(() => dish);
   const lineText = (line: DishLine) =>
     line.kind === 'ingredient' ? `${ingredientText(line)}; ${line.grams}` : `${line.what}; ${line.grams}; ${line.kind}`;
 </script>
 
-<OperationForm
-  operation="set-dish"
-  subject={id}
-  submit={id ? 'Keep as the next version' : 'Write it into the book'}
-  also={{ id }}
->
+<OperationForm operation="set-dish" subject={id} submit={id ? t.keepAsTheNext : t.writeItIntoThe} also={{ id }}>
   <div class="fields broad">
-    <Field name="name" label="Name" value={start?.name ?? ''} />
-    <Field name="goodFor" label="Good for" optional value={start?.goodFor ?? ''} />
+    <Field name="name" label={common.name} value={start?.name ?? ''} />
+    <Field name="goodFor" label={common.goodFor} optional value={start?.goodFor ?? ''} />
   </div>
   <Field
     name="lines"
-    label="On a portion"
+    label={t.onAPortion}
     kind="long"
     value={start?.lines.map(lineText).join('\n') ?? ''}
     placeholder={EXAMPLE}
-    hint="One a line: what; grams on one portion; fish, sauce, recipe or dish. Without a last word it is an ingredient of the list."
+    hint={t.oneALineWhat}
   />
-  <Field name="steps" label="Steps" kind="long" optional value={start?.steps.join('\n') ?? ''} hint="One a line." />
-  {#if id}<Field name="reason" label="What is different in it" optional />{/if}
+  <Field
+    name="steps"
+    label={common.steps}
+    kind="long"
+    optional
+    value={start?.steps.join('\n') ?? ''}
+    hint={common.oneALine}
+  />
+  {#if id}<Field name="reason" label={t.whatIsDifferentIn} optional />{/if}
 </OperationForm>

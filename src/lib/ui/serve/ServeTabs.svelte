@@ -1,10 +1,11 @@
 <script lang="ts">
+  import { serveTabs as t } from '$lib/words/screens/serve.ts';
   import Rooms from '../controls/Rooms.svelte';
 
   const ROOMS = [
-    { path: '/serve', name: 'Serve' },
-    { path: '/serve/dishes', name: 'Dishes' }
+    { path: '/serve', name: t.serve },
+    { path: '/serve/dishes', name: t.dishes }
   ];
 </script>
 
-<Rooms label="Rooms of service" rooms={ROOMS} />
+<Rooms label={t.roomsOfService} rooms={ROOMS} />

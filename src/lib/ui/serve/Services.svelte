@@ -1,49 +1,50 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { services as t } from '$lib/words/screens/serve.ts';
   import { DAY } from '$lib/core/measure/spans.ts';
   import type { Service } from '$lib/core/activity/age/fold.ts';
   import { houseNow } from '../clock.svelte.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
-  import { dayAndTime, until } from '../format.ts';
 
   /** Sittings to be ready for. What hangs to age is told by them. */
-  let { services, zone }: { services: readonly Service[]; zone: string } = $props();
+  let { services }: { services: readonly Service[] } = $props();
   const now = $derived(houseNow());
   const shown = $derived(services.filter(({ at }) => at > now - DAY));
 </script>
 
 <section class="sheet" id="services" aria-labelledby="services-name">
-  <h2 id="services-name">Services ahead</h2>
+  <h2 id="services-name">{t.servicesAhead}</h2>
   <ul data-services={shown.length}>
     {#each shown as service (service.id)}
       <li>
         <span>
           <b>{service.name}</b>
           <span class="soft">
-            {dayAndTime(service.at, zone)}, {service.at < now ? 'begun' : until(service.at, now)}{service.covers ===
+            {say.dayAndTime(service.at)}, {service.at < now ? t.begun : say.until(service.at, now)}{service.covers ===
             null
               ? ''
-              : `, ${service.covers} covers`}
+              : t.covers2(service.covers)}
           </span>
         </span>
         <OperationForm
           operation="withdraw-service"
           subject={service.id}
-          submit="Take it off"
+          submit={t.takeItOff}
           tone="quiet"
           also={{ id: service.id }}
         ></OperationForm>
       </li>
     {:else}
-      <li class="soft">None is planned. Name one, and what ages is told which service it will be ready for.</li>
+      <li class="soft">{t.noneIsPlannedName}</li>
     {/each}
   </ul>
   {#key shown.length}
-    <OperationForm operation="set-service" submit="Plan it">
+    <OperationForm operation="set-service" submit={t.planIt}>
       <div class="fields">
-        <Field name="name" label="Service" placeholder="Saturday" />
-        <Field name="at" label="Begins" kind="time" />
-        <Field name="covers" label="Covers" kind="number" optional />
+        <Field name="name" label={t.service} placeholder={t.saturday} />
+        <Field name="at" label={t.begins} kind="time" />
+        <Field name="covers" label={t.covers} kind="number" optional />
       </div>
     </OperationForm>
   {/key}

@@ -1,8 +1,9 @@
+import { words } from '../speech.ts';
 import type { SetPoint } from '../../core/activity/acid/lists.ts';
 import { LOOK_WORDS } from '../acid.ts';
 import type { ActivityWords } from './words.ts';
 
-export const acidWords = {
+export const acidWords = /* @__PURE__ */ words({
   entries: {
     'acid.started': 'Into the acid',
     'acid.checked': 'Cut open in acid',
@@ -21,4 +22,4 @@ export const acidWords = {
   steps: {
     acid: () => 'Acid'
   }
-} satisfies ActivityWords;
+} satisfies ActivityWords);

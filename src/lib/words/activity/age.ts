@@ -1,7 +1,8 @@
+import { words } from '../speech.ts';
 import { lookWords } from '../age.ts';
 import type { ActivityWords } from './words.ts';
 
-export const ageWords = {
+export const ageWords = /* @__PURE__ */ words({
   entries: {
     'age.started': 'Hung to age',
     'age.weighed': 'Weighed on the rack',
@@ -20,4 +21,4 @@ export const ageWords = {
   steps: {
     age: (seen) => String(seen.place)
   }
-} satisfies ActivityWords;
+} satisfies ActivityWords);

@@ -1,6 +1,7 @@
+import { words } from '../speech.ts';
 import type { ActivityWords } from './words.ts';
 
-export const boardWords = {
+export const boardWords = /* @__PURE__ */ words({
   entries: {
     'board.opened': 'On the board',
     'board.closed': 'Board closed',
@@ -13,4 +14,4 @@ export const boardWords = {
   steps: {
     board: () => 'Board'
   }
-} satisfies ActivityWords;
+} satisfies ActivityWords);

@@ -1,6 +1,7 @@
+import { words } from '../speech.ts';
 import type { ActivityWords } from './words.ts';
 
-export const bookWords = {
+export const bookWords = /* @__PURE__ */ words({
   entries: {
     'recipe.set': 'Recipe set',
     'recipe.noted': 'Recipe noted',
@@ -11,4 +12,4 @@ export const bookWords = {
   },
   tasks: {},
   steps: {}
-} satisfies ActivityWords;
+} satisfies ActivityWords);

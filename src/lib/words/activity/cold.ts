@@ -1,6 +1,7 @@
+import { words } from '../speech.ts';
 import type { ActivityWords } from './words.ts';
 
-export const coldWords = {
+export const coldWords = /* @__PURE__ */ words({
   entries: {
     'place.set': 'Place set',
     'sensor.set': 'Sensor set',
@@ -15,4 +16,4 @@ export const coldWords = {
   },
   tasks: {},
   steps: {}
-} satisfies ActivityWords;
+} satisfies ActivityWords);

@@ -1,8 +1,9 @@
+import { words } from '../speech.ts';
 import type { School } from '../../core/activity/cure/lists.ts';
 import { cureStepWords, SCHOOL_WORDS } from '../cure.ts';
 import type { ActivityWords } from './words.ts';
 
-export const cureWords = {
+export const cureWords = /* @__PURE__ */ words({
   entries: {
     'cure.started': 'Cure begun',
     'cure.changed': 'Cure changed',
@@ -18,4 +19,4 @@ export const cureWords = {
   steps: {
     cure: (seen) => SCHOOL_WORDS[seen.method as School].name
   }
-} satisfies ActivityWords;
+} satisfies ActivityWords);

@@ -1,6 +1,7 @@
+import { words } from '../speech.ts';
 import type { ActivityWords } from './words.ts';
 
-export const freezeWords = {
+export const freezeWords = /* @__PURE__ */ words({
   entries: {
     'freeze.started': 'Into the freezer',
     'freeze.read': 'Freezer reading',
@@ -14,4 +15,4 @@ export const freezeWords = {
   steps: {
     freeze: (seen) => String(seen.place)
   }
-} satisfies ActivityWords;
+} satisfies ActivityWords);

@@ -1,6 +1,7 @@
+import { words } from '../speech.ts';
 import type { ActivityWords } from './words.ts';
 
-export const houseWords = {
+export const houseWords = /* @__PURE__ */ words({
   entries: {
     'species.set': 'Species set',
     'profile.set': 'Rule copy set',
@@ -13,4 +14,4 @@ export const houseWords = {
   },
   tasks: {},
   steps: {}
-} satisfies ActivityWords;
+} satisfies ActivityWords);

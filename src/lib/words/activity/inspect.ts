@@ -1,6 +1,7 @@
+import { words } from '../speech.ts';
 import type { ActivityWords } from './words.ts';
 
-export const inspectWords = {
+export const inspectWords = /* @__PURE__ */ words({
   entries: {
     'lot.inspected': 'Inspected',
     'lot.identified': 'Identified by its marks',
@@ -9,4 +10,4 @@ export const inspectWords = {
   },
   tasks: {},
   steps: {}
-} satisfies ActivityWords;
+} satisfies ActivityWords);

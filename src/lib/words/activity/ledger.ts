@@ -1,6 +1,7 @@
+import { words } from '../speech.ts';
 import type { ActivityWords } from './words.ts';
 
-export const ledgerWords = {
+export const ledgerWords = /* @__PURE__ */ words({
   entries: {
     'day.signed': 'Day signed',
     'backup.made': 'Backup made',
@@ -9,4 +10,4 @@ export const ledgerWords = {
   },
   tasks: {},
   steps: {}
-} satisfies ActivityWords;
+} satisfies ActivityWords);

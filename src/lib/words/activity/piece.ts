@@ -1,6 +1,7 @@
+import { words } from '../speech.ts';
 import type { ActivityWords } from './words.ts';
 
-export const pieceWords = {
+export const pieceWords = /* @__PURE__ */ words({
   entries: {
     'piece.made': 'Piece made',
     'piece.gave': 'Piece divided',
@@ -12,4 +13,4 @@ export const pieceWords = {
   },
   tasks: {},
   steps: {}
-} satisfies ActivityWords;
+} satisfies ActivityWords);

@@ -1,6 +1,7 @@
+import { words } from '../speech.ts';
 import type { ActivityWords } from './words.ts';
 
-export const receiveWords = {
+export const receiveWords = /* @__PURE__ */ words({
   entries: {
     'lot.received': 'Lot received',
     'lot.returned': 'Sent back',
@@ -10,4 +11,4 @@ export const receiveWords = {
   },
   tasks: {},
   steps: {}
-} satisfies ActivityWords;
+} satisfies ActivityWords);

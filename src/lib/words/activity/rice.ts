@@ -1,3 +1,4 @@
+import { words } from '../speech.ts';
 import { formatMass } from '../../core/measure/format.ts';
 import type { UnitPreferences } from '../../core/measure/units.ts';
 import type { Told } from '../../core/ingredients/ingredient.ts';
@@ -5,11 +6,11 @@ import { labelTime, type LabelLines } from '../labels.ts';
 import { toldLine } from '../notices.ts';
 import type { ActivityWords } from './words.ts';
 
-export const riceWords = {
+export const riceWords = /* @__PURE__ */ words({
   entries: { 'tub.made': 'Rice dressed', 'tub.read': 'Rice read', 'tub.binned': 'Rice binned' },
   tasks: { 'rice-discard': (seen) => `Bin the rice: ${seen.name}` },
   steps: { rice: () => 'Rice' }
-} satisfies ActivityWords;
+} satisfies ActivityWords);
 
 /** The lines of a tub's label: what binds is when it goes into the bin. */
 export function riceLabel(
@@ -34,7 +35,7 @@ export function riceLabel(
   };
 }
 
-export const RICE_WORDS = {
+export const RICE_WORDS = /* @__PURE__ */ words({
   title: 'Rice',
   none: 'No rice is dressed. Its clock begins with its dressing: write a tub down as soon as it is mixed.',
   make: 'A tub is dressed',
@@ -65,4 +66,4 @@ export const RICE_WORDS = {
     `${hours} h from dressing. ${citation}${check ? ' (check with your authority)' : ''}.`,
   caution:
     'One clock a tub: what comes off it goes into the bin, and none of it into the next. Frying rescues no old rice: the poison survives it. Held by its acid instead, it needs a plan and a document of your authority; that is not kept here. Your local code and licensed practice decide.'
-} as const;
+} as const);

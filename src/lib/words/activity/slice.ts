@@ -1,6 +1,7 @@
+import { words } from '../speech.ts';
 import type { ActivityWords } from './words.ts';
 
-export const sliceWords = {
+export const sliceWords = /* @__PURE__ */ words({
   entries: {
     'piece.sliced': 'Sliced'
   },
@@ -8,4 +9,4 @@ export const sliceWords = {
   steps: {
     slice: (seen) => `${seen.pieces} slices`
   }
-} satisfies ActivityWords;
+} satisfies ActivityWords);

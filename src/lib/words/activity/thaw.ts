@@ -1,6 +1,7 @@
+import { words } from '../speech.ts';
 import type { ActivityWords } from './words.ts';
 
-export const thawWords = {
+export const thawWords = /* @__PURE__ */ words({
   entries: {
     'thaw.started': 'Thaw begun',
     'thaw.ended': 'Thawed'
@@ -11,4 +12,4 @@ export const thawWords = {
   steps: {
     thaw: () => 'Thaw'
   }
-} satisfies ActivityWords;
+} satisfies ActivityWords);

@@ -1,6 +1,7 @@
+import { words } from '../speech.ts';
 import type { ActivityWords } from './words.ts';
 
-export const trayWords = {
+export const trayWords = /* @__PURE__ */ words({
   entries: {
     'hold.started': 'Tray started',
     'hold.read': 'Tray reading',
@@ -13,4 +14,4 @@ export const trayWords = {
   steps: {
     hold: (seen) => String(seen.label)
   }
-} satisfies ActivityWords;
+} satisfies ActivityWords);

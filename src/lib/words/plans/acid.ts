@@ -1,17 +1,18 @@
+import { words } from '../speech.ts';
 import { CUTS, SET_POINTS } from '../../core/activity/acid/lists.ts';
 import type { acidLaid, acidSet } from '../../core/activity/acid/plan.ts';
 import { CUT_WORDS, LOOK_WORDS } from '../acid.ts';
 import type { PlanWords } from './plan.ts';
 
-const SIZES: Record<string, string> = {
+const SIZES: Record<string, string> = /* @__PURE__ */ words({
   dice: 'Edge',
   brick: 'First edge',
   slice: 'Thickness',
   cylinder: 'Across',
   fillet: 'Thickness'
-};
+});
 
-export const ACID_FIELDS: PlanWords<typeof acidSet & typeof acidLaid> = {
+export const ACID_FIELDS: PlanWords<typeof acidSet & typeof acidLaid> = /* @__PURE__ */ words({
   cut: { label: 'Cut', values: Object.fromEntries(CUTS.map((cut) => [cut, CUT_WORDS[cut]])) },
   size: { label: ({ cut = '' }) => SIZES[cut] ?? 'Size' },
   second: { label: ({ cut }) => (cut === 'cylinder' ? 'High' : 'Second edge') },
@@ -33,4 +34,4 @@ export const ACID_FIELDS: PlanWords<typeof acidSet & typeof acidLaid> = {
   },
   place: { label: 'Where it stands', placeholder: 'Drawer 1' },
   also: { label: 'Else in the liquid', placeholder: 'Red onion, Celery' }
-};
+});

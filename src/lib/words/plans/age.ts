@@ -1,8 +1,9 @@
+import { words } from '../speech.ts';
 import type { ageSet } from '../../core/activity/age/plan.ts';
 import { PREPARATION_WORDS } from '../age.ts';
 import type { PlanWords } from './plan.ts';
 
-export const AGE_FIELDS: PlanWords<typeof ageSet> = {
+export const AGE_FIELDS: PlanWords<typeof ageSet> = /* @__PURE__ */ words({
   place: { label: 'Cabinet' },
   spot: { label: 'Hook or shelf place' },
   mass: { label: 'Start weight' },
@@ -12,4 +13,4 @@ export const AGE_FIELDS: PlanWords<typeof ageSet> = {
   prepared: { label: 'Before it hangs', values: PREPARATION_WORDS },
   pack: { label: 'Round it', values: { open: 'open air', closed: 'a bag or film without air' } },
   note: { label: 'Note' }
-};
+});

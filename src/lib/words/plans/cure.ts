@@ -1,3 +1,4 @@
+import { words } from '../speech.ts';
 import type { cureLaid, cureSet } from '../../core/activity/cure/plan.ts';
 import { DOSING_WORDS, PACK_WORDS, SCHOOL_WORDS } from '../cure.ts';
 import type { PlanWords } from './plan.ts';
@@ -9,7 +10,7 @@ const by =
   ({ method = '' }: Set): string =>
     words[method] ?? words.else ?? '';
 
-export const CURE_FIELDS: PlanWords<typeof cureSet & typeof cureLaid> = {
+export const CURE_FIELDS: PlanWords<typeof cureSet & typeof cureLaid> = /* @__PURE__ */ words({
   method: {
     label: 'School',
     values: Object.fromEntries(Object.entries(SCHOOL_WORDS).map(([id, { name }]) => [id, name]))
@@ -62,4 +63,4 @@ export const CURE_FIELDS: PlanWords<typeof cureSet & typeof cureLaid> = {
   recipe: { label: 'From the recipe book' },
   also: { label: 'Laid on besides', placeholder: 'Soy sauce, Ginger' },
   readyBy: { label: 'Ready by' }
-};
+});

@@ -1,8 +1,9 @@
+import { words } from '../speech.ts';
 import type { freezeSet } from '../../core/activity/freeze/plan.ts';
 import { AIR_WORDS, LIE_WORDS, PACKING_WORDS, SHAPE_WORDS } from '../cold.ts';
 import type { PlanWords } from './plan.ts';
 
-export const FREEZE_FIELDS: PlanWords<typeof freezeSet> = {
+export const FREEZE_FIELDS: PlanWords<typeof freezeSet> = /* @__PURE__ */ words({
   place: { label: 'Freezer', placeholder: 'Chest freezer' },
   cycle: { label: 'Cycle of the rule book' },
   air: { label: 'Freezer air' },
@@ -17,4 +18,4 @@ export const FREEZE_FIELDS: PlanWords<typeof freezeSet> = {
     label: 'A probe in this core',
     hint: 'of the thickest piece; its readings then count for this load'
   }
-};
+});

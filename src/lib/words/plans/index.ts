@@ -1,3 +1,4 @@
+import { said } from '../speech.ts';
 import { ACID_FIELDS } from './acid.ts';
 import { AGE_FIELDS } from './age.ts';
 import { CURE_FIELDS } from './cure.ts';
@@ -27,8 +28,11 @@ const WORDS: Readonly<Record<string, Readonly<Record<string, FieldWords>>>> = {
  * @param asked its name
  * @param input what was sent to it: some words go by it
  */
-export function namedIn(asked: string, input: unknown): (field: string) => string | undefined {
+export const namedIn = /* @__PURE__ */ said(function namedIn(
+  asked: string,
+  input: unknown
+): (field: string) => string | undefined {
   const words = WORDS[asked] ?? {};
   const set = (typeof input === 'object' && input !== null ? input : {}) as Record<string, string>;
   return (field) => labelOf(words, field, set);
-}
+});

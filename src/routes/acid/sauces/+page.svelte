@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { titled } from '$lib/words/screens/common.ts';
+  import { acidSaucesPage as t } from '$lib/words/screens/acid.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { SAUCE_KINDS } from '$lib/core/activity/acid/sauce-body.ts';
   import AcidTabs from '$lib/ui/acid/AcidTabs.svelte';
@@ -12,17 +14,14 @@
   const groups = SAUCE_KINDS.map((id) => ({ id, name: SAUCE_KIND_WORDS[id] }));
 </script>
 
-<svelte:head><title>Sauces · Ember Tide</title></svelte:head>
-<h1>Sauces and dressings</h1>
+<svelte:head><title>{titled(t.sauces)}</title></svelte:head>
+<h1>{t.saucesAndDressings}</h1>
 <AcidTabs />
 <BookList pages={data.sauces} {groups} path="/acid/sauces" />
-<Fold class="sheet" title="Write a new sauce">
+<Fold class="sheet" title={t.writeANewSauce}>
   <SauceForm />
 </Fold>
 <BookFile list="sauces" path="/acid/sauces" />
 <p class="caution">
-  Ratios are starting points, to be tasted. What a line holds is added up from the <a
-    class="link"
-    href="/house/ingredients">list of ingredients</a
-  >; a maker’s label goes before it. Guidance only: your local code and licensed practice decide.
+  {t.ratiosAreStartingPoints} <a class="link" href="/house/ingredients">{t.listOfIngredients}</a>{t.aMakersLabelGoes}
 </p>

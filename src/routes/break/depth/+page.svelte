@@ -1,12 +1,13 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { titled } from '$lib/words/screens/common.ts';
+  import { breakDepthPage as t } from '$lib/words/screens/break.ts';
   import Table from '$lib/ui/kit/Table.svelte';
   import { untrack } from 'svelte';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
   import DepthDrawing from '$lib/ui/charts/DepthDrawing.svelte';
-  import { formatLength, formatMass } from '$lib/ui/format.ts';
-  import { money } from '$lib/ui/money.ts';
   import { lengthUnits, startWith } from '$lib/ui/units.ts';
   import { planDepth, type DepthPlan } from '$lib/core/bench/breakdown/depth.ts';
   import { EmberError } from '$lib/core/errors.ts';
@@ -15,15 +16,14 @@
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
-  const units = $derived(data.house.units);
   const STATIONS = [0, 1, 2, 3, 4, 5, 6];
-  const names = ['Head end', '1/6', '2/6', 'Middle', '4/6', '5/6', 'Tail end'];
+  const names = [t.headEnd, '1/6', '2/6', 'Middle', '4/6', '5/6', t.tailEnd];
   let length = $state('');
   let lengthUnit = $state<string>();
   let depths = $state<string[]>(STATIONS.map(() => ''));
   let wanted = $state('');
   let wantedUnit = $state<string>();
-  const depthUnit = $derived(lengthUnits(units)[0]!);
+  const depthUnit = $derived(lengthUnits()[0]!);
 
   const measured = $derived(JSON.stringify([data.piece?.id, data.piece?.depth ?? data.piece?.thicknessMm]));
   // What was measured last stands here again; a fresh piece starts from its one thickness. What was typed stands until then: the
@@ -35,13 +35,13 @@
   function startAgain() {
     const { piece } = data;
     if (!piece) return;
-    [length, lengthUnit] = startWith('length', piece.depth?.lengthMm ?? 300, units);
+    [length, lengthUnit] = startWith('length', piece.depth?.lengthMm ?? 300);
     depths = STATIONS.map((station) => {
       const at = ((piece.depth?.lengthMm ?? 300) * station) / 6;
       const known = piece.depth?.points.find((point) => Math.abs(point.at - at) < 1e-6);
       const start = station === 0 || station === 3 ? piece.thicknessMm : null;
       const mm = piece.depth ? (known?.mm ?? null) : start;
-      return mm === null ? '' : startWith('length', mm, units)[0];
+      return mm === null ? '' : startWith('length', mm)[0];
     });
   }
 
@@ -64,28 +64,28 @@
   });
   const preview = $derived(typeof computed === 'string' ? null : computed);
   const trimCents = $derived(preview && data.perGram !== null ? Math.round(data.perGram * preview.trim.grams) : null);
-  const times = (value: number) => `${value < 10 ? value.toFixed(1) : Math.round(value)} times`;
+  const times = (value: number) => t.times(value < 10 ? value.toFixed(1) : Math.round(value));
   function drag(station: number, mm: number) {
-    depths[station] = startWith('length', Math.round(mm), units)[0];
+    depths[station] = startWith('length', Math.round(mm))[0];
   }
 </script>
 
-<svelte:head><title>Even depth · Ember Tide</title></svelte:head>
-<h1>Even depth</h1>
-<p class="soft">How thick a piece is along its length: salt and cold reach the middle of the thick end last.</p>
-<PiecePick pieces={data.pieces} chosen={data.chosen} empty="Nothing lies here to be measured." />
+<svelte:head><title>{titled(t.evenDepth)}</title></svelte:head>
+<h1>{t.evenDepth}</h1>
+<p class="soft">{t.howThickAPiece}</p>
+<PiecePick pieces={data.pieces} chosen={data.chosen} empty={t.nothingLiesHereTo} />
 {#if data.piece}
   {#key data.piece.id}
     <div class="halves main">
       <section class="sheet">
-        <h2>{data.piece.name} <span class="soft">{formatMass(data.piece.grams, units)}</span></h2>
-        <DepthDrawing {preview} stations={depths} {units} ondrag={drag} />
-        <OperationForm operation="set-depth" piece={data.piece} submit="Keep this depth">
+        <h2>{data.piece.name} <span class="soft">{say.mass(data.piece.grams)}</span></h2>
+        <DepthDrawing {preview} stations={depths} ondrag={drag} />
+        <OperationForm operation="set-depth" piece={data.piece} submit={t.keepThisDepth}>
           <Field
             name="length"
-            label="Length"
+            label={t.length}
             kind="quantity"
-            units={lengthUnits(units)}
+            units={lengthUnits()}
             bind:value={length}
             bind:unit={lengthUnit}
           />
@@ -101,68 +101,67 @@
             {/each}
           </div>
           <p class="soft">
-            Two are enough; leave out what was not measured. Or draw: drag the points of the upper edge.
-            {#if data.piece.depth}This piece was measured before; it stands as it was kept.{/if}
+            {t.twoAreEnoughLeave}
+            {#if data.piece.depth}{t.thisPieceWasMeasured}{/if}
           </p>
         </OperationForm>
       </section>
       <section class="sheet">
-        <h2>For an even cure</h2>
+        <h2>{t.forAnEvenCure}</h2>
         <Field
           name="wanted"
-          label="Depth wanted"
+          label={t.depthWanted}
           kind="quantity"
-          units={lengthUnits(units)}
+          units={lengthUnits()}
           bind:value={wanted}
           bind:unit={wantedUnit}
           optional
         />
         {#if preview}
           <p class="figure">
-            {times(preview.timesLonger)} <small>longer to the middle of the thick end than of the thin</small>
+            {times(preview.timesLonger)} <small>{t.longerToTheMiddle}</small>
           </p>
           <p>
-            {formatLength(preview.most, units)} at the thickest, {formatLength(preview.least, units)} at the thinnest; worked
-            to {formatLength(preview.wanted, units)}.
+            {t.atTheThickestAt(say.length(preview.most), say.length(preview.least), say.length(preview.wanted))}
           </p>
           <Table>
             <tbody>
               <tr>
-                <th>Shave the thick end</th>
+                <th>{t.shaveTheThickEnd}</th>
                 <td>
-                  {#if preview.trim.grams < 0.5}Nothing stands above that.{:else}
-                    Costs <b>{formatMass(preview.trim.grams, units)}</b>{trimCents === null
-                      ? ''
-                      : ` (${money(trimCents, data.house.currency)})`}; then {times(preview.trim.timesLonger)}.{/if}
+                  {#if preview.trim.grams < 0.5}{t.nothingStandsAboveThat}{:else}
+                    {t.costs} <b>{say.mass(preview.trim.grams)}</b>{t.then(
+                      trimCents === null ? '' : ` (${say.money(trimCents, data.house.currency)})`,
+                      times(preview.trim.timesLonger)
+                    )}{/if}
                 </td>
               </tr>
               <tr>
-                <th>Fold the thin end under</th>
+                <th>{t.foldTheThinEnd}</th>
                 <td>
-                  {#if preview.fold}At {formatLength(preview.fold.atMm, units)} from the head end, {formatLength(
-                      preview.fold.underMm,
-                      units
-                    )} under: costs nothing; then {times(preview.fold.timesLonger)}.{:else}No fold stays within a tenth
-                    over that depth and makes it more even.{/if}
+                  {#if preview.fold}{t.atFromTheHead(
+                      say.length(preview.fold.atMm),
+                      say.length(preview.fold.underMm),
+                      times(preview.fold.timesLonger)
+                    )}{:else}{t.noFoldStaysWithin}{/if}
                 </td>
               </tr>
               <tr>
-                <th>Cut the thin end off, cure it apart</th>
+                <th>{t.cutTheThinEnd}</th>
                 <td>
-                  {#if preview.cutOff}At {formatLength(preview.cutOff.atMm, units)}:
-                    <b>{formatMass(preview.cutOff.grams, units)}</b>
-                    apart; then {times(preview.cutOff.timesLonger)}.{:else}No end is thinner than six tenths of it.{/if}
+                  {#if preview.cutOff}{t.at(say.length(preview.cutOff.atMm))}
+                    <b>{say.mass(preview.cutOff.grams)}</b>
+                    {t.apartThen(times(preview.cutOff.timesLonger))}{:else}{t.noEndIsThinner}{/if}
                 </td>
               </tr>
             </tbody>
           </Table>
           <p class="caution">
-            Time to the middle goes as the square of the depth, as in diffusion from both faces (Crank 1975). The piece
-            is taken as one width. The six-tenths rule is the house’s; check it against your own cures.
+            {t.timeToTheMiddle}
           </p>
         {:else}
           <p class="soft">
-            {(typeof computed === 'string' && computed) || 'Give two thicknesses, and the rest stands here.'}
+            {(typeof computed === 'string' && computed) || t.giveTwoThicknessesAnd}
           </p>
         {/if}
       </section>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { titled } from '$lib/words/screens/common.ts';
+  import { cureRecipesPage as t } from '$lib/words/screens/cure.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { SCHOOL_IDS } from '$lib/core/activity/cure/lists.ts';
   import BookFile from '$lib/ui/book/BookFile.svelte';
@@ -12,15 +14,14 @@
   const groups = SCHOOL_IDS.map((id) => ({ id, name: SCHOOL_WORDS[id].name }));
 </script>
 
-<svelte:head><title>Recipe book · Ember Tide</title></svelte:head>
-<h1>Recipe book</h1>
+<svelte:head><title>{titled(t.recipeBook)}</title></svelte:head>
+<h1>{t.recipeBook}</h1>
 <CureTabs />
 <BookList pages={data.recipes} {groups} path="/cure/recipes" />
-<Fold class="sheet" title="Write a new recipe">
+<Fold class="sheet" title={t.writeANewRecipe}>
   <RecipeForm />
 </Fold>
 <BookFile list="recipes" path="/cure/recipes" />
 <p class="caution">
-  Ratios are starting points, tasted and not measured. Volumes are no weights: fine and flake salt differ almost
-  two-fold. Guidance only: your local code and licensed practice decide.
+  {t.ratiosAreStartingPoints}
 </p>

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { titled } from '$lib/words/screens/common.ts';
+  import { freezeImportPage as t } from '$lib/words/screens/cold.ts';
   import Line from '$lib/ui/kit/Line.svelte';
   import Lines from '$lib/ui/kit/Lines.svelte';
   import Select from '$lib/ui/kit/Select.svelte';
@@ -13,18 +16,16 @@
   import ImportJob from '$lib/ui/cold/ImportJob.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
-  import { dayAndTime, formatTemperature } from '$lib/ui/format.ts';
   import { ORDER_WORDS, ROW_WORDS } from '$lib/words/cold.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
-  const units = $derived(data.house.units);
   const zone = $derived(data.house.zone);
   const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name ?? 'forgotten'])));
   const run = importing();
   let pasted = $state('');
   let behind = $state('');
-  const MARKS: Record<string, string> = { ',': 'a comma', ';': 'a semicolon', '\t': 'a tab', '|': 'an upright line' };
+  const MARKS: Record<string, string> = { ',': 'a comma', ';': 'a semicolon', '\t': 'a tab', '|': t.anUprightLine };
   const taking = $derived(run.job?.state === 'reading' || run.job?.state === 'keeping');
   const over = $derived(run.job && !taking ? run.job : null);
   $effect(() => {
@@ -35,12 +36,8 @@
   const unsaid = $derived(
     run.file && run.mapping
       ? [
-          ...(run.mapping.values.filter(({ sensor }) => sensor !== '').length === 0
-            ? ['which sensor a column is of']
-            : []),
-          ...(run.file.asks.includes('zone') && run.mapping.zone === ''
-            ? ['in which zone the logger keeps its clock']
-            : [])
+          ...(run.mapping.values.filter(({ sensor }) => sensor !== '').length === 0 ? [t.whichSensorAColumn] : []),
+          ...(run.file.asks.includes('zone') && run.mapping.zone === '' ? [t.inWhichZoneThe] : [])
         ]
       : []
   );
@@ -73,70 +70,66 @@
   };
 </script>
 
-<svelte:head><title>Logger files · Ember Tide</title></svelte:head>
-<h1>Logger files</h1>
+<svelte:head><title>{titled(t.loggerFiles)}</title></svelte:head>
+<h1>{t.loggerFiles}</h1>
 <ColdTabs />
 {#if !run.file}
   <div class="cards">
     <section class="sheet stack">
-      <h2>A file of readings</h2>
+      <h2>{t.aFileOfReadings}</h2>
       <p>
-        CSV as a logger writes it: any delimiter, comma or point, °C or °F, with or without a zone, unsorted or with
-        gaps. It is read here first; nothing is kept until you say so.
+        {t.csvAsALogger}
       </p>
       {#if data.sensors.length === 0}
         <p class="trouble">
-          No sensor is named yet. <a class="link" href="/freeze/places">Name one under Cold places</a> first.
+          {t.noSensorIsNamed} <a class="link" href="/freeze/places">{t.nameOneUnderCold}</a>
+          {t.first}
         </p>
       {/if}
       <label class="file">
-        <span>File, to 200 MB</span>
+        <span>{t.fileToMb}</span>
         <input type="file" accept=".csv,.txt,.tsv,text/csv,text/plain" onchange={take} disabled={run.busy} />
       </label>
       <label class="paste">
-        <span>Or paste its lines</span>
-        <Lines rows={5} bind:value={pasted} placeholder="time;air °C&#10;2026-03-12 18:00;-22,4" />
+        <span>{t.orPasteItsLines}</span>
+        <Lines rows={5} bind:value={pasted} placeholder={t.timeAirC} />
       </label>
       <Button
         tone="ember"
         disabled={pasted.trim() === '' || run.busy}
-        onclick={() => run.take(new Blob([pasted], { type: 'text/csv' }), 'pasted.csv')}>Look at it</Button
+        onclick={() => run.take(new Blob([pasted], { type: 'text/csv' }), 'pasted.csv')}>{t.lookAtIt}</Button
       >
-      {#if run.busy}<p role="status">Handing it over…</p>{/if}
+      {#if run.busy}<p role="status">{t.handingItOver}</p>{/if}
       {#if run.trouble}<p class="trouble" role="alert">{run.trouble}</p>{/if}
     </section>
     <section class="sheet stack">
-      <h2>Taken in before</h2>
+      <h2>{t.takenInBefore}</h2>
       <Table>
         <tbody>
           {#each data.past as each (each.seq)}
             <tr>
+              <td>{each.file}<br /><span class="soft">{say.dayAndTime(each.at)}, {names[each.by] ?? each.by}</span></td>
               <td
-                >{each.file}<br /><span class="soft">{dayAndTime(each.at, zone)}, {names[each.by] ?? each.by}</span></td
-              >
-              <td
-                >{count(each.taken)} of {count(each.rows)} rows{each.stopped ? ', stopped' : ''}{each.troubles > 0
-                  ? `; ${count(each.troubles)} not believed or not read`
-                  : ''}</td
+                >{t.ofRows(
+                  count(each.taken),
+                  count(each.rows),
+                  each.stopped ? ', stopped' : '',
+                  each.troubles > 0 ? t.notBelievedOrNot(count(each.troubles)) : ''
+                )}</td
               >
             </tr>
-          {:else}<tr><td class="soft">No file yet.</td></tr>{/each}
+          {:else}<tr><td class="soft">{t.noFileYet}</td></tr>{/each}
         </tbody>
       </Table>
-      <Fold title="A few readings, typed">
-        <OperationForm operation="store-readings" submit="Keep them">
+      <Fold title={t.aFewReadingsTyped}>
+        <OperationForm operation="store-readings" submit={t.keepThem}>
           <Field
             name="sensor"
-            label="Sensor"
+            label={t.sensor}
             kind="choice"
             options={data.sensors.map(({ id, name }) => ({ value: id, name }))}
           />
-          <Field
-            name="log"
-            label="Readings: a line each, time then °C"
-            kind="long"
-            placeholder="2026-03-12T18:00, -22.4"
-          />
+          <Field name="log" label={t.readingsALineEach} kind="long" placeholder="2026-03-12T18:00, -22.4" />
         </OperationForm>
       </Fold>
     </section>
@@ -146,14 +139,15 @@
     <div class="title">
       <h2>{run.file.job.name}</h2>
       <p class="soft">
-        {(run.file.job.size / 1024).toLocaleString('en-GB', { maximumFractionDigits: 0 })} kB{run.file.remembered
-          ? '; read as the last file with these headings'
-          : '; columns guessed'}
+        {t.kb(
+          (run.file.job.size / 1024).toLocaleString('en-GB', { maximumFractionDigits: 0 }),
+          run.file.remembered ? t.readAsTheLast : t.columnsGuessed
+        )}
       </p>
     </div>
     <div class="fields broad">
       <label
-        >Columns parted by
+        >{t.columnsPartedBy}
         <Select
           value={run.mapping.delimiter}
           onchange={(event) => run.set({ delimiter: event.currentTarget.value as ',' })}
@@ -162,7 +156,7 @@
         </Select></label
       >
       <label
-        >Lines above the readings
+        >{t.linesAboveTheReadings}
         <Line
           type="number"
           min="0"
@@ -172,63 +166,61 @@
         /></label
       >
       <label
-        >Times are written
+        >{t.timesAreWritten}
         <Select
           value={run.mapping.order}
           onchange={(event) => run.set({ order: event.currentTarget.value as TimeOrder })}
         >
           {#each TIME_ORDERS as order (order)}<option value={order}>{ORDER_WORDS[order]}</option>{/each}
         </Select>
-        {#if run.file.asks.includes('order')}<span class="hint">Day or month first: both fit. Say which.</span
-          >{/if}</label
+        {#if run.file.asks.includes('order')}<span class="hint">{t.dayOrMonthFirst}</span>{/if}</label
       >
       {#if run.file.asks.includes('zone')}
         <label
-          >The logger’s clock keeps
+          >{t.theLoggersClockKeeps}
           <Select value={run.mapping.zone} onchange={(event) => run.set({ zone: event.currentTarget.value })}>
-            <option value="">say which zone…</option>
-            {#each zones as each (each)}<option value={each}>{each === zone ? `${each}, as the house` : each}</option
-              >{/each}
+            <option value="">{t.sayWhichZone}</option>
+            {#each zones as each (each)}<option value={each}>{each === zone ? t.asTheHouse(each) : each}</option>{/each}
           </Select>
-          <span class="hint">Its times name no zone.</span></label
+          <span class="hint">{t.itsTimesNameNo}</span></label
         >
       {/if}
       <label
-        >Decimal mark
+        >{t.decimalMark}
         <Select
           value={run.mapping.decimal}
           onchange={(event) => run.set({ decimal: event.currentTarget.value as '.' })}
         >
-          <option value=".">point</option><option value=",">comma</option>
+          <option value=".">{t.point}</option><option value=",">{t.comma}</option>
         </Select></label
       >
       <label
-        >Its clock was behind by, min
+        >{t.itsClockWasBehind}
         <Line inputmode="decimal" placeholder="0" bind:value={behind} />
-        <span class="hint">Ahead: a minus. Empty: it was right.</span></label
+        <span class="hint">{t.aheadAMinusEmpty}</span></label
       >
     </div>
     <Table>
       <thead>
         <tr>
-          <th>Row</th>
+          <th>{t.row}</th>
           {#each headings as heading, column (column)}
             <th class="heading">
               <span>{heading}</span>
               {#if column === run.mapping.time || column === run.mapping.day}
-                <span class="soft">{column === run.mapping.day ? 'day' : 'time'}</span>
+                <span class="soft">{column === run.mapping.day ? t.day : t.time}</span>
               {:else}
                 <Select
-                  aria-label="Sensor of {heading}"
+                  aria-label={t.sensorOf(heading)}
                   value={valueOf(column)?.sensor ?? ''}
                   onchange={(event) => setValue(column, { sensor: event.currentTarget.value })}
                 >
-                  <option value="">leave out</option>
+                  <option value="">{t.leaveOut}</option>
                   {#each data.sensors as sensor (sensor.id)}<option value={sensor.id}>{sensor.name}</option>{/each}
                 </Select>
                 {#if valueOf(column)?.sensor}
                   <Select
-                    aria-label="Unit of {heading}"
+                    aria-label={t.unitOf(heading)}
                     value={valueOf(column)?.unit ?? 'C'}
                     onchange={(event) => setValue(column, { unit: event.currentTarget.value as 'C' })}
                   >
@@ -238,7 +230,7 @@
               {/if}
             </th>
           {/each}
-          <th>Understood as</th>
+          <th>{t.understoodAs}</th>
         </tr>
       </thead>
       <tbody>
@@ -247,8 +239,8 @@
             <td class="soft">{row.row}</td>
             {#each headings as _, column (column)}<td>{row.cells[column] ?? ''}</td>{/each}
             <td>
-              {#if row.at !== null}{dayAndTime(row.at, zone)}: {row.values
-                  .map((value) => (value === null ? '–' : formatTemperature(value, units)))
+              {#if row.at !== null}{say.dayAndTime(row.at)}: {row.values
+                  .map((value) => (value === null ? '–' : say.temperature(value)))
                   .join(', ')}{/if}
               {#each row.troubles as trouble (trouble.code + trouble.seen)}<span class="say"
                   >{ROW_WORDS[trouble.code] ?? trouble.code}</span
@@ -259,16 +251,16 @@
         {/each}
       </tbody>
     </Table>
-    {#if bad > 0}<p class="soft">{bad} of the first {run.rows.length} rows cannot be taken as it stands.</p>{/if}
+    {#if bad > 0}<p class="soft">{t.ofTheFirstRows(bad, run.rows.length)}</p>{/if}
     {#if run.trouble}<p class="trouble" role="alert">{run.trouble}</p>{/if}
-    {#if unsaid.length > 0}<p class="caution">Still to say: {unsaid.join('; ')}.</p>{/if}
+    {#if unsaid.length > 0}<p class="caution">{t.stillToSay(unsaid.join('; '))}</p>{/if}
     <p class="buttons">
-      <Button tone="ember" disabled={unsaid.length > 0 || run.busy} onclick={start}>Take it in</Button>
-      <Button onclick={() => run.again()}>Another file</Button>
+      <Button tone="ember" disabled={unsaid.length > 0 || run.busy} onclick={start}>{t.takeItIn}</Button>
+      <Button onclick={() => run.again()}>{t.anotherFile}</Button>
     </p>
   </section>
 {:else if run.job}
-  <ImportJob {run} {taking} {zone} sensors={data.sensors} />
+  <ImportJob {run} {taking} sensors={data.sensors} />
 {/if}
 
 <style>

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common, titled } from '$lib/words/screens/common.ts';
+  import { freezePlacesPage as t } from '$lib/words/screens/cold.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { DAY } from '$lib/core/measure/spans.ts';
   import { untrack } from 'svelte';
@@ -10,15 +13,12 @@
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import DayStrip from '$lib/ui/charts/DayStrip.svelte';
-  import { formatMass, formatTemperature, moment } from '$lib/ui/format.ts';
   import { temperatureUnits } from '$lib/ui/units.ts';
   import { causeWords } from '$lib/words/cold.ts';
   import { PLACE_KIND_WORDS } from '$lib/words/cuts.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
-  const units = $derived(data.house.units);
-  const zone = $derived(data.house.zone);
   const now = $derived(houseNow());
   const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name ?? 'forgotten'])));
   const open = $derived([...data.view.places.flatMap(({ excursions }) => excursions), ...data.view.elsewhere]);
@@ -41,21 +41,20 @@
   const stale = (day: string | null) => day === null || now - Date.parse(day) > YEAR;
 </script>
 
-<svelte:head><title>Cold places · Ember Tide</title></svelte:head>
-<h1>Cold places</h1>
+<svelte:head><title>{titled(common.coldPlaces)}</title></svelte:head>
+<h1>{common.coldPlaces}</h1>
 <ColdTabs />
 {#if open.length > 0}
   <section class="wrong" aria-labelledby="wrong">
-    <h2 id="wrong">Wants an answer</h2>
+    <h2 id="wrong">{t.wantsAnAnswer}</h2>
     {#each open as excursion (excursion.place + excursion.kind + excursion.from + excursion.cause)}
-      <ExcursionCard {excursion} pieces={data.pieceNames} {names} {units} {zone} {now} />
+      <ExcursionCard {excursion} pieces={data.pieceNames} {names} {now} />
     {/each}
   </section>
 {/if}
 {#if data.view.places.length === 0}
   <p class="sheet">
-    No place is named yet. Name the freezers, fridges and drawers below, then their sensors: from then on every piece’s
-    clocks run by the air it really lay in, and not by an assumed 2 °C.
+    {t.noPlaceIsNamed}
   </p>
 {/if}
 <div class="places">
@@ -64,30 +63,30 @@
       <div class="head">
         <h2><a href="/freeze/places/{place.id}">{place.name}</a></h2>
         <p class="soft">
-          {PLACE_KIND_WORDS[place.kind]}{place.setPoint
-            ? `, set to ${formatTemperature(place.setPoint.si, units)}`
-            : ''}{place.litres ? `, ${place.litres} l` : ''}
+          {PLACE_KIND_WORDS[place.kind]}{place.setPoint ? t.setTo(say.temperature(place.setPoint.si)) : ''}{place.litres
+            ? `, ${place.litres} l`
+            : ''}
         </p>
       </div>
       {#if place.last}
         <p class="figure" class:warm={place.last.celsius > place.limit}>
-          {formatTemperature(place.last.celsius, units)}
+          {say.temperature(place.last.celsius)}
           <small
-            >{moment(place.last.at, now, zone)}{place.last.by
-              ? `, read by ${names[place.last.by] ?? place.last.by}`
-              : ''}{place.last.celsius > place.limit ? `, above ${formatTemperature(place.limit, units)}` : ''}</small
+            >{say.moment(place.last.at, now)}{place.last.by
+              ? t.readBy(names[place.last.by] ?? place.last.by)
+              : ''}{place.last.celsius > place.limit ? t.above(say.temperature(place.limit)) : ''}</small
           >
         </p>
       {:else}
         <p class="soft">
-          {#if place.kind === 'bench'}Not cold: time here counts against the fish.
-          {:else if spoke(place)}Silent since {moment(spoke(place)!, now, zone)}: what it was since is not known.
-          {:else if place.kind === 'freezer' || place.kind === 'blast'}Nothing has read it: its cold proves nothing yet.
-          {:else}Nothing has read it: fish here is taken as {formatTemperature(2, units)}, an assumption.{/if}
+          {#if place.kind === 'bench'}{t.notColdTimeHere}
+          {:else if spoke(place)}{t.silentSinceWhatIt(say.moment(spoke(place)!, now))}
+          {:else if place.kind === 'freezer' || place.kind === 'blast'}{t.nothingHasReadIt}
+          {:else}{t.nothingHasReadItFish(say.temperature(2))}{/if}
         </p>
       {/if}
       {#if place.bins.length > 0}
-        <a href="/freeze/places/{place.id}" class="strip" aria-label="The log of {place.name}">
+        <a href="/freeze/places/{place.id}" class="strip" aria-label={t.theLogOf(place.name)}>
           <DayStrip bins={place.bins} limit={place.limit} to={data.view.at} />
         </a>
       {/if}
@@ -95,32 +94,39 @@
         {#each place.pieces as piece, index (piece.id)}{index > 0 ? ', ' : ''}<a class="link" href="/piece/{piece.id}"
             >{piece.name}</a
           >
-          <span class="soft">{formatMass(piece.grams, units)}</span>{:else}<span class="soft">Nothing lies here.</span
-          >{/each}
+          <span class="soft">{say.mass(piece.grams)}</span>{:else}<span class="soft">{t.nothingLiesHere}</span>{/each}
       </p>
       {#each place.sensors as sensor (sensor.id)}
         <p class="soft small">
-          {sensor.name}: {sensor.probe}, ±{sensor.accuracy} °C, {sensor.calibratedOn
-            ? `calibrated ${sensor.calibratedOn}`
-            : 'never calibrated here'}{stale(sensor.calibratedOn) ? ' (due)' : ''}, {sensor.count.toLocaleString(
-            'en-GB'
-          )} readings
+          {t.cReadings(
+            sensor.name,
+            sensor.probe,
+            sensor.accuracy,
+            sensor.calibratedOn ? t.calibrated(sensor.calibratedOn) : t.neverCalibratedHere,
+            stale(sensor.calibratedOn) ? ' (due)' : '',
+            sensor.count.toLocaleString('en-GB')
+          )}
         </p>
       {/each}
       {#if place.kind !== 'bench'}
-        <Fold title="Read its thermometer">
-          <OperationForm operation="read-place" subject={place.id} submit="Write it down" also={{ place: place.name }}>
-            <Field name="reading" label="It shows" kind="quantity" units={temperatureUnits(units)} />
-            <Field name="at" label="When" kind="time" optional hint="Empty means now." />
+        <Fold title={t.readItsThermometer}>
+          <OperationForm
+            operation="read-place"
+            subject={place.id}
+            submit={common.writeItDown}
+            also={{ place: place.name }}
+          >
+            <Field name="reading" label={t.itShows} kind="quantity" units={temperatureUnits()} />
+            <Field name="at" label={common.when} kind="time" optional hint={common.emptyMeansNow} />
           </OperationForm>
         </Fold>
       {/if}
-      <Fold title="Set it up">
-        <PlaceForm {place} {units} />
+      <Fold title={t.setItUp}>
+        <PlaceForm {place} />
         <OperationForm
           operation="set-place"
           subject="{place.id}-off"
-          submit="Take off the list"
+          submit={t.takeOffTheList}
           tone="quiet"
           also={{ id: place.id, name: place.name, kind: place.kind, withdraw: 'on' }}
         ></OperationForm>
@@ -130,7 +136,7 @@
           <OperationForm
             operation="set-sensor"
             subject="{sensor.id}-off"
-            submit="Take {sensor.name} off the list"
+            submit={t.takeOffTheList2(sensor.name)}
             tone="quiet"
             also={{ id: sensor.id, name: sensor.name, withdraw: 'on' }}
           ></OperationForm>
@@ -142,7 +148,7 @@
     <section class="sheet place">
       <h2>{place.name}</h2>
       <p class="soft">
-        Not on the list of places: nobody knows how cold it is there, and what lies there spends its time in the warm.
+        {t.notOnTheList}
       </p>
       <p class="lies">
         {#each place.pieces as piece, index (piece.id)}{index > 0 ? ', ' : ''}<a class="link" href="/piece/{piece.id}"
@@ -154,59 +160,53 @@
 </div>
 <div class="cards">
   <section class="sheet">
-    <Fold open={data.view.places.length === 0} title="A new place">
-      <PlaceForm {units} />
+    <Fold open={data.view.places.length === 0} title={t.aNewPlace}>
+      <PlaceForm />
     </Fold>
   </section>
   <section class="sheet">
-    <Fold title="A new sensor">
+    <Fold title={t.aNewSensor}>
       <SensorForm places={data.view.places} />
     </Fold>
     {#each data.view.idle as sensor (sensor.id)}
-      <Fold title="{sensor.name}, standing nowhere">
+      <Fold title={t.standingNowhere(sensor.name)}>
         <SensorForm {sensor} places={data.view.places} />
       </Fold>
     {/each}
     <p class="soft small">
-      Its readings come as <a class="link" href="/freeze/import">a logger’s file</a>, live from a logger with a key, or
-      from your own eye on the thermometer.
+      {t.itsReadingsComeAs} <a class="link" href="/freeze/import">{t.aLoggersFile}</a>{t.liveFromALogger}
     </p>
   </section>
   <section class="sheet">
-    <h2>Loggers that send</h2>
+    <h2>{t.loggersThatSend}</h2>
     {#each data.view.devices as device (device.id)}
       <div class="device">
         <p>
           <b>{device.name}</b>
-          {#if device.revoked}<span class="soft">key taken back: “{device.revoked.reason}”</span>{/if}
+          {#if device.revoked}<span class="soft">{t.keyTakenBack(device.revoked.reason)}</span>{/if}
         </p>
         {#if !device.revoked}
-          <Fold title="Take its key back">
+          <Fold title={t.takeItsKeyBack}>
             <OperationForm
               operation="revoke-device"
               subject={device.id}
-              submit="Take it back"
+              submit={t.takeItBack}
               tone="quiet"
               also={{ device: device.id }}
             >
-              <Field name="reason" label="Why" placeholder="lost on the quay" />
+              <Field name="reason" label={common.why} placeholder={t.lostOnTheQuay} />
             </OperationForm>
           </Fold>
         {/if}
       </div>
-    {:else}<p class="soft">None has a key yet.</p>{/each}
+    {:else}<p class="soft">{t.noneHasAKey}</p>{/each}
     {#each data.view.waiting as each (each.sensor + each.cause)}
-      <p class="trouble">{each.count} more readings of {each.sensor} not believed, {causeWords(each.cause)}.</p>
+      <p class="trouble">{t.moreReadingsOfNot(each.count, each.sensor, causeWords(each.cause))}</p>
     {/each}
-    <Fold title="Give a logger a key">
-      <OperationForm operation="key-device" submit="Give it this key" onDone={() => (given = data.newKey)}>
-        <Field name="name" label="Logger" placeholder="Chest freezer logger" />
-        <Field
-          name="key"
-          label="Key"
-          value={offered}
-          hint="Copy it into the logger now: the house keeps only its hash. It sends to POST /api/v1/readings."
-        />
+    <Fold title={t.giveALoggerA}>
+      <OperationForm operation="key-device" submit={t.giveItThisKey} onDone={() => (given = data.newKey)}>
+        <Field name="name" label={t.logger} placeholder={t.chestFreezerLogger} />
+        <Field name="key" label={t.key} value={offered} hint={t.copyItIntoThe} />
       </OperationForm>
     </Fold>
   </section>

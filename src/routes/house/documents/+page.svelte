@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { common, titled } from '$lib/words/screens/common.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import DocumentForm from '$lib/ui/house/DocumentForm.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
@@ -14,8 +15,8 @@
   let { data }: PageProps = $props();
 </script>
 
-<svelte:head><title>{SAY.title} · Ember Tide</title></svelte:head>
-<p><a class="link" href="/house">House</a></p>
+<svelte:head><title>{titled(SAY.title)}</title></svelte:head>
+<p><a class="link" href="/house">{common.house}</a></p>
 <h1>{SAY.title}</h1>
 <p class="soft">{SAY.lead}</p>
 <ul data-documents={data.documents.length}>

@@ -1,11 +1,13 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common, titled } from '$lib/words/screens/common.ts';
+  import { houseIngredientsPage as t } from '$lib/words/screens/house.ts';
   import Line from '$lib/ui/kit/Line.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { ALLERGENS } from '$lib/core/codes/allergens.ts';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import Ticks from '$lib/ui/controls/Ticks.svelte';
-  import { dayAndTime } from '$lib/ui/format.ts';
   import { allergenWord, INGREDIENT_PAGE_WORDS as SAY, toldLine, toldWords } from '$lib/words/notices.ts';
   import type { PageProps } from './$types';
 
@@ -25,8 +27,8 @@
   };
 </script>
 
-<svelte:head><title>Ingredients · Ember Tide</title></svelte:head>
-<p><a class="link" href="/house">House</a></p>
+<svelte:head><title>{titled(t.ingredients)}</title></svelte:head>
+<p><a class="link" href="/house">{common.house}</a></p>
 <h1>{SAY.title(data.rows.length)}</h1>
 <p class="soft">{SAY.lead}</p>
 <div class="halves">
@@ -59,10 +61,10 @@
           <p data-out>
             <b>{SAY.outOf(chosen.instead.name)}</b>
             <span class="soft"
-              >{names[chosen.instead.by] ?? chosen.instead.by}, {dayAndTime(
-                chosen.instead.since,
-                data.house.zone
-              )}{chosen.instead.reason ? `: ${chosen.instead.reason}` : ''}</span
+              >{names[chosen.instead.by] ?? chosen.instead.by}, {say.dayAndTime(chosen.instead.since)}{chosen.instead
+                .reason
+                ? `: ${chosen.instead.reason}`
+                : ''}</span
             >
           </p>
           <OperationForm operation="ingredient-back" subject={chosen.id} submit={SAY.back} also={{ id: chosen.id }}

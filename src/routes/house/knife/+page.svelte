@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { titled } from '$lib/words/screens/common.ts';
+  import { houseKnifePage as t } from '$lib/words/screens/house.ts';
   import Select from '$lib/ui/kit/Select.svelte';
   import Button from '$lib/ui/kit/Button.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
@@ -19,12 +21,12 @@
     `?${new URLSearchParams({ by: data.history.by, species: data.history.species, ...changes })}`;
 </script>
 
-<svelte:head><title>Knife work · Ember Tide</title></svelte:head>
-<h1>Knife work</h1>
+<svelte:head><title>{titled(t.knifeWork)}</title></svelte:head>
+<h1>{t.knifeWork}</h1>
 <section class="sheet">
   <div class="title">
-    <h2>What boards gave</h2>
-    <p class="as" role="group" aria-label="By">
+    <h2>{t.whatBoardsGave}</h2>
+    <p class="as" role="group" aria-label={t.by}>
       {#each Object.entries(by) as [key, name] (key)}
         <a href={query({ by: key })} aria-current={data.history.by === key ? 'true' : undefined} data-sveltekit-noscroll
           >{name}</a
@@ -36,27 +38,27 @@
     <form method="GET" class="of">
       <input type="hidden" name="by" value={data.history.by} />
       <label>
-        Of
+        {t.of}
         <Select
           name="species"
           value={data.history.species}
           onchange={(event) => event.currentTarget.form?.requestSubmit()}
         >
-          <option value="">every kind</option>
+          <option value="">{t.everyKind}</option>
           {#each data.kinds as kind (kind.id)}<option value={kind.id}>{kind.name}</option>{/each}
         </Select>
       </label>
-      <noscript><Button type="submit">Show</Button></noscript>
+      <noscript><Button type="submit">{t.show}</Button></noscript>
     </form>
   {/if}
   <Yields groups={data.history.groups} by={data.history.by} />
 </section>
 <div class="cards">
   <section class="sheet">
-    <h2>By-products, portions, scale</h2>
+    <h2>{t.byProductsPortionsScale}</h2>
     {#key data.houseVersion}
-      <OperationForm operation="set-kitchen" seen={data.houseVersion} submit="Set these">
-        <h3>What a by-product is worth, {data.house.currency} / kg</h3>
+      <OperationForm operation="set-kitchen" seen={data.houseVersion} submit={t.setThese}>
+        <h3>{t.whatAByProduct(data.house.currency)}</h3>
         <div class="fields">
           {#each ['mince', 'cook', 'roe', 'crisp', 'stock', 'sear'] as use (use)}
             <Field
@@ -67,7 +69,7 @@
             />
           {/each}
         </div>
-        <h3>What a portion weighs, g</h3>
+        <h3>{t.whatAPortionWeighs}</h3>
         <div class="fields">
           {#each data.portions as portion (portion.id)}
             <Field name="portion-{portion.id}" label={portion.name} kind="number" value={String(portion.grams)} />
@@ -75,8 +77,8 @@
         </div>
         <Field
           name="interval"
-          label="Scale: verification interval e, g"
-          hint="On the scale’s plate. What a balance may be out by follows from it (OIML R 76, class III, in service)."
+          label={t.scaleVerificationIntervalE}
+          hint={t.onTheScalesPlate}
           kind="number"
           value={String(data.interval)}
         />
@@ -85,21 +87,21 @@
   </section>
 </div>
 <section class="sheet">
-  <h2>How a side is divided</h2>
+  <h2>{t.howASideIs}</h2>
   <p class="soft">
-    A cut a line: its name; from and to in % of the length from the head end; all, back or belly; its use.
+    {t.aCutALine}
   </p>
   <div class="fields wide">
     {#each data.templates as template (template.id)}
-      <OperationForm operation="set-template" subject={template.id} submit="Set this division">
+      <OperationForm operation="set-template" subject={template.id} submit={t.setThisDivision}>
         <Division parts={template.parts} />
-        <Field name="name" label={template.own ? 'Name, the house’s own' : 'Name'} value={template.name} />
-        <Field name="cuts" label="Cuts" kind="long" value={lines(template.parts)} />
+        <Field name="name" label={template.own ? t.nameTheHousesOwn : t.name} value={template.name} />
+        <Field name="cuts" label={t.cuts} kind="long" value={lines(template.parts)} />
       </OperationForm>
     {/each}
-    <OperationForm operation="set-template" subject="new" submit="Add a division">
-      <Field name="name" label="A new one" placeholder="Ours" />
-      <Field name="cuts" label="Cuts" kind="long" placeholder="Centre loin; 22-76; back; raw" />
+    <OperationForm operation="set-template" subject="new" submit={t.addADivision}>
+      <Field name="name" label={t.aNewOne} placeholder={t.ours} />
+      <Field name="cuts" label={t.cuts} kind="long" placeholder={t.centreLoinBackRaw} />
     </OperationForm>
   </div>
 </section>

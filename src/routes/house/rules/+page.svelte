@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { common } from '$lib/words/screens/common.ts';
+  import { houseRulesPage as t } from '$lib/words/screens/house.ts';
   import Table from '$lib/ui/kit/Table.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
@@ -10,7 +12,7 @@
   const names = $derived(Object.fromEntries(data.people.map((person) => [person.id, person.name])));
   const said = (value: number | null, limit: { id: string; unit: string; isSwitch: boolean }) =>
     value === null
-      ? 'not in this book'
+      ? t.notInThisBook
       : limit.isSwitch
         ? value
           ? 'yes'
@@ -21,18 +23,19 @@
   const of = (id: string) => data.copy?.changes[id];
 </script>
 
-<p><a class="link" href="/house">House</a></p>
-<h1>Rule books and notice</h1>
+<p><a class="link" href="/house">{common.house}</a></p>
+<h1>{t.ruleBooksAndNotice}</h1>
 <section class="sheet">
-  <h2>Number by number</h2>
+  <h2>{t.numberByNumber}</h2>
   <Table least="rows">
     <thead>
       <tr>
-        <th scope="col">What the house may set in its copy</th>
+        <th scope="col">{t.whatTheHouseMay}</th>
         {#each data.profiles as profile (profile.id)}
           <th scope="col"
-            >{profile.name}{profile.id === data.house.profile ? ' (in force)' : ''}
-            {#if profile.house}<br /><a class="link" href="/house/rules?copy={profile.id}#copy">change it</a>{/if}</th
+            >{profile.name}{profile.id === data.house.profile ? t.inForce : ''}
+            {#if profile.house}<br /><a class="link" href="/house/rules?copy={profile.id}#copy">{t.changeIt}</a
+              >{/if}</th
           >
         {/each}
       </tr>
@@ -52,36 +55,31 @@
     <p class:trouble={(profile.house?.looser.length ?? 0) > 0}>
       <b>{profile.name}</b>: {names[profile.house!.by] ?? profile.house!.by}, “{profile.house!.reason}”{profile.house!
         .looser.length > 0
-        ? `. Looser than ${profile.house!.base} in: ${profile.house!.looser.map(houseLimitWord).join('; ')}. It shows on every verdict.`
-        : ', stricter than its base throughout'}
-      (<a class="link" href="/ledger?seq={profile.house!.seq}#e{profile.house!.seq}">entry {profile.house!.seq}</a>)
+        ? t.looserThanInIt(profile.house!.base, profile.house!.looser.map(houseLimitWord).join('; '))
+        : t.stricterThanItsBase}
+      (<a class="link" href="/ledger?seq={profile.house!.seq}#e{profile.house!.seq}">{t.entry(profile.house!.seq)}</a>)
     </p>
   {/each}
   <p class="soft small">
-    Every number’s citation stands on the verdicts that use it. Choose the book in force on the House page.
+    {t.everyNumbersCitationStands}
   </p>
 </section>
 <div class="halves">
-  <Fold
-    class="sheet"
-    id="copy"
-    open={data.copy !== null}
-    title={data.copy ? `Change ${data.copy.name}` : 'Make a copy of the house’s own'}
-  >
+  <Fold class="sheet" id="copy" open={data.copy !== null} title={data.copy ? t.change(data.copy.name) : t.makeACopyOf}>
     {#key data.copy?.id}
       <OperationForm
         operation="set-profile"
         also={{ id: data.copy?.id, base: data.copy?.base }}
         subject={data.copy?.id ?? 'new'}
         seen={data.houseVersion}
-        submit={data.copy ? 'Set it' : 'Make it'}
+        submit={data.copy ? t.setIt : t.makeIt}
       >
         {#if !data.copy}
-          <Field name="id" label="Short id" value="house-" hint="house- and small letters, such as house-counter" />
-          <Field name="base" label="A copy of" kind="choice" options={data.bases} />
+          <Field name="id" label={t.shortId} value="house-" hint={t.houseAndSmallLetters} />
+          <Field name="base" label={t.aCopyOf} kind="choice" options={data.bases} />
         {/if}
-        <Field name="name" label="Name" value={data.copy?.name ?? ''} />
-        <p class="soft">Leave a field empty to keep what the book says.</p>
+        <Field name="name" label={common.name} value={data.copy?.name ?? ''} />
+        <p class="soft">{t.leaveAFieldEmpty}</p>
         <div class="fields broad">
           {#each data.limits as limit (limit.id)}
             {#if limit.isSwitch}
@@ -90,9 +88,9 @@
                 label={houseLimitWord(limit.id)}
                 kind="choice"
                 options={[
-                  { value: '', name: 'as the book says' },
-                  { value: '1', name: 'yes' },
-                  { value: '0', name: 'no' }
+                  { value: '', name: t.asTheBookSays },
+                  { value: '1', name: t.yes },
+                  { value: '0', name: t.no }
                 ]}
                 value={of(limit.id) === undefined ? '' : String(Number(of(limit.id)))}
               />
@@ -107,28 +105,28 @@
             {/if}
           {/each}
         </div>
-        <Field name="reason" label="Why" value="" />
-        <Field name="own" label="I answer for it where it is looser than its base" kind="tick" />
+        <Field name="reason" label={common.why} value="" />
+        <Field name="own" label={t.iAnswerForIt} kind="tick" />
       </OperationForm>
     {/key}
   </Fold>
   <section class="sheet">
-    <h2>Raw-food notice</h2>
+    <h2>{t.rawFoodNotice}</h2>
     <blockquote>{data.notice.text}</blockquote>
     <p class="soft">
       {data.notice.own
-        ? `Worded by ${names[data.notice.own.by] ?? data.notice.own.by}. Shipped: “${data.notice.shipped}”`
-        : 'As shipped for the book in force. Whether a notice must be given, and its words, is for your authority.'}
+        ? t.wordedByShipped(names[data.notice.own.by] ?? data.notice.own.by, data.notice.shipped)
+        : t.asShippedForThe}
     </p>
-    <OperationForm operation="set-notice" seen={data.houseVersion} submit="Use these words">
+    <OperationForm operation="set-notice" seen={data.houseVersion} submit={t.useTheseWords}>
       <Field
         name="text"
-        label="In the house’s words"
+        label={t.inTheHousesWords}
         kind="long"
         value={data.notice.own?.text ?? ''}
-        hint="Empty brings the shipped notice back."
+        hint={t.emptyBringsTheShipped}
       />
-      <Field name="reason" label="Why" />
+      <Field name="reason" label={common.why} />
     </OperationForm>
   </section>
 </div>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { common } from '$lib/words/screens/common.ts';
+  import { houseSheetsPage as t } from '$lib/words/screens/house.ts';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import Guide from '$lib/ui/marks/Guide.svelte';
@@ -8,30 +10,29 @@
   const names = $derived(Object.fromEntries(data.people.map((person) => [person.id, person.name])));
 </script>
 
-<p><a class="link" href="/house">House</a></p>
-<h1>Inspection sheets</h1>
+<p><a class="link" href="/house">{common.house}</a></p>
+<h1>{t.inspectionSheets}</h1>
 <p class="soft">
-  Words and weights are the house’s to set; what decides by itself (rotten, burst, dead) stays. Points grow with days on
-  ice, in the manner of the quality index method.
+  {t.wordsAndWeightsAre}
 </p>
-<nav aria-label="Sheet">
+<nav aria-label={t.sheet}>
   {#each data.all as each (each.id)}
     <a href="/house/sheets?sheet={each.id}" aria-current={each.id === data.sheet.id ? 'true' : undefined}
-      >{each.name}{each.own ? ' (own)' : ''}</a
+      >{each.name}{each.own ? t.own : ''}</a
     >
   {/each}
 </nav>
 <section class="sheet">
   <h2>{data.sheet.name}</h2>
   <p class="soft">
-    Version {data.sheet.version}{data.own ? `. ${names[data.own.by] ?? data.own.by}: “${data.own.reason}”` : ''}
+    {t.version(data.sheet.version, data.own ? `. ${names[data.own.by] ?? data.own.by}: “${data.own.reason}”` : '')}
   </p>
   {#key `${data.sheet.id}:${data.sheet.version}`}
     <OperationForm
       operation="set-sheet"
       subject={data.sheet.id}
       seen={data.houseVersion}
-      submit="Set the sheet"
+      submit={t.setTheSheet}
       also={{ sheet: data.sheet.id }}
     >
       {#each data.sheet.attributes as attribute, row (attribute.id)}
@@ -39,34 +40,33 @@
           <legend>{attribute.name}</legend>
           <Field
             name="weight-{attribute.id}"
-            label="Weight, 0 to 5"
+            label={t.weightTo}
             kind="number"
             value={String(attribute.weight)}
             hint={data.shipped.attributes[row]!.weight === attribute.weight
               ? ''
-              : `shipped: ${data.shipped.attributes[row]!.weight}`}
+              : t.shipped(data.shipped.attributes[row]!.weight)}
           />
           {#each attribute.levels as level, index (index)}
             <div class="level">
               <Guide drawing={attribute.guide} level={index} />
               <Field
                 name="text-{attribute.id}-{index}"
-                label="{level.points} points{level.settles === 'send-back'
-                  ? ', sends back'
-                  : level.settles
-                    ? ', ends raw'
-                    : ''}"
+                label={t.points(
+                  level.points,
+                  level.settles === 'send-back' ? t.sendsBack : level.settles ? t.endsRaw : ''
+                )}
                 value={level.text}
                 hint={data.shipped.attributes[row]!.levels[index]!.text === level.text
                   ? ''
-                  : `shipped: ${data.shipped.attributes[row]!.levels[index]!.text}`}
+                  : t.shipped2(data.shipped.attributes[row]!.levels[index]!.text)}
               />
             </div>
           {/each}
         </fieldset>
       {/each}
-      <Field name="reason" label="Why" />
-      {#if data.own}<Field name="reset" label="Bring the shipped sheet back" kind="tick" />{/if}
+      <Field name="reason" label={common.why} />
+      {#if data.own}<Field name="reset" label={t.bringTheShippedSheet} kind="tick" />{/if}
     </OperationForm>
   {/key}
 </section>

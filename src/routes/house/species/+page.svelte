@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { common } from '$lib/words/screens/common.ts';
+  import { houseSpeciesPage as t } from '$lib/words/screens/house.ts';
   import Line from '$lib/ui/kit/Line.svelte';
   import Table from '$lib/ui/kit/Table.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
@@ -7,7 +9,7 @@
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import FishMark from '$lib/ui/marks/FishMark.svelte';
-  import { named } from '$lib/ui/receive/options.ts';
+  import { named } from '$lib/words/receive.ts';
   import { handlingWord, sourceWord, styleWord } from '$lib/words/species.ts';
   import type { PageProps } from './$types';
 
@@ -30,21 +32,21 @@
     no: 'Norwegian',
     kr: 'Korean'
   };
-  const GROUPS = named(['', ...SPECIES_GROUPS], { '': 'as it is' });
+  const GROUPS = named(['', ...SPECIES_GROUPS], { '': t.asItIs });
   const figures = $derived(
     chosen
       ? [
           {
             what: 'Hazards',
-            is: chosen.hazards.join(', ') || 'none named',
-            was: data.shipped?.hazards.join(', ') || 'none named'
+            is: chosen.hazards.join(', ') || t.noneNamed,
+            was: data.shipped?.hazards.join(', ') || t.noneNamed
           },
           {
-            what: 'Parasites when wild',
-            is: chosen.parasitesWhenWild.join(', ') || 'seldom reported',
-            was: data.shipped?.parasitesWhenWild.join(', ') || 'seldom reported'
+            what: t.parasitesWhenWild2,
+            is: chosen.parasitesWhenWild.join(', ') || t.seldomReported,
+            was: data.shipped?.parasitesWhenWild.join(', ') || t.seldomReported
           },
-          { what: 'Days on ice', is: `${chosen.iceDays} d`, was: `${data.shipped?.iceDays} d` },
+          { what: t.daysOnIce, is: `${chosen.iceDays} d`, was: `${data.shipped?.iceDays} d` },
           { what: 'Kind', is: chosen.group, was: data.shipped?.group },
           { what: 'Water', is: chosen.water, was: data.shipped?.water },
           {
@@ -53,14 +55,14 @@
             was: `${data.shipped?.texture}, ${data.shipped?.fat}`
           },
           {
-            what: 'Usual yield',
+            what: t.usualYield,
             is: chosen.yieldShare
-              ? `${Math.round(chosen.yieldShare[0] * 100)} to ${Math.round(chosen.yieldShare[1] * 100)} %, skinless and boneless`
-              : 'not for this kind',
+              ? t.toSkinlessAndBoneless(Math.round(chosen.yieldShare[0] * 100), Math.round(chosen.yieldShare[1] * 100))
+              : t.notForThisKind,
             was: null
           },
           { what: 'Handling', is: chosen.handling.map(handlingWord).join('; '), was: null },
-          { what: 'Usual styles', is: chosen.styles.map(styleWord).join('; '), was: null },
+          { what: t.usualStyles, is: chosen.styles.map(styleWord).join('; '), was: null },
           { what: 'Note', is: chosen.note, was: data.shipped?.note },
           { what: 'From', is: chosen.sources.map(sourceWord).join('; '), was: null }
         ].filter(({ is }) => is !== '')
@@ -68,26 +70,26 @@
   );
 </script>
 
-<p><a class="link" href="/house">House</a></p>
-<h1>Species, {data.catalogue.length}</h1>
+<p><a class="link" href="/house">{common.house}</a></p>
+<h1>{t.species(data.catalogue.length)}</h1>
 <p class="soft">
-  Typical values; check with your authority. The parasite column informs, it exempts nothing: only the rule book does.
+  {t.typicalValuesCheckWith}
 </p>
 <div class="halves">
   <section class="sheet">
     <div class="title">
-      <Line aria-label="Narrow the list" placeholder="by any name" bind:value={filter} />
-      <a class="link" href="/house/species?add">Add a species</a>
+      <Line aria-label={t.narrowTheList} placeholder={t.byAnyName} bind:value={filter} />
+      <a class="link" href="/house/species?add">{t.addASpecies}</a>
     </div>
     <ul>
       {#each shown as each (each.id)}
         <li>
           <a href="/house/species?id={each.id}" aria-current={each.id === chosen?.id ? 'true' : undefined}>
-            <b>{each.name}</b>{#if data.own[each.id]}<em>the house’s own</em>{/if}
+            <b>{each.name}</b>{#if data.own[each.id]}<em>{t.theHousesOwn}</em>{/if}
             <span class="soft"><i>{each.scientific.join(', ')}</i> · {each.alsoCalled.slice(0, 6).join(', ')}</span>
           </a>
         </li>
-      {:else}<li class="soft">Nothing answers to that name.</li>{/each}
+      {:else}<li class="soft">{t.nothingAnswersToThat}</li>{/each}
     </ul>
   </section>
   <div class="stack">
@@ -97,10 +99,10 @@
         <p><i>{chosen.scientific.join(', ')}</i></p>
         {#if own}
           <p class="trouble">
-            {own.added ? 'A species of the house.' : 'The house has its own values here.'}
+            {own.added ? t.aSpeciesOfThe : t.theHouseHasIts}
             {names[own.by] ?? own.by}: “{own.reason}”{own.looser.length > 0
-              ? `. Looser than what ships in: ${own.looser.join(', ')}`
-              : ''} (<a class="link" href="/ledger?seq={own.seq}#e{own.seq}">entry {own.seq}</a>)
+              ? t.looserThanWhatShips(own.looser.join(', '))
+              : ''} (<a class="link" href="/ledger?seq={own.seq}#e{own.seq}">{t.entry(own.seq)}</a>)
           </p>
         {/if}
         <Table>
@@ -110,7 +112,7 @@
                 <th scope="row">{row.what}</th>
                 <td
                   >{row.is}{#if own && !own.added && row.was !== null && row.was !== row.is}
-                    <span class="soft">(shipped: {row.was})</span>{/if}</td
+                    <span class="soft">{t.shipped(row.was ?? '')}</span>{/if}</td
                 >
               </tr>
             {/each}
@@ -125,7 +127,7 @@
       </section>
       {#each data.lookalikes as group (group.id)}
         <section class="sheet">
-          <h2>Taken for one another: {group.name}</h2>
+          <h2>{t.takenForOneAnother(group.name)}</h2>
           <div class="fish">
             {#each group.members as member (member.species)}
               <figure>
@@ -141,45 +143,45 @@
       {/each}
     {/if}
     {#if chosen || data.adding}
-      <Fold class="sheet no-print" open={data.adding} title={chosen ? 'Set the house’s own values' : 'Add a species'}>
+      <Fold class="sheet no-print" open={data.adding} title={chosen ? t.setTheHousesOwn : t.addASpecies2}>
         <OperationForm
           operation="set-species"
           also={{ id: chosen?.id }}
           subject={chosen?.id ?? 'new'}
           seen={data.houseVersion}
-          submit={chosen ? 'Set them' : 'Add it'}
+          submit={chosen ? t.setThem : t.addIt}
         >
           {#if !chosen}
-            <Field name="id" label="Short id" hint="small letters and hyphens, such as pale-wrasse" />
+            <Field name="id" label={t.shortId} hint={t.smallLettersAndHyphens} />
           {/if}
           <div class="fields broad">
-            <Field name="name" label="Name" optional={chosen !== null} />
-            <Field name="alsoCalled" label="Market names, with commas" optional />
-            <Field name="scientific" label="Scientific names, with commas" optional={chosen !== null} />
-            <Field name="group" label="Kind" kind="choice" options={GROUPS} />
+            <Field name="name" label={common.name} optional={chosen !== null} />
+            <Field name="alsoCalled" label={t.marketNamesWithCommas} optional />
+            <Field name="scientific" label={t.scientificNamesWithCommas} optional={chosen !== null} />
+            <Field name="group" label={common.kind} kind="choice" options={GROUPS} />
             <Field
               name="water"
-              label="Water"
+              label={t.water}
               kind="choice"
-              options={named(['', 'sea', 'fresh', 'anadromous'], { '': 'as it is' })}
+              options={named(['', 'sea', 'fresh', 'anadromous'], { '': t.asItIs })}
             />
-            <Field name="iceDays" label="Days on ice, d" kind="number" optional={chosen !== null} />
-            <Field name="hazards" label="Hazards, with commas" hint="{SPECIES_HAZARDS.join(', ')}; or none" optional />
+            <Field name="iceDays" label={t.daysOnIceD} kind="number" optional={chosen !== null} />
+            <Field name="hazards" label={t.hazardsWithCommas} hint={t.orNone(SPECIES_HAZARDS.join(', '))} optional />
             <Field
               name="parasitesWhenWild"
-              label="Parasites when wild"
-              hint="{PARASITES.join(', ')}; or none"
+              label={t.parasitesWhenWild}
+              hint={t.orNone(PARASITES.join(', '))}
               optional
             />
           </div>
-          <Field name="note" label="Note" optional />
-          <Field name="reason" label="Why" hint="Stays in the ledger, and on every verdict it touches." />
-          <Field name="own" label="I answer for it where it is looser than what ships" kind="tick" />
-          {#if own && !own.added}<Field name="withdraw" label="Take the house’s values back" kind="tick" />{/if}
+          <Field name="note" label={common.note} optional />
+          <Field name="reason" label={common.why} hint={t.staysInTheLedger} />
+          <Field name="own" label={t.iAnswerForIt} kind="tick" />
+          {#if own && !own.added}<Field name="withdraw" label={t.takeTheHousesValues} kind="tick" />{/if}
         </OperationForm>
       </Fold>
     {:else}
-      <p class="soft">Touch a species for its names, hazards, handling, look-alikes and sources.</p>
+      <p class="soft">{t.touchASpeciesFor}</p>
     {/if}
   </div>
 </div>

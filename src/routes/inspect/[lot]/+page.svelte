@@ -1,24 +1,26 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common, titled } from '$lib/words/screens/common.ts';
+  import { inspectOnePage as t } from '$lib/words/screens/inspect.ts';
   import Table from '$lib/ui/kit/Table.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import Guide from '$lib/ui/marks/Guide.svelte';
   import Lookalikes from '$lib/ui/receive/Lookalikes.svelte';
-  import { DECISION_OPTIONS } from '$lib/ui/receive/options.ts';
-  import { dayAndTime } from '$lib/ui/format.ts';
+  import { DECISION_OPTIONS } from '$lib/words/receive.ts';
   import type { Inspection } from '$lib/core/inspect/score.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
   const view = $derived(data.view);
   const lot = $derived(view.lot.received);
-  const name = $derived(view.candidates.map((each) => each.name).join(' or ') || 'Unidentified fish');
+  const name = $derived(view.candidates.map((each) => each.name).join(' or ') || t.unidentifiedFish);
   let levels = $state<Record<string, string>>({});
   let decision = $state('accept');
   let touched = $state(false);
   let seen = $state.raw<{ score: Inspection; iceDays: number; recommended: string; rawShare: number } | null>(null);
   const answered = $derived(view.sheet.attributes.filter(({ id }) => levels[id]).length);
-  const decisionName = (value: string) => DECISION_OPTIONS.find((each) => each.value === value)?.name ?? value;
+  const decisionName = (value: string) => DECISION_OPTIONS[value as keyof typeof DECISION_OPTIONS] ?? value;
   const names = $derived(Object.fromEntries(data.people.map((person) => [person.id, person.name])));
 
   let turn = 0;
@@ -40,17 +42,17 @@
   const share = (days: number) => Math.min(1, Math.max(0, days / (seen?.iceDays ?? 1)));
 </script>
 
-<svelte:head><title>Inspect {name} · Ember Tide</title></svelte:head>
-<h1>Inspect: {name}</h1>
+<svelte:head><title>{titled(t.inspect(name))}</title></svelte:head>
+<h1>{t.inspect2(name)}</h1>
 <p class="soft">
-  {view.lot.id} · {lot.form}, {lot.mass.typed} · from {lot.supplier}
-  {#if view.piece}· <a class="link" href="/piece/{view.piece}">the piece</a>{/if}
-  {#if lot.delivery}· <a class="link" href="/receive?delivery={lot.delivery}">delivery {lot.delivery}</a>{/if}
+  {t.from(view.lot.id, lot.form, lot.mass.typed, lot.supplier)}
+  {#if view.piece}· <a class="link" href="/piece/{view.piece}">{t.thePiece}</a>{/if}
+  {#if lot.delivery}· <a class="link" href="/receive?delivery={lot.delivery}">{t.delivery(lot.delivery)}</a>{/if}
 </p>
 {#if !view.settled}
   <Lookalikes {view} />
 {/if}
-<nav class="sheets no-print" aria-label="Sheet">
+<nav class="sheets no-print" aria-label={t.sheet}>
   {#each view.sheets as sheet (sheet.id)}
     <a href="/inspect/{view.lot.id}?sheet={sheet.id}" aria-current={sheet.id === view.sheet.id ? 'true' : undefined}
       >{sheet.name}</a
@@ -63,7 +65,7 @@
     operation="inspect-lot"
     subject={`${view.lot.id}:${view.sheet.id}`}
     seen={view.version}
-    submit="Write the inspection down"
+    submit={t.writeTheInspectionDown}
     tone="ember"
     onDone={() => {
       levels = {};
@@ -78,8 +80,7 @@
           <fieldset>
             <legend
               >{attribute.name}
-              <span class="soft">{attribute.weight > 0 ? `weight ${attribute.weight}` : 'not counted as days'}</span
-              ></legend
+              <span class="soft">{attribute.weight > 0 ? t.weight(attribute.weight) : t.notCountedAsDays}</span></legend
             >
             {#each attribute.levels as level, index (index)}
               <label class="level">
@@ -91,26 +92,31 @@
                 />
                 <Guide drawing={attribute.guide} level={index} />
                 <span>{level.text}</span>
-                {#if level.settles}<small>{level.settles === 'send-back' ? 'ends it: send back' : 'ends raw use'}</small
-                  >{/if}
+                {#if level.settles}<small>{level.settles === 'send-back' ? t.endsItSendBack : t.endsRawUse}</small>{/if}
               </label>
             {/each}
             <label class="level unseen-level">
               <input type="radio" name="level-{attribute.id}" value="unseen" bind:group={levels[attribute.id]} />
-              <span>could not see</span>
+              <span>{t.couldNotSee}</span>
             </label>
           </fieldset>
         {/each}
       </div>
       <aside class="sheet" aria-live="polite">
-        <h2>What the sheet says</h2>
+        <h2>{t.whatTheSheetSays}</h2>
         {#if seen}
           <p class="figure">
-            {seen.score.iceDays.likely.toFixed(1)} <small>of {seen.iceDays} days on ice, by eye</small>
+            {seen.score.iceDays.likely.toFixed(1)} <small>{t.ofDaysOnIce(seen.iceDays)}</small>
           </p>
           <p class="soft">
-            likely {seen.score.iceDays.low.toFixed(1)} to {seen.score.iceDays.high.toFixed(1)} d · {seen.score.points} of
-            {seen.score.most} points seen · {answered} of {view.sheet.attributes.length} looked at
+            {t.likelyToDOf(
+              seen.score.iceDays.low.toFixed(1),
+              seen.score.iceDays.high.toFixed(1),
+              seen.score.points,
+              seen.score.most,
+              answered,
+              view.sheet.attributes.length
+            )}
           </p>
           <svg viewBox="0 0 400 34" preserveAspectRatio="none" aria-hidden="true">
             <rect class="vessel" y="8" width="400" height="18" />
@@ -124,52 +130,46 @@
             <rect class="here" y="4" width="3" height="26" x={400 * share(seen.score.iceDays.likely) - 1.5} />
             <rect class="end" y="0" width="2" height="34" x={400 * seen.rawShare} />
           </svg>
-          <p class="soft small">The ember line ends raw service ({Math.round(seen.rawShare * 100)} % of its days).</p>
+          <p class="soft small">{t.theEmberLineEnds(Math.round(seen.rawShare * 100))}</p>
           <p class="recommend" data-recommended={seen.recommended}>
-            It recommends: <b>{decisionName(seen.recommended)}</b>
+            {t.itRecommends} <b>{decisionName(seen.recommended)}</b>
           </p>
         {:else}<p class="soft">
-            Touch what you see, row by row. What cannot be seen counts as the worst it may be.
+            {t.touchWhatYouSee}
           </p>{/if}
         <fieldset class="decide">
-          <legend>You decide</legend>
-          {#each DECISION_OPTIONS as option (option.value)}
+          <legend>{t.youDecide}</legend>
+          {#each Object.entries(DECISION_OPTIONS) as [value, name] (value)}
             <label
-              ><input
-                type="radio"
-                name="decision"
-                value={option.value}
-                bind:group={decision}
-                onchange={() => (touched = true)}
-              />
-              {option.name}</label
+              ><input type="radio" name="decision" {value} bind:group={decision} onchange={() => (touched = true)} />
+              {name}</label
             >
           {/each}
         </fieldset>
         <Field
           name="reason"
-          label="Reason"
+          label={common.reason}
           kind="long"
           optional={decision === 'accept' && seen?.recommended === 'accept'}
         />
-        <Field name="own" label="I answer for being looser than the sheet, or than before" kind="tick" />
-        <p class="caution">A score is no licence: no sheet sees parasites, histamine, toxins or germs.</p>
+        <Field name="own" label={t.iAnswerForBeing} kind="tick" />
+        <p class="caution">{t.aScoreIsNo}</p>
       </aside>
     </div>
   </OperationForm>
 {/key}
 {#if view.supplierBlocks.length > 0}
   <section class="sheet before">
-    <h2>Blocks from {lot.supplier}</h2>
+    <h2>{t.blocksFrom(lot.supplier)}</h2>
     <Table>
-      <thead><tr><th>Came</th><th>Lot</th><th>Grade</th><th>A kilogram</th></tr></thead>
+      <thead><tr><th>{t.came}</th><th>{t.lot}</th><th>{t.grade}</th><th>{t.aKilogram}</th></tr></thead>
       <tbody>
         {#each view.supplierBlocks as block (block.lot)}
           <tr>
-            <td>{dayAndTime(block.at, data.house.zone)}</td>
+            <td>{say.dayAndTime(block.at)}</td>
             <td><a class="link" href="/lot/{block.lot}">{block.lot}</a></td>
             <td>{block.grade}</td>
-            <td>{block.pricePerKg === null ? 'no price' : `${block.pricePerKg.toFixed(2)} ${block.currency}`}</td>
+            <td>{block.pricePerKg === null ? t.noPrice : `${block.pricePerKg.toFixed(2)} ${block.currency}`}</td>
           </tr>
         {/each}
       </tbody>
@@ -178,16 +178,18 @@
 {/if}
 {#if view.lot.inspections.length > 0}
   <section class="sheet before">
-    <h2>Inspected before</h2>
+    <h2>{t.inspectedBefore}</h2>
     {#each view.lot.inspections as sheet (sheet.seq)}
       <p>
-        {dayAndTime(sheet.at, data.house.zone)}, {names[sheet.by] ?? sheet.by}: {sheet.iceDays.likely.toFixed(1)} days on
-        ice by eye, {decisionName(sheet.decision).toLowerCase()}{sheet.decision === sheet.recommended
-          ? ''
-          : ` (the sheet said ${decisionName(sheet.recommended).toLowerCase()})`}{sheet.reason
-          ? `: ${sheet.reason}`
-          : ''}
-        <a class="link" href="/ledger?seq={sheet.seq}#e{sheet.seq}">entry {sheet.seq}</a>
+        {t.daysOnIceBy(
+          say.dayAndTime(sheet.at),
+          names[sheet.by] ?? sheet.by,
+          sheet.iceDays.likely.toFixed(1),
+          decisionName(sheet.decision).toLowerCase(),
+          sheet.decision === sheet.recommended ? '' : t.theSheetSaid(decisionName(sheet.recommended).toLowerCase()),
+          sheet.reason ? `: ${sheet.reason}` : ''
+        )}
+        <a class="link" href="/ledger?seq={sheet.seq}#e{sheet.seq}">{t.entry(sheet.seq)}</a>
       </p>
     {/each}
   </section>

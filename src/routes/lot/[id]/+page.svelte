@@ -1,10 +1,11 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common, titled } from '$lib/words/screens/common.ts';
+  import { lotOnePage as t } from '$lib/words/screens/piece.ts';
   import Table from '$lib/ui/kit/Table.svelte';
   import { page } from '$app/state';
   import MassFlow from '$lib/ui/charts/MassFlow.svelte';
-  import { dayAndTime, formatMass } from '$lib/ui/format.ts';
   import LevelMark from '$lib/ui/marks/LevelMark.svelte';
-  import { money, perKilo } from '$lib/ui/money.ts';
   import SentBack from '$lib/ui/receive/SentBack.svelte';
   import { GONE_WORDS } from '$lib/words/occupation.ts';
   import { USE_WORDS } from '$lib/words/cuts.ts';
@@ -14,7 +15,6 @@
   let { data }: PageProps = $props();
   const view = $derived(data.view);
   const lot = $derived(view.lot.received);
-  const units = $derived(data.house.units);
   const cents = $derived(view.cents.here + view.cents.served + view.cents.lost + view.cents.returned);
   const usable = $derived(view.grams.prime + view.grams.served);
   const to = (changes: Record<string, string>) => {
@@ -27,32 +27,38 @@
   };
 </script>
 
-<svelte:head><title>{view.lot.id} · Ember Tide</title></svelte:head>
+<svelte:head><title>{titled(view.lot.id)}</title></svelte:head>
 <div class="head">
   <div>
-    <h1>{view.species.map(({ name }) => name).join(' or ') || 'Unidentified fish'}</h1>
+    <h1>{view.species.map(({ name }) => name).join(' or ') || t.unidentifiedFish}</h1>
     <p class="soft">
-      Lot {view.lot.id} · {lot.supplier || 'no supplier named'} · in {dayAndTime(lot.at, data.house.zone)} as {lot.form},
-      {formatMass(lot.mass.si, units)}
+      {t.lotInAs(
+        view.lot.id,
+        lot.supplier || t.noSupplierNamed,
+        say.dayAndTime(lot.at),
+        lot.form,
+        say.mass(lot.mass.si)
+      )}
       {#if view.tied.length > 0}
-        · tied by batches to {#each view.tied as id (id)}<a class="link" href="/lot/{id}">{id}</a>&nbsp;{/each}
+        {t.tiedByBatchesTo}
+        {#each view.tied as id (id)}<a class="link" href="/lot/{id}">{id}</a>&nbsp;{/each}
       {/if}
     </p>
   </div>
   <div class="figures">
     <p class="figure">
-      {formatMass(usable, units)}
-      <small>first grade, here or served{view.tied.length > 0 ? ', of all lots it is tied to' : ''}</small>
+      {say.mass(usable)}
+      <small>{t.firstGradeHereOr(view.tied.length > 0 ? t.ofAllLotsIt : '')}</small>
     </p>
     {#if view.unpriced.length === 0}
       <p class="figure">
         {usable > 0
-          ? perKilo((view.cents.here + view.cents.served) / usable, view.currency)
-          : money(cents, view.currency)}
+          ? say.perKilo((view.cents.here + view.cents.served) / usable, view.currency)
+          : say.money(cents, view.currency)}
         <small
-          >what it costs now{view.tied.length > 0
-            ? ', of all of them together'
-            : `, bought at ${money((lot.pricePerKg ?? 0) * 100, view.currency)} / kg`}</small
+          >{t.whatItCostsNow(
+            view.tied.length > 0 ? t.ofAllOfThem : t.boughtAtKg(say.money((lot.pricePerKg ?? 0) * 100, view.currency))
+          )}</small
         >
       </p>
     {/if}
@@ -60,95 +66,99 @@
 </div>
 {#if view.unpriced.length > 0}
   <p class="trouble">
-    No price is on record for {view.unpriced.join(', ')}: money counts it as nothing, and is too low.
+    {t.noPriceIsOn(view.unpriced.join(', '))}
   </p>
 {/if}
 
 <section class="sheet">
   <div class="title">
-    <h2>Why is it so dear: {data.by === 'mass' ? 'where the weight went' : 'where the money went'}</h2>
-    <p class="as" role="group" aria-label="Drawn by">
-      <a href={to({ by: '' })} aria-current={data.by === 'mass' ? 'true' : undefined} data-sveltekit-noscroll>Mass</a>
+    <h2>{t.whyIsItSo(data.by === 'mass' ? t.whereTheWeightWent : t.whereTheMoneyWent)}</h2>
+    <p class="as" role="group" aria-label={t.drawnBy}>
+      <a href={to({ by: '' })} aria-current={data.by === 'mass' ? 'true' : undefined} data-sveltekit-noscroll
+        >{t.mass}</a
+      >
       <a href={to({ by: 'money' })} aria-current={data.by === 'money' ? 'true' : undefined} data-sveltekit-noscroll
-        >Money</a
+        >{t.money}</a
       >
     </p>
   </div>
-  <MassFlow flow={view.flow} by={data.by} {units} currency={view.currency} />
+  <MassFlow flow={view.flow} by={data.by} currency={view.currency} />
   <dl>
     <div>
-      <dt>First grade here</dt>
-      <dd>{formatMass(view.grams.prime, units)}</dd>
+      <dt>{t.firstGradeHere}</dt>
+      <dd>{say.mass(view.grams.prime)}</dd>
     </div>
     <div>
-      <dt>By-products here</dt>
-      <dd>{formatMass(view.grams.byProduct, units)}</dd>
+      <dt>{t.byProductsHere}</dt>
+      <dd>{say.mass(view.grams.byProduct)}</dd>
     </div>
     <div>
-      <dt>Served</dt>
-      <dd>{formatMass(view.grams.served, units)}</dd>
+      <dt>{t.served}</dt>
+      <dd>{say.mass(view.grams.served)}</dd>
     </div>
     <div>
-      <dt>Waste</dt>
-      <dd>{formatMass(view.grams.waste, units)}</dd>
+      <dt>{common.waste}</dt>
+      <dd>{say.mass(view.grams.waste)}</dd>
     </div>
     <div>
-      <dt>Drip, drying, cure</dt>
-      <dd>{formatMass(view.grams.drip, units)}</dd>
+      <dt>{t.dripDryingCure}</dt>
+      <dd>{say.mass(view.grams.drip)}</dd>
     </div>
     <div>
-      <dt>Scale and gaps</dt>
-      <dd>{formatMass(view.grams.gap, units)}</dd>
+      <dt>{t.scaleAndGaps}</dt>
+      <dd>{say.mass(view.grams.gap)}</dd>
     </div>
     <div>
-      <dt>Binned</dt>
-      <dd>{formatMass(view.grams.binned, units)}</dd>
+      <dt>{t.binned}</dt>
+      <dd>{say.mass(view.grams.binned)}</dd>
     </div>
     {#if view.grams.returned > 0}
       <div>
-        <dt>Sent back</dt>
-        <dd>{formatMass(view.grams.returned, units)}</dd>
+        <dt>{t.sentBack}</dt>
+        <dd>{say.mass(view.grams.returned)}</dd>
       </div>
     {/if}
     <div>
-      <dt>Money on plates</dt>
-      <dd>{money(view.cents.served, view.currency)}</dd>
+      <dt>{t.moneyOnPlates}</dt>
+      <dd>{say.money(view.cents.served, view.currency)}</dd>
     </div>
     <div>
-      <dt>Money still here</dt>
-      <dd>{money(view.cents.here, view.currency)}</dd>
+      <dt>{t.moneyStillHere}</dt>
+      <dd>{say.money(view.cents.here, view.currency)}</dd>
     </div>
     <div>
-      <dt>Money lost</dt>
-      <dd>{money(view.cents.lost, view.currency)}</dd>
+      <dt>{t.moneyLost}</dt>
+      <dd>{say.money(view.cents.lost, view.currency)}</dd>
     </div>
     {#if view.cents.returned > 0}
       <div>
-        <dt>Money sent back</dt>
-        <dd>{money(view.cents.returned, view.currency)}</dd>
+        <dt>{t.moneySentBack}</dt>
+        <dd>{say.money(view.cents.returned, view.currency)}</dd>
       </div>
     {/if}
   </dl>
 </section>
 
-<SentBack lot={view.lot} back={view.back} {units} zone={data.house.zone} currency={data.house.currency} />
+<SentBack lot={view.lot} back={view.back} currency={data.house.currency} />
 
 <section class="sheet">
   <div class="title">
-    <h2>Pieces <span class="soft">{view.count}{view.live ? ' still here' : ' in all'}</span></h2>
-    <p class="as" role="group" aria-label="Which pieces">
-      <a href={to({ live: '', page: '' })} aria-current={view.live ? undefined : 'true'} data-sveltekit-noscroll>All</a>
+    <h2>{t.pieces} <span class="soft">{view.count}{view.live ? t.stillHere2 : t.inAll}</span></h2>
+    <p class="as" role="group" aria-label={t.whichPieces}>
+      <a href={to({ live: '', page: '' })} aria-current={view.live ? undefined : 'true'} data-sveltekit-noscroll
+        >{t.all}</a
+      >
       <a href={to({ live: '1', page: '' })} aria-current={view.live ? 'true' : undefined} data-sveltekit-noscroll
-        >Still here</a
+        >{t.stillHere}</a
       >
     </p>
   </div>
   <Table>
     <thead>
       <tr
-        ><th>Piece</th><th>Windows</th><th>Use</th><th>Where</th><th class="n">Made</th><th class="n">Left</th><th
-          class="n">Cost</th
-        ></tr
+        ><th>{common.piece}</th><th>{t.windows}</th><th>{t.use}</th><th>{t.where}</th><th class="n">{t.made}</th><th
+          class="n">{t.left}</th
+        ><th class="n">{t.cost}</th></tr
       >
     </thead>
     <tbody>
@@ -159,7 +169,7 @@
               class="link"
               href="/piece/{row.id}">{row.name}</a
             >
-            <span class="soft">{row.id}{row.parents.length > 1 ? ` from ${row.parents.length}` : ''}</span>
+            <span class="soft">{row.id}{row.parents.length > 1 ? t.from(row.parents.length) : ''}</span>
           </td>
           <td class="marks">
             {#each row.windows as window (window.route)}
@@ -170,18 +180,20 @@
           </td>
           <td>{row.use === '' ? '' : USE_WORDS[row.use]}</td>
           <td>{row.gone ? GONE_WORDS[row.gone] : row.place}</td>
-          <td class="n">{formatMass(row.grams, units)}</td>
-          <td class="n">{formatMass(row.left, units)}</td>
-          <td class="n">{money(row.in, view.currency)}</td>
+          <td class="n">{say.mass(row.grams)}</td>
+          <td class="n">{say.mass(row.left)}</td>
+          <td class="n">{say.money(row.in, view.currency)}</td>
         </tr>
       {/each}
     </tbody>
   </Table>
   {#if view.pages > 1}
-    <nav class="pages" aria-label="Pages of pieces">
-      {#if view.page > 1}<a href={to({ page: String(view.page - 1) })} data-sveltekit-noscroll>Earlier</a>{/if}
-      <span>{view.page} of {view.pages}</span>
-      {#if view.page < view.pages}<a href={to({ page: String(view.page + 1) })} data-sveltekit-noscroll>Later</a>{/if}
+    <nav class="pages" aria-label={t.pagesOfPieces}>
+      {#if view.page > 1}<a href={to({ page: String(view.page - 1) })} data-sveltekit-noscroll>{common.earlier}</a>{/if}
+      <span>{t.of(view.page, view.pages)}</span>
+      {#if view.page < view.pages}<a href={to({ page: String(view.page + 1) })} data-sveltekit-noscroll
+          >{common.later}</a
+        >{/if}
     </nav>
   {/if}
 </section>

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { titled } from '$lib/words/screens/common.ts';
+  import { pieceOnePage as t } from '$lib/words/screens/piece.ts';
   import Line from '$lib/ui/kit/Line.svelte';
   import Select from '$lib/ui/kit/Select.svelte';
   import Button from '$lib/ui/kit/Button.svelte';
@@ -9,7 +12,6 @@
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
-  import { clockTime, dayAndTime, formatMass } from '$lib/ui/format.ts';
   import WindowLine from '$lib/ui/marks/WindowLine.svelte';
   import Reasons from '$lib/ui/Reasons.svelte';
   import Clocks from '$lib/ui/piece/Clocks.svelte';
@@ -29,7 +31,6 @@
   const view = $derived(data.view);
   const piece = $derived(view.piece);
   const lot = $derived(view.lot.received);
-  const zone = $derived(data.house.zone);
   const now = $derived(data.asked.at ? view.verdict.at : houseNow());
   const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name])));
   const told = $derived(toldWords(namesOf(view.told)));
@@ -42,30 +43,28 @@
   const wantsPaper = $derived(holdsBack(view.verdict).length > 0);
 </script>
 
-<svelte:head><title>{piece.made.name} · Ember Tide</title></svelte:head>
+<svelte:head><title>{titled(piece.made.name)}</title></svelte:head>
 <div class="head">
   <div>
     <h1>{piece.made.name}</h1>
     <p class="soft">
       {piece.id} ·
-      {#if view.lots.length > 1}a batch of {view.kinds.join(' and ')}{:else if view.species}{view.species.name} (<i
+      {#if view.lots.length > 1}{t.aBatchOf(view.kinds.join(' and '))}{:else if view.species}{view.species.name} (<i
           >{view.species.scientific[0]}</i
-        >){:else}not identified{/if} ·
+        >){:else}{t.notIdentified}{/if} ·
       {#if view.lots.length === 1}
-        {lot.source}{lot.farmSystem ? `, ${lot.farmSystem.replaceAll('-', ' ')}` : ''} · from {lot.supplier} ·
+        {t.from(lot.source, lot.farmSystem ? `, ${lot.farmSystem.replaceAll('-', ' ')}` : '', lot.supplier)}
       {/if}
-      {#each view.lots as id (id)}<a class="link" href="/lot/{id}">lot {id}</a>&nbsp;{/each}
+      {#each view.lots as id (id)}<a class="link" href="/lot/{id}">{t.lot(id)}</a>&nbsp;{/each}
       {#if piece.place?.place}· {piece.place.place}{/if}
     </p>
     {#if view.onBoard}
-      <p><a class="link" href="/break?piece={piece.id}">On the board now</a></p>
+      <p><a class="link" href="/break?piece={piece.id}">{t.onTheBoardNow}</a></p>
     {/if}
     {#if view.ancestors.length > 0 || view.children.length > 0}
       <p class="soft">
-        {#if piece.made.parents.length > 1}Put together of {#each piece.made.parents as id (id)}<a
-              class="link"
-              href="/piece/{id}">{id}</a
-            >&nbsp;
+        {#if piece.made.parents.length > 1}{t.putTogetherOf}
+          {#each piece.made.parents as id (id)}<a class="link" href="/piece/{id}">{id}</a>&nbsp;
           {/each}›{:else}{#each view.ancestors as id (id)}<a class="link" href="/piece/{id}">{id}</a> ›
           {/each}{/if} <b>{piece.id}</b>
         {#if view.children.length > 0}› {#each view.children as id (id)}<a class="link" href="/piece/{id}">{id}</a
@@ -74,43 +73,40 @@
       </p>
     {/if}
   </div>
-  <p class="figure">{formatMass(piece.grams, data.house.units)} <small>here now</small></p>
+  <p class="figure">{say.mass(piece.grams)} <small>{t.hereNow}</small></p>
 </div>
 
 <Headline
   verdict={view.verdict}
   {route}
   {now}
-  {zone}
   warnSeconds={data.house.warnMinutes * 60}
   roads={piece.gone || data.asked.at ? '' : `/piece/${piece.id}/roads?want=${route}`}
 />
 {#if lot.purpose !== 'sale'}
   <p class="trouble notice">
-    Taken in for {lot.purpose === 'training' ? 'staff training' : 'the own table'}. It goes on no service.
+    {t.takenInForIt(lot.purpose === 'training' ? t.staffTraining : t.theOwnTable)}
   </p>
 {/if}
 {#if view.species === null}
   <p class="trouble notice">
-    Nobody has settled what fish this is: judged as the worst of {view.candidates.map(({ name }) => name).join(', ') ||
-      'anything it may be'}.
-    <a class="link" href="/inspect/{view.lot.id}">Tell it by its marks</a>
+    {t.nobodyHasSettledWhat(view.candidates.map(({ name }) => name).join(', ') || t.anythingItMayBe)}
+    <a class="link" href="/inspect/{view.lot.id}">{t.tellItByIts}</a>
   </p>
 {/if}
 {#each view.owned as owned (owned.seq)}
   <div class="trouble owned" data-owned={owned.seq}>
     <p>
-      <b>Owned exception.</b>
-      {names[owned.by] ?? owned.by}
-      {owned.what} on {dayAndTime(owned.at, zone)}: “{owned.reason}” (<a
+      <b>{t.ownedException}</b>
+      {t.on(names[owned.by] ?? owned.by, owned.what, say.dayAndTime(owned.at), owned.reason)}<a
         class="link"
-        href="/ledger?seq={owned.seq}#e{owned.seq}">entry {owned.seq}</a
+        href="/ledger?seq={owned.seq}#e{owned.seq}">{t.entry(owned.seq)}</a
       >)
     </p>
     {#if owned.exception && !piece.gone}
-      <Fold class="no-print" title="Take it back">
-        <OperationForm operation="withdraw-exception" {piece} submit="Take it back" also={{ exception: owned.seq }}>
-          <Field name="reason" label="Why it is taken back" />
+      <Fold class="no-print" title={t.takeItBack}>
+        <OperationForm operation="withdraw-exception" {piece} submit={t.takeItBack} also={{ exception: owned.seq }}>
+          <Field name="reason" label={t.whyItIsTaken} />
         </OperationForm>
       </Fold>
     {/if}
@@ -119,7 +115,7 @@
 
 <div class="halves">
   <section class="sheet">
-    <h2>Its windows{data.asked.at ? ` at ${dayAndTime(view.verdict.at, zone)}` : ''}</h2>
+    <h2>{t.itsWindows(data.asked.at ? t.at2(say.dayAndTime(view.verdict.at)) : '')}</h2>
     <div class="windows">
       {#each view.verdict.windows as window (window.route)}
         <a
@@ -129,81 +125,82 @@
           aria-current={window.route === route}
           data-sveltekit-noscroll
         >
-          <WindowLine {window} {now} warnSeconds={data.house.warnMinutes * 60} {zone} size={34} />
+          <WindowLine {window} {now} warnSeconds={data.house.warnMinutes * 60} size={34} />
         </a>
       {/each}
     </div>
     {#if piece.cures.length === 0 && view.verdict.windows.some(({ route, state }) => route === 'raw' && state === 'open')}
-      <p class="soft small">Cured, acid and seared open with raw: they are raw routes for parasites.</p>
+      <p class="soft small">{t.curedAcidAndSeared}</p>
     {/if}
     <Fold class="why" data-why title={HEADLINE_WORDS.inFull(view.verdict.reasons.length)}>
-      <Reasons reasons={view.verdict.reasons} {zone} {names} />
+      <Reasons reasons={view.verdict.reasons} {names} />
     </Fold>
     <form method="GET" class="ask no-print">
-      <label>At <Line type="datetime-local" name="at" value={data.asked.at} /></label>
-      <label>As known at <Line type="datetime-local" name="knownAt" value={data.asked.knownAt} /></label>
+      <label>{t.at} <Line type="datetime-local" name="at" value={data.asked.at} /></label>
+      <label>{t.asKnownAt} <Line type="datetime-local" name="knownAt" value={data.asked.knownAt} /></label>
       <label>
-        Under
+        {t.under}
         <Select name="profile" value={data.asked.profile}>
           {#each data.profiles as profile (profile.id)}<option value={profile.id}>{profile.name}</option>{/each}
         </Select>
       </label>
-      <Button type="submit">Ask</Button>
+      <Button type="submit">{t.ask}</Button>
     </form>
     <p class="soft small">
-      Leaned on {view.verdict.pins.profile}, catalogue {view.verdict.pins.catalogue}, {view.verdict.pins.model}.
-      Guidance only: your local code and licensed practice decide.
+      {t.leanedOnCatalogueGuidance(view.verdict.pins.profile, view.verdict.pins.catalogue, view.verdict.pins.model)}
     </p>
   </section>
 
   <div class="stack">
     {#if !piece.gone}
-      <nav class="benches no-print" aria-label="Benches for this piece">
-        <a href="/break?piece={piece.id}">Break down</a>
-        <a href="/freeze?piece={piece.id}">Freeze</a>
-        <a href="/cure?piece={piece.id}">Cure</a>
-        <a href="/slice?piece={piece.id}">Slice</a>
-        <a href="/serve?piece={piece.id}">Serve</a>
-        <a href="/inspect/{view.lot.id}">Inspect</a>
-        <a href="/break/depth?piece={piece.id}">Depth</a>
-        <a href="/labels?piece={piece.id}">Label</a>
+      <nav class="benches no-print" aria-label={t.benchesForThisPiece}>
+        <a href="/break?piece={piece.id}">{t.breakDown}</a>
+        <a href="/freeze?piece={piece.id}">{t.freeze}</a>
+        <a href="/cure?piece={piece.id}">{t.cure}</a>
+        <a href="/slice?piece={piece.id}">{t.slice}</a>
+        <a href="/serve?piece={piece.id}">{t.serve}</a>
+        <a href="/inspect/{view.lot.id}">{t.inspect}</a>
+        <a href="/break/depth?piece={piece.id}">{t.depth}</a>
+        <a href="/labels?piece={piece.id}">{t.label}</a>
       </nav>
     {/if}
-    <Papers {view} house={data.house} wanted={wantsPaper} />
-    <Clocks units={data.house.units} clocks={view.clocks} {now} {zone} />
-    {#if !piece.gone}<Hands {view} units={data.house.units} places={data.places} />{/if}
+    <Papers {view} wanted={wantsPaper} />
+    <Clocks clocks={view.clocks} {now} />
+    {#if !piece.gone}<Hands {view} places={data.places} />{/if}
     <Exceptions {view} person={data.person?.name ?? null} />
     <section class="sheet">
-      <h2>Told with it when served</h2>
+      <h2>{t.toldWithItWhen}</h2>
       <p>
-        Allergens: {view.told.holds
-          .map(({ allergen, duty }) => `${allergenWord(allergen)}${duty === 'advised' ? ' (advised)' : ''}`)
-          .join(', ') || (told.ask ? '' : 'none of its own')}.
-        <span class="soft">{view.told.holds[0]?.citation ?? ''}{view.told.holds[0]?.check ? ' · check' : ''}</span>
+        {t.allergens(
+          view.told.holds
+            .map(({ allergen, duty }) => `${allergenWord(allergen)}${duty === 'advised' ? ' (advised)' : ''}`)
+            .join(', ') || (told.ask ? '' : t.noneOfItsOwn)
+        )}
+        <span class="soft">{view.told.holds[0]?.citation ?? ''}{view.told.holds[0]?.check ? t.check : ''}</span>
       </p>
       {#if told.mayHold}<p data-may-hold>{told.mayHold}.</p>{/if}
       {#if told.ask}<p data-ask><b>{told.ask}.</b></p>{/if}
-      <p class="soft">Raw: “{view.notice}”</p>
+      <p class="soft">{t.raw(view.notice)}</p>
     </section>
     <section class="sheet">
-      <h2>What happened</h2>
+      <h2>{t.whatHappened}</h2>
       <Table>
         <tbody>
           {#each view.history as event (event.seq)}
             <tr>
-              <td class="soft nowrap">{dayAndTime(event.happened, zone)}</td>
+              <td class="soft nowrap">{say.dayAndTime(event.happened)}</td>
               <td>{kindWords(event.kind)} <span class="soft">{event.subject.split(':')[1]}</span></td>
               <td><a class="link" href="/ledger?seq={event.seq}#e{event.seq}">{event.seq}</a></td>
             </tr>
           {/each}
         </tbody>
       </Table>
-      <p class="soft small">Known here since {clockTime(piece.made.at, zone)}, {dayAndTime(piece.made.at, zone)}.</p>
+      <p class="soft small">{t.knownHereSince(say.clockTime(piece.made.at), say.dayAndTime(piece.made.at))}</p>
     </section>
   </div>
 </div>
 
-<Compare compare={data.compare} {now} warnSeconds={data.house.warnMinutes * 60} {zone} />
+<Compare compare={data.compare} {now} warnSeconds={data.house.warnMinutes * 60} />
 
 <style>
   .head {

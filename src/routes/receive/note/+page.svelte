@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { receiveNotePage as t } from '$lib/words/screens/receive.ts';
   import Lines from '$lib/ui/kit/Lines.svelte';
   import Button from '$lib/ui/kit/Button.svelte';
   import Table from '$lib/ui/kit/Table.svelte';
@@ -6,7 +7,7 @@
   import { untrack } from 'svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
-  import { SOURCE_OPTIONS, COMMERCIAL_OPTIONS } from '$lib/ui/receive/options.ts';
+  import { SOURCE_OPTIONS, COMMERCIAL_OPTIONS } from '$lib/words/receive.ts';
   import type { PageProps } from './$types';
 
   let { data, form }: PageProps = $props();
@@ -21,7 +22,7 @@
   let reading = $state(false);
   let file = $state<HTMLInputElement>();
   const targets = $derived([
-    { value: '', name: 'leave it out' },
+    { value: '', name: t.leaveItOut },
     ...data.fields.flatMap(({ field, label, units }) =>
       units.length > 0
         ? units.map((unit) => ({ value: `${field}:${unit}`, name: `${label}, ${unit}` }))
@@ -30,10 +31,9 @@
   ]);
 </script>
 
-<h1>Take in a delivery note</h1>
+<h1>{t.takeInADelivery}</h1>
 <p class="soft">
-  A table with headings: CSV, with commas, semicolons or tabs. It is read here first; nothing is written until you say
-  so.
+  {t.aTableWithHeadings}
 </p>
 <form
   method="POST"
@@ -52,47 +52,47 @@
 >
   <div class="fields broad">
     <label class="file"
-      ><b>The file</b> <input type="file" bind:this={file} name="note" accept=".csv,.tsv,.txt,text/csv" /></label
+      ><b>{t.theFile}</b> <input type="file" bind:this={file} name="note" accept=".csv,.tsv,.txt,text/csv" /></label
     >
-    <Field name="supplier" label="Supplier, where the note names none" value={given.supplier ?? ''} optional />
+    <Field name="supplier" label={t.supplierWhereTheNote} value={given.supplier ?? ''} optional />
     <Field
       name="source"
-      label="Wild or farmed, where not said"
+      label={t.wildOrFarmedWhere}
       kind="choice"
-      options={[{ value: '', name: 'nobody said' }, ...SOURCE_OPTIONS.slice(0, 2)]}
+      options={{ '': t.nobodySaid, wild: SOURCE_OPTIONS.wild, farmed: SOURCE_OPTIONS.farmed }}
       value={given.source ?? ''}
     />
     <Field
       name="commercial"
-      label="Commercial source"
+      label={t.commercialSource}
       kind="choice"
-      options={[{ value: '', name: 'nobody said' }, ...COMMERCIAL_OPTIONS.slice(0, 2)]}
+      options={{ '': t.nobodySaid, yes: COMMERCIAL_OPTIONS.yes, no: COMMERCIAL_OPTIONS.no }}
       value={given.commercial ?? 'yes'}
     />
     <Field
       name="dateOrder"
-      label="Days are written"
+      label={t.daysAreWritten}
       kind="choice"
-      options={{ iso: '2026-03-09', dmy: '9.3.2026, day first', mdy: '3/9/2026, month first' }}
+      options={{ iso: '2026-03-09', dmy: t.dayFirst, mdy: t.monthFirst }}
       value={given.dateOrder ?? 'iso'}
     />
     <Field
       name="decimal"
-      label="Decimals"
+      label={t.decimals}
       kind="choice"
-      options={{ '': 'find out', '.': '2.4', ',': '2,4' }}
+      options={{ '': t.findOut, '.': '2.4', ',': '2,4' }}
       value={given.decimal ?? ''}
     />
   </div>
   <label class="paste"
-    ><span><b>Or paste it</b></span>
+    ><span><b>{t.orPasteIt}</b></span>
     <Lines name="text" rows={note ? 3 : 7} spellcheck={false} value={given.text ?? ''} /></label
   >
   <input type="hidden" name="fileName" value={given.fileName ?? ''} />
   {#if note}
     <fieldset>
       <legend>
-        What each column is{note.remembered ? ' (as it was read the last time)' : ''}
+        {t.whatEachColumnIs(note.remembered ? t.asItWasRead : '')}
       </legend>
       <div class="fields broad">
         {#each note.headings as heading (heading)}
@@ -108,20 +108,19 @@
     </fieldset>
   {/if}
   {#if read?.trouble}<p class="trouble" role="alert">{read.trouble}</p>{/if}
-  <Button type="submit" disabled={reading}>{reading ? 'Reading …' : note ? 'Read it again' : 'Read it'}</Button>
+  <Button type="submit" disabled={reading}>{reading ? t.reading : note ? t.readItAgain : t.readIt}</Button>
 </form>
 
 {#if note}
   <section class="sheet" aria-live="polite">
     <h2>
-      {note.good}
-      {note.good === 1 ? 'row' : 'rows'} can be taken in{note.bad > 0 ? `, ${note.bad} are broken` : ''}
+      {t.canBeTakenIn(note.good, note.good === 1 ? 'row' : 'rows', note.bad > 0 ? t.areBroken(note.bad) : '')}
     </h2>
     <div class="scroll">
       <Table least="rows">
         <thead>
           <tr>
-            <th scope="col">Row</th>
+            <th scope="col">{t.row}</th>
             {#each note.headings as heading (heading)}<th scope="col">{heading}</th>{/each}
           </tr>
         </thead>
@@ -142,16 +141,12 @@
         </tbody>
       </Table>
     </div>
-    <OperationForm operation="import-note" submit="Take them in" tone="ember">
+    <OperationForm operation="import-note" submit={t.takeThemIn} tone="ember">
       {#each ['text', 'fileName', 'decimal', 'dateOrder', 'supplier', 'source', 'commercial', 'columns'] as name (name)}
         <input type="hidden" {name} value={given[name] ?? ''} />
       {/each}
       {#if note.bad > 0}
-        <Field
-          name="goodOnly"
-          label="Take the {note.good} good rows, and leave the {note.bad} broken ones"
-          kind="tick"
-        />
+        <Field name="goodOnly" label={t.takeTheGoodRows(note.good, note.bad)} kind="tick" />
       {/if}
     </OperationForm>
   </section>

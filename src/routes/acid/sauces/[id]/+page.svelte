@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { acidSaucesOnePage as t } from '$lib/words/screens/acid.ts';
   import Line from '$lib/ui/kit/Line.svelte';
   import Table from '$lib/ui/kit/Table.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
@@ -13,19 +16,16 @@
   import Swapped from '$lib/ui/controls/Swapped.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
-  import { formatMass, weighed } from '$lib/ui/format.ts';
   import { SAUCE_KIND_WORDS } from '$lib/words/acid.ts';
   import { TOLD_WORDS, toldLine } from '$lib/words/notices.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
-  const units = $derived(data.house.units);
-  const zone = $derived(data.house.zone);
   const sauce = $derived(data.sauce);
   const scaled = $derived(data.scaled);
   const body = $derived(scaled.body);
   const isCurrent = $derived(scaled.version === sauce.version);
-  const fractions = (exact: number) => (Math.abs(exact - Math.round(exact)) < 0.05 ? 'just right' : exact.toFixed(1));
+  const fractions = (exact: number) => (Math.abs(exact - Math.round(exact)) < 0.05 ? t.justRight : exact.toFixed(1));
 </script>
 
 <PageSheet
@@ -33,15 +33,15 @@
   version={scaled.version}
   kind={SAUCE_KIND_WORDS[body.kind]}
   goodFor={body.goodFor}
-  caution="A sauce poured over raw fish is acid, not heat: it kills nothing. Guidance only: your local code and licensed practice decide."
+  caution={t.aSaucePouredOver}
 >
   {#snippet tabs()}<AcidTabs />{/snippet}
-  <h2>{formatMass(scaled.grams, units)} for {formatMass(scaled.fish, units)} of fish</h2>
+  <h2>{t.forOfFish(say.mass(scaled.grams), say.mass(scaled.fish))}</h2>
   {#key `${sauce.id} ${scaled.version} ${scaled.fish}`}
     <OperationForm
       operation="correct-sauce"
       subject={sauce.id}
-      submit="What was added becomes the next version"
+      submit={t.whatWasAddedBecomes}
       onDone={() =>
         void goto(
           page.url.pathname + (data.picked.length > 0 ? `?${data.picked.map((id) => `pieces=${id}`).join('&')}` : '')
@@ -51,13 +51,13 @@
       <Table data-sauce-lines>
         <thead>
           <tr>
-            <th>What</th><th>Weigh</th>
+            <th>{common.what}</th><th>{common.weigh}</th>
             {#if body.portions.length > 1}
               {#each body.portions as share, index (index)}
-                <th>{index === 0 ? 'First' : index === 1 ? 'then' : 'last'} {Math.round(share * 100)}&nbsp;%</th>
+                <th>{index === 0 ? t.first : index === 1 ? t.then : t.last} {Math.round(share * 100)}&nbsp;%</th>
               {/each}
             {/if}
-            {#if isCurrent}<th>Added by taste, g</th>{/if}
+            {#if isCurrent}<th>{t.addedByTasteG}</th>{/if}
           </tr>
         </thead>
         <tbody>
@@ -66,16 +66,16 @@
               <td>
                 {line.what}
                 {#if line.whole}<span class="soft" data-whole
-                    >: {fractions(line.whole.exact)}; take {line.whole.take}</span
+                    >{t.take(fractions(line.whole.exact), line.whole.take)}</span
                   >{/if}
               </td>
-              <td><b>{weighed(line.weighed, units)}</b></td>
+              <td><b>{say.weighed(line.weighed)}</b></td>
               {#if body.portions.length > 1}
-                {#each line.portions as grams, portion (portion)}<td>{weighed(grams, units)}</td>{/each}
+                {#each line.portions as grams, portion (portion)}<td>{say.weighed(grams)}</td>{/each}
               {/if}
               {#if isCurrent}
                 <td>
-                  <Line class="w-24" inputmode="decimal" name="added-{index}" aria-label="Added {line.what}, g" />
+                  <Line class="w-24" inputmode="decimal" name="added-{index}" aria-label={t.addedG(line.what)} />
                 </td>
               {/if}
             </tr>
@@ -84,33 +84,23 @@
       </Table>
       {#if scaled.evenFor !== null}
         <p class="soft">
-          What comes whole does not scale smoothly: a whole number of it is right for {formatMass(
-            scaled.evenFor,
-            units
-          )}
-          of fish.
+          {t.whatComesWholeDoes(say.mass(scaled.evenFor))}
         </p>
       {/if}
       {#if body.portions.length > 1}
-        <p class="soft">Fold it in portion by portion and taste between; write down what you added.</p>
+        <p class="soft">{t.foldItInPortion}</p>
       {/if}
       {#if isCurrent}
         <div class="fields">
-          <Field
-            name="extra"
-            label="New in it"
-            optional
-            placeholder="Ginger 4 g, Sugar 2 g"
-            hint="From the list; else say what it holds: Shiso oil = sesame 2 g."
-          />
-          <Field name="reason" label="Why" optional placeholder="too sharp for turbot" />
+          <Field name="extra" label={t.newInIt} optional placeholder={t.gingerGSugarG} hint={t.fromTheListElse} />
+          <Field name="reason" label={common.why} optional placeholder={t.tooSharpForTurbot} />
         </div>
-      {:else}<p class="soft">An earlier version: what is added by taste is written to the newest.</p>{/if}
+      {:else}<p class="soft">{t.anEarlierVersionWhat}</p>{/if}
     </OperationForm>
   {/key}
   <Swapped swaps={data.swaps} />
-  <p class="told" data-told>{TOLD_WORDS.tell} {toldLine(data.told)}; and the fish.</p>
-  <PageChanges changes={scaled.changes} per="a kilogram of fish" />
+  <p class="told" data-told>{t.andTheFish(TOLD_WORDS.tell, toldLine(data.told))}</p>
+  <PageChanges changes={scaled.changes} per={t.aKilogramOfFish} />
   {#if body.steps.length > 0}
     <ol>
       {#each body.steps as step (step)}<li>{step}</li>{/each}
@@ -118,18 +108,18 @@
   {/if}
   <p>
     <a class="link" href="/acid?sauce={sauce.id}{data.picked[0] ? `&piece=${data.picked[0]}` : ''}"
-      >Dress a piece with it</a
+      >{t.dressAPieceWith}</a
     >
     ·
-    <a class="link" href="/acid/sauces/export?id={sauce.id}" download="{sauce.id}.json">as a file</a>
+    <a class="link" href="/acid/sauces/export?id={sauce.id}" download="{sauce.id}.json">{common.asAFile}</a>
   </p>
   {#snippet side()}
-    <ScaledTo pieces={data.pieces} chosen={data.picked} grams={scaled.fish} {units} />
-    <PageSide shape="sauce" page={sauce} people={data.people} {zone} />
+    <ScaledTo pieces={data.pieces} chosen={data.picked} grams={scaled.fish} />
+    <PageSide shape="sauce" page={sauce} people={data.people} />
   {/snippet}
   {#snippet next()}
     {#key `${sauce.id} ${scaled.version} ${sauce.version}`}
-      <Fold class="sheet" title="Write the next version from version {scaled.version}">
+      <Fold class="sheet" title={t.writeTheNextVersion(scaled.version)}>
         <SauceForm id={sauce.id} sauce={body} />
       </Fold>
     {/key}

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { cureRecipesOnePage as t } from '$lib/words/screens/cure.ts';
   import Line from '$lib/ui/kit/Line.svelte';
   import Table from '$lib/ui/kit/Table.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
@@ -11,15 +14,12 @@
   import CureTabs from '$lib/ui/cure/CureTabs.svelte';
   import { amountWords, recipeLinesText } from '$lib/ui/cure/recipe-text.ts';
   import RecipeForm from '$lib/ui/cure/RecipeForm.svelte';
-  import { formatDuration, formatLength, formatMass, weighed } from '$lib/ui/format.ts';
   import { SCHOOL_WORDS } from '$lib/words/cure.ts';
   import Swapped from '$lib/ui/controls/Swapped.svelte';
   import { toldLine } from '$lib/words/notices.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
-  const units = $derived(data.house.units);
-  const zone = $derived(data.house.zone);
   const recipe = $derived(data.recipe);
   const body = $derived(data.body);
   let spoons = $state(false);
@@ -31,7 +31,7 @@
   const spoonful = (grams: number, kind: SaltKind): string => {
     const density = Number(densities[kind].replace(',', '.'));
     return density >= 0.3 && density <= 1.6
-      ? `about ${Math.round(saltVolume(grams, density))} ml`
+      ? t.aboutMl(Math.round(saltVolume(grams, density)))
       : 'density 0.3 to 1.6 g/ml';
   };
 </script>
@@ -41,14 +41,14 @@
   version={data.version}
   kind={SCHOOL_WORDS[body.school].name}
   goodFor={body.goodFor}
-  caution="Ratios are starting points, tasted and not measured. Cured is still a raw route. Guidance only: your local code and licensed practice decide."
+  caution={t.ratiosAreStartingPoints}
 >
   {#snippet tabs()}<CureTabs />{/snippet}
-  <h2>For {formatMass(data.scaled.grams, units)} of fish</h2>
+  <h2>{t.forOfFish(say.mass(data.scaled.grams))}</h2>
   <Table data-scaled>
     <thead
       ><tr
-        ><th>What</th><th>Written</th><th>Weigh</th>{#if spoons}<th>Spoon</th>{/if}</tr
+        ><th>{common.what}</th><th>{t.written}</th><th>{common.weigh}</th>{#if spoons}<th>{t.spoon}</th>{/if}</tr
       ></thead
     >
     <tbody>
@@ -61,8 +61,8 @@
           >
           <td class="soft">{amountWords(body.lines[index]!, body.basis)}</td>
           <td>
-            <b>{weighed(line.weighed, units)}</b>
-            {#if line.tooFine}<span class="soft">({line.grams.toFixed(2)} g: too little for this scale)</span>{/if}
+            <b>{say.weighed(line.weighed)}</b>
+            {#if line.tooFine}<span class="soft">{t.gTooLittleFor(line.grams.toFixed(2))}</span>{/if}
           </td>
           {#if spoons}<td>{line.role === 'salt' ? spoonful(line.grams, line.saltKind || 'fine') : ''}</td>{/if}
         </tr>
@@ -70,16 +70,14 @@
     </tbody>
   </Table>
   <p class="soft small">
-    Rounded to {data.interval} g, which the scale shows (House, Knife work).
-    {#if body.basis === 'parts'}The mix is {Number((body.rate * 100).toFixed(1))} % of the fish.{/if}
-    {#if body.school === 'weighed'}The salt is what brings the finished piece to its share: a little more than of the
-      raw weight.{/if}
+    {t.roundedToGWhich(data.interval)}
+    {#if body.basis === 'parts'}{t.theMixIsOf(Number((body.rate * 100).toFixed(1)))}{/if}
+    {#if body.school === 'weighed'}{t.theSaltIsWhat}{/if}
   </p>
-  <label class="ticked"><input type="checkbox" bind:checked={spoons} /> No scale: salt by volume</label>
+  <label class="ticked"><input type="checkbox" bind:checked={spoons} /> {t.noScaleSaltBy}</label>
   {#if spoons}
     <p class="trouble">
-      A makeshift, good to a fifth at best: fine and flake salt differ almost two-fold. Weigh a level spoon of yours and
-      set its density.
+      {t.aMakeshiftGoodTo}
     </p>
     <div class="row">
       {#each ['fine', 'coarse', 'flake'] as const as kind (kind)}
@@ -91,57 +89,56 @@
   {/if}
   <dl>
     <div>
-      <dt>Time</dt>
-      <dd>{formatDuration(body.hours * 3600)}{body.school === 'desalt' ? `, ${body.changes} waters` : ''}</dd>
+      <dt>{t.time}</dt>
+      <dd>{say.span(body.hours * 3600)}{body.school === 'desalt' ? t.waters(body.changes) : ''}</dd>
     </div>
     {#if body.presaltMinutes > 0}
       <div>
-        <dt>Salted first</dt>
+        <dt>{t.saltedFirst}</dt>
         <dd>{(body.presalt * 100).toFixed(1)} %, {body.presaltMinutes} min</dd>
       </div>
     {/if}
     {#if body.restHours > 0}<div>
-        <dt>Rest</dt>
-        <dd>{formatDuration(body.restHours * 3600)}</dd>
+        <dt>{t.rest}</dt>
+        <dd>{say.span(body.restHours * 3600)}</dd>
       </div>{/if}
     {#if body.forMm !== null}
       <div data-for-size>
-        <dt>Made for</dt>
-        <dd>{formatLength(body.forMm, units)}, {body.forFaces === 1 ? 'skin on' : 'both faces open'}</dd>
+        <dt>{t.madeFor}</dt>
+        <dd>{say.length(body.forMm)}, {body.forFaces === 1 ? t.skinOn : t.bothFacesOpen}</dd>
       </div>
     {/if}
     <div>
-      <dt>Middle</dt>
-      <dd>{(body.target * 100).toFixed(1)} % salt</dd>
+      <dt>{t.middle}</dt>
+      <dd>{t.salt((body.target * 100).toFixed(1))}</dd>
     </div>
     <div>
-      <dt>Allergens</dt>
-      <dd data-told>{toldLine(data.told)}; and the fish</dd>
+      <dt>{t.allergens}</dt>
+      <dd data-told>{t.andTheFish(toldLine(data.told))}</dd>
     </div>
   </dl>
   <Swapped swaps={data.swaps} />
-  <PageChanges changes={data.scaled.changes} per="a kilogram of fish" />
+  <PageChanges changes={data.scaled.changes} per={t.aKilogramOfFish} />
   {#if body.steps.length > 0}
     <ol>
       {#each body.steps as step (step)}<li>{step}</li>{/each}
     </ol>
   {/if}
   <p>
-    <a class="link" href="/cure?recipe={recipe.id}{data.picked[0] ? `&piece=${data.picked[0]}` : ''}"
-      >Take it to the bench</a
+    <a class="link" href="/cure?recipe={recipe.id}{data.picked[0] ? `&piece=${data.picked[0]}` : ''}">{t.takeItToThe}</a
     >
     ·
-    <a class="link" href="/cure/recipes/export?id={recipe.id}" download="{recipe.id}.json">as a file</a>
+    <a class="link" href="/cure/recipes/export?id={recipe.id}" download="{recipe.id}.json">{common.asAFile}</a>
   </p>
   {#snippet side()}
-    <ScaledTo pieces={data.pieces} chosen={data.picked} grams={data.scaled.grams} {units} />
-    <PageSide shape="recipe" page={recipe} people={data.people} {zone} />
+    <ScaledTo pieces={data.pieces} chosen={data.picked} grams={data.scaled.grams} />
+    <PageSide shape="recipe" page={recipe} people={data.people} />
   {/snippet}
   {#snippet next()}
     {#key `${recipe.id} ${data.version} ${recipe.version}`}
-      <Fold class="sheet" title="Write the next version from version {data.version}">
+      <Fold class="sheet" title={t.writeTheNextVersion(data.version)}>
         <RecipeForm id={recipe.id} recipe={body} />
-        <p class="soft small">As it is typed: <code>{recipeLinesText(body).split('\n')[0]}</code></p>
+        <p class="soft small">{t.asItIsTyped} <code>{recipeLinesText(body).split('\n')[0]}</code></p>
       </Fold>
     {/key}
   {/snippet}

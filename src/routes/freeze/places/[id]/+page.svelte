@@ -1,24 +1,24 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { titled } from '$lib/words/screens/common.ts';
+  import { freezePlacesOnePage as t } from '$lib/words/screens/cold.ts';
   import Table from '$lib/ui/kit/Table.svelte';
   import ColdLog from '$lib/ui/charts/ColdLog.svelte';
   import type { Track } from '$lib/ui/charts/cold-log.ts';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import ColdTabs from '$lib/ui/cold/ColdTabs.svelte';
   import ExcursionCard from '$lib/ui/cold/ExcursionCard.svelte';
-  import { dayAndTime, formatTemperature } from '$lib/ui/format.ts';
   import { PLACE_KIND_WORDS } from '$lib/words/cuts.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
   const view = $derived(data.view);
-  const units = $derived(data.house.units);
-  const zone = $derived(data.house.zone);
   const now = $derived(houseNow());
   const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name ?? 'forgotten'])));
   type Log = typeof view.overview;
   const several = $derived(view.overview.sensors.filter(({ probe }) => probe === 'air').length > 1);
   const tracksOf = (log: Pick<Log, 'bins' | 'sensors'>): Track[] => [
-    { name: several ? 'air, the warmest sensor' : 'air', kind: 'air', bins: log.bins },
+    { name: several ? t.airTheWarmestSensor : t.air, kind: 'air', bins: log.bins },
     ...log.sensors
       .filter(({ probe }) => probe === 'core')
       .map(({ name, bins }) => ({ name, kind: 'core' as const, bins }))
@@ -30,17 +30,20 @@
   }
 </script>
 
-<svelte:head><title>{view.place.name} · Ember Tide</title></svelte:head>
+<svelte:head><title>{titled(view.place.name)}</title></svelte:head>
 <h1>{view.place.name}</h1>
 <ColdTabs />
 <p class="soft">
-  {PLACE_KIND_WORDS[view.place.kind]}{view.place.setPoint
-    ? `, set to ${formatTemperature(view.place.setPoint.si, units)}`
-    : ''}; too warm above {formatTemperature(view.place.limit, units)} for more than {view.place.graceMinutes} min.
-  <a class="link" href="/freeze/places#place-{view.place.id}">Set it up</a>
+  {t.tooWarmAboveFor(
+    PLACE_KIND_WORDS[view.place.kind] ?? '',
+    view.place.setPoint ? t.setTo(say.temperature(view.place.setPoint.si)) : '',
+    say.temperature(view.place.limit),
+    view.place.graceMinutes
+  )}
+  <a class="link" href="/freeze/places#place-{view.place.id}">{t.setItUp}</a>
 </p>
 <section class="sheet">
-  <h2>Its log</h2>
+  <h2>{t.itsLog}</h2>
   {#if tracks.length > 0 || view.overview.hand.length > 0}
     <ColdLog
       name="Log of {view.place.name}"
@@ -53,41 +56,38 @@
       from={view.overview.from}
       to={view.overview.to}
       {now}
-      {zone}
-      {units}
       {load}
     />
     <p class="soft">
-      {view.overview.readings.toLocaleString('en-GB')} readings; every extreme is in the drawing, however far out.
+      {t.readingsEveryExtremeIs(view.overview.readings.toLocaleString('en-GB'))}
     </p>
   {:else}
     <p class="soft">
-      Nothing has read it yet. <a class="link" href="/freeze/places">Name a sensor</a>, then
-      <a class="link" href="/freeze/import">take in its file</a>, or let it send.
+      {t.nothingHasReadIt} <a class="link" href="/freeze/places">{t.nameASensor}</a>{t.then}
+      <a class="link" href="/freeze/import">{t.takeInItsFile}</a>{t.orLetItSend}
     </p>
   {/if}
 </section>
 <div class="cards">
   <section class="sheet">
-    <h2>What was wrong</h2>
+    <h2>{t.whatWasWrong}</h2>
     {#each view.excursions as excursion (excursion.kind + excursion.from + excursion.cause)}
-      <ExcursionCard {excursion} pieces={data.pieceNames} {names} {units} {zone} {now} closable={false} />
+      <ExcursionCard {excursion} pieces={data.pieceNames} {names} {now} closable={false} />
       {#if !excursion.closed && excursion.to !== null}
-        <p><a class="link" href="/freeze/places">Close it under Cold places</a></p>
+        <p><a class="link" href="/freeze/places">{t.closeItUnderCold}</a></p>
       {/if}
-    {:else}<p class="soft">Nothing in the last five weeks.</p>{/each}
+    {:else}<p class="soft">{t.nothingInTheLast}</p>{/each}
   </section>
   <section class="sheet">
-    <h2>Who lay here</h2>
+    <h2>{t.whoLayHere}</h2>
     <Table>
       <tbody>
         {#each view.stays.slice(0, 60) as stay (stay.piece + stay.from)}
           <tr>
             <td><a class="link" href="/piece/{stay.piece}">{stay.name}</a></td>
-            <td class="soft">{dayAndTime(stay.from, zone)} to {stay.to === null ? 'now' : dayAndTime(stay.to, zone)}</td
-            >
+            <td class="soft">{t.to(say.dayAndTime(stay.from), stay.to === null ? 'now' : say.dayAndTime(stay.to))}</td>
           </tr>
-        {:else}<tr><td class="soft">Nobody has said of anything that it lies here.</td></tr>{/each}
+        {:else}<tr><td class="soft">{t.nobodyHasSaidOf}</td></tr>{/each}
       </tbody>
     </Table>
   </section>

@@ -1,18 +1,18 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { titled } from '$lib/words/screens/common.ts';
+  import { pieceOneRoadsPage as t } from '$lib/words/screens/piece.ts';
   import Line from '$lib/ui/kit/Line.svelte';
   import Select from '$lib/ui/kit/Select.svelte';
   import Button from '$lib/ui/kit/Button.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { ROUTES } from '$lib/core/codes/window.ts';
   import Headline from '$lib/ui/piece/Headline.svelte';
-  import { dayAndTime, wallInput, moment } from '$lib/ui/format.ts';
   import { ROAD_WORDS as SAY, roadLine, roadRoutes, stepWords } from '$lib/words/roads.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
   const asked = $derived(data.asked);
-  const zone = $derived(data.house.zone);
-  const say = $derived({ moment: (at: number) => moment(at, asked.now, zone), units: data.house.units });
   const isOpen = $derived(
     data.verdict.windows.some(({ route, state }) => route === asked.route && (state === 'open' || state === 'ebbing'))
   );
@@ -23,10 +23,10 @@
   }
 </script>
 
-<svelte:head><title>{SAY.title} {asked.piece.name} · Ember Tide</title></svelte:head>
+<svelte:head><title>{titled(t.text(SAY.title, asked.piece.name))}</title></svelte:head>
 <p class="no-print"><a class="link" href="/piece/{asked.piece.id}">{asked.piece.name}, {asked.piece.id}</a></p>
 <h1>{SAY.title}</h1>
-<Headline verdict={data.verdict} route={asked.route} now={asked.now} {zone} warnSeconds={data.house.warnMinutes * 60} />
+<Headline verdict={data.verdict} route={asked.route} now={asked.now} warnSeconds={data.house.warnMinutes * 60} />
 <form method="GET" class="ask no-print">
   <label>
     {SAY.wanted}
@@ -34,7 +34,7 @@
       {#each roadRoutes(ROUTES) as { value, name } (value)}<option {value}>{name}</option>{/each}
     </Select>
   </label>
-  <label>{SAY.by} <Line type="datetime-local" name="by" value={wallInput(asked.by, zone)} /></label>
+  <label>{SAY.by} <Line type="datetime-local" name="by" value={say.wallInput(asked.by)} /></label>
   <Button type="submit">{SAY.ask}</Button>
 </form>
 <p class="soft">{SAY.lead}</p>
@@ -43,13 +43,13 @@
   {#each asked.roads as road, index (index)}
     <li class="sheet" class:late={road.misses !== null} data-road={road.route} data-misses={road.misses ?? ''}>
       <div class="line">
-        <h2>{roadLine(road, say)}</h2>
+        <h2>{roadLine(road, asked.now)}</h2>
         <span class="tag"
-          >{road.misses === null ? `${SAY.inTime}: ${dayAndTime(asked.by, zone)}` : SAY.misses[road.misses]}</span
+          >{road.misses === null ? `${SAY.inTime}: ${say.dayAndTime(asked.by)}` : SAY.misses[road.misses]}</span
         >
       </div>
       <ul>
-        {#each road.steps as step, at (at)}<li>{stepWords(step, say)}</li>{/each}
+        {#each road.steps as step, at (at)}<li>{stepWords(step, asked.now)}</li>{/each}
       </ul>
       {#if road.letter}
         <Fold data-letter title={SAY.letter}>

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
+  import { common } from '$lib/words/screens/common.ts';
+  import { serveDishesOnePage as t } from '$lib/words/screens/serve.ts';
   import Table from '$lib/ui/kit/Table.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { goto } from '$app/navigation';
@@ -7,14 +10,12 @@
   import PageSheet from '$lib/ui/book/PageSheet.svelte';
   import PageSide from '$lib/ui/book/PageSide.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
-  import { weighed } from '$lib/ui/format.ts';
   import DishForm from '$lib/ui/serve/DishForm.svelte';
   import ServeTabs from '$lib/ui/serve/ServeTabs.svelte';
   import { TOLD_WORDS, toldLine } from '$lib/words/notices.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
-  const units = $derived(data.house.units);
   const dish = $derived(data.dish);
   const scaled = $derived(data.scaled);
   const ROOMS = { recipe: '/cure/recipes', sauce: '/acid/sauces', dish: '/serve/dishes' } as const;
@@ -26,17 +27,11 @@
   }
 </script>
 
-<PageSheet
-  page={dish}
-  version={scaled.version}
-  kind="Dish"
-  goodFor={scaled.body.goodFor}
-  caution="What a dish holds is told from its pages and ingredients; the fish comes to that when it is served. Guidance only: your local code and licensed practice decide."
->
+<PageSheet page={dish} version={scaled.version} kind="Dish" goodFor={scaled.body.goodFor} caution={t.whatADishHolds}>
   {#snippet tabs()}<ServeTabs />{/snippet}
-  <h2>For {scaled.portions} {scaled.portions === 1 ? 'portion' : 'portions'}</h2>
+  <h2>{t.forText(scaled.portions, scaled.portions === 1 ? 'portion' : 'portions')}</h2>
   <Table data-dish-lines>
-    <thead><tr><th>What</th><th>On one</th><th>Weigh</th></tr></thead>
+    <thead><tr><th>{common.what}</th><th>{t.onOne}</th><th>{common.weigh}</th></tr></thead>
     <tbody>
       {#each scaled.lines as line, index (index)}
         <tr>
@@ -45,38 +40,38 @@
                 class="link"
                 href="{ROOMS[line.kind]}/{line.page}">{line.what}</a
               >{/if}
-            {#if line.kind === 'fish'}<span class="soft">(fish)</span>{/if}
+            {#if line.kind === 'fish'}<span class="soft">{t.fish}</span>{/if}
           </td>
-          <td>{weighed(line.each, units)}</td>
-          <td><b>{weighed(line.weighed, units)}</b></td>
+          <td>{say.weighed(line.each)}</td>
+          <td><b>{say.weighed(line.weighed)}</b></td>
         </tr>
       {/each}
     </tbody>
   </Table>
-  <p class="soft">Rounded to {scaled.interval} g, which the scale shows (House, Knife work).</p>
-  <p class="told" data-told>{TOLD_WORDS.tell} {toldLine(data.told)}; and the fish.</p>
-  <PageChanges changes={scaled.changes} per="ten portions" />
+  <p class="soft">{t.roundedToGWhich(scaled.interval)}</p>
+  <p class="told" data-told>{t.andTheFish(TOLD_WORDS.tell, toldLine(data.told))}</p>
+  <PageChanges changes={scaled.changes} per={t.tenPortions} />
   {#if scaled.body.steps.length > 0}
     <ol>
       {#each scaled.body.steps as step (step)}<li>{step}</li>{/each}
     </ol>
   {/if}
-  <p><a class="link" href="/serve/dishes/export?id={dish.id}" download="{dish.id}.json">as a file</a></p>
+  <p><a class="link" href="/serve/dishes/export?id={dish.id}" download="{dish.id}.json">{common.asAFile}</a></p>
   {#snippet side()}
     <section class="sheet">
-      <h2>Scaled to</h2>
+      <h2>{t.scaledTo}</h2>
       <Field
         name="portions"
-        label="Portions"
+        label={t.portions}
         kind="number"
         bind:value={() => String(scaled.portions), (text) => portions(text)}
       />
     </section>
-    <PageSide shape="dish" page={dish} people={data.people} zone={data.house.zone} />
+    <PageSide shape="dish" page={dish} people={data.people} />
   {/snippet}
   {#snippet next()}
     {#key `${dish.id} ${scaled.version} ${dish.version}`}
-      <Fold class="sheet" title="Write the next version from version {scaled.version}">
+      <Fold class="sheet" title={t.writeTheNextVersion(scaled.version)}>
         <DishForm id={dish.id} dish={scaled.body} />
       </Fold>
     {/key}

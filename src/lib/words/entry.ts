@@ -1,9 +1,9 @@
+import * as say from './say.ts';
 import type { RecordEvent } from '../core/record/events.ts';
 import { LOOK_FIELDS } from '../core/activity/age/lists.ts';
-import { lookWords } from '../words/age.ts';
-import { cureStepWords } from '../words/cure.ts';
-import { entryName } from '../words/field-names.ts';
-import { dayAndTime } from './format.ts';
+import { lookWords } from './age.ts';
+import { cureStepWords } from './cure.ts';
+import { entryName } from './field-names.ts';
 
 interface TypedLike {
   typed: string;
@@ -27,8 +27,8 @@ const OF_LOGS: Readonly<Record<string, string>> = {
   clockOffsetSeconds: 'clock put right by'
 };
 
-function number(key: string, value: number, zone: string): string {
-  if (MOMENTS.has(key)) return dayAndTime(value, zone);
+function number(key: string, value: number): string {
+  if (MOMENTS.has(key)) return say.dayAndTime(value);
   if (key === 'peak') return `${Math.round(value * 10) / 10} °C`;
   if (key === 'drip') return `${Math.round(value)} g`;
   if (key.endsWith('Seconds')) return `${Math.round(value)} s`;
@@ -47,7 +47,7 @@ const label = (key: string, isLog: boolean) => {
 };
 
 /** The parts of an entry that a person reads at a glance: quantities as they were typed, words as they were written. */
-export function entryWords(entry: RecordEvent, zone: string): string[] {
+export function entryWords(entry: RecordEvent): string[] {
   if (entry.kind === 'cure.stepped') {
     return [cureStepWords(entry.body.code).toLowerCase(), ...(entry.body.note ? [entry.body.note] : [])];
   }
@@ -82,7 +82,7 @@ export function entryWords(entry: RecordEvent, zone: string): string[] {
     if (SILENT.has(key) || value === null || value === '' || value === false) return [];
     if (isLog && value === 0) return [];
     if (isTyped(value)) return [`${named(key)} ${value.typed}`];
-    if (typeof value === 'number') return key.endsWith('At') ? [] : [`${named(key)} ${number(key, value, zone)}`];
+    if (typeof value === 'number') return key.endsWith('At') ? [] : [`${named(key)} ${number(key, value)}`];
     if (Array.isArray(value))
       return value.length > 0 && typeof value[0] !== 'object' ? [`${named(key)} ${value.join(', ')}`] : [];
     if (typeof value === 'object') return [];

@@ -1,0 +1,38 @@
+import { words, type Said } from '../speech.ts';
+
+export const inspectOnePage = /* @__PURE__ */ words({
+  inspect: (name: Said) => `Inspect ${name}`,
+  inspect2: (name: Said) => `Inspect: ${name}`,
+  from: (id: Said, form: Said, typed: Said, supplier: Said) => `${id} · ${form}, ${typed} · from ${supplier}`,
+  thePiece: 'the piece',
+  delivery: (delivery: Said) => `delivery ${delivery}`,
+  sheet: 'Sheet',
+  writeTheInspectionDown: 'Write the inspection down',
+  couldNotSee: 'could not see',
+  whatTheSheetSays: 'What the sheet says',
+  ofDaysOnIce: (iceDays: Said) => `of ${iceDays} days on ice, by eye`,
+  likelyToDOf: (low: Said, high: Said, points: Said, most: Said, answered: Said, length: Said) =>
+    `likely ${low} to ${high} d · ${points} of ${most} points seen · ${answered} of ${length} looked at`,
+  theEmberLineEnds: (what: Said) => `The ember line ends raw service (${what} % of its days).`,
+  itRecommends: 'It recommends:',
+  touchWhatYouSee: 'Touch what you see, row by row. What cannot be seen counts as the worst it may be.',
+  youDecide: 'You decide',
+  iAnswerForBeing: 'I answer for being looser than the sheet, or than before',
+  aScoreIsNo: 'A score is no licence: no sheet sees parasites, histamine, toxins or germs.',
+  blocksFrom: (supplier: Said) => `Blocks from ${supplier}`,
+  came: 'Came',
+  lot: 'Lot',
+  grade: 'Grade',
+  aKilogram: 'A kilogram',
+  inspectedBefore: 'Inspected before',
+  daysOnIceBy: (dayAndTime: Said, what: Said, likely: Said, decisionName: Said, what2: Said, what3: Said) =>
+    `${dayAndTime}, ${what}: ${likely} days on ice by eye, ${decisionName}${what2}${what3}`,
+  entry: (seq: Said) => `entry ${seq}`,
+  unidentifiedFish: 'Unidentified fish',
+  weight: (weight: Said) => `weight ${weight}`,
+  notCountedAsDays: 'not counted as days',
+  endsItSendBack: 'ends it: send back',
+  endsRawUse: 'ends raw use',
+  noPrice: 'no price',
+  theSheetSaid: (decisionName: Said) => ` (the sheet said ${decisionName})`
+});

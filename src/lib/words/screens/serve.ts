@@ -1,0 +1,92 @@
+import { words, type Said } from '../speech.ts';
+
+export const dishForm = /* @__PURE__ */ words({
+  onAPortion: 'On a portion',
+  oneALineWhat:
+    'One a line: what; grams on one portion; fish, sauce, recipe or dish. Without a last word it is an ingredient of the list.',
+  whatIsDifferentIn: 'What is different in it',
+  turbotFishHarbourLime: 'Turbot; 60; fish\nHarbour lime; 12; sauce\nChives; 2',
+  keepAsTheNext: 'Keep as the next version',
+  writeItIntoThe: 'Write it into the book'
+});
+
+export const serveTabs = /* @__PURE__ */ words({
+  roomsOfService: 'Rooms of service',
+  serve: 'Serve',
+  dishes: 'Dishes'
+});
+
+export const services = /* @__PURE__ */ words({
+  servicesAhead: 'Services ahead',
+  takeItOff: 'Take it off',
+  noneIsPlannedName: 'None is planned. Name one, and what ages is told which service it will be ready for.',
+  planIt: 'Plan it',
+  service: 'Service',
+  saturday: 'Saturday',
+  begins: 'Begins',
+  covers: 'Covers',
+  begun: 'begun',
+  covers2: (covers: Said) => `, ${covers} covers`
+});
+
+export const servePage = /* @__PURE__ */ words({
+  serve: 'Serve',
+  traysOutOfThe: 'Trays out of the cold',
+  discardAt: (name: Said, mass: Said, clockTime: Said) => `${name}, ${mass} · discard at ${clockTime}`,
+  nothingToServeYet: 'Nothing to serve yet.',
+  left: 'left',
+  whyAndItsPapers: 'Why, and its papers',
+  outOfTheCold: (clockTime: Said, temperature: Said, clockTime2: Said) =>
+    `Out of the cold since ${clockTime} at ${temperature}, until ${clockTime2}. What comes off a tray does not go back to the cold.`,
+  trayReads: 'Tray reads',
+  serveFromIt: 'Serve from it',
+  takenInForIt: (what: Said) => `Taken in for ${what}: it goes on no service.`,
+  noRouteIsOpen: 'No route is open for this piece now.',
+  served: 'Served',
+  as: 'As',
+  howMuch: 'How much',
+  emptyMeansAllThat: 'Empty means all that is left.',
+  dish: 'Dish',
+  forAGuestWho: 'For a guest who is highly susceptible',
+  notRawForGuests: 'Not raw for guests who are highly susceptible.',
+  putItOutUnder: 'Put it out under time control',
+  startItsClock: 'Start its clock',
+  tray: 'Tray',
+  counterTrayLeft: 'Counter tray, left',
+  clock: 'Clock',
+  coreNow: 'Core now',
+  discard: 'Discard',
+  binIt: 'Bin it',
+  timeIsUpTrim: 'time is up, trim, dropped …',
+  emptyMeansAllOf: 'Empty means all of it.',
+  discardIt: 'Discard it',
+  staffTraining: 'staff training',
+  theOwnTable: 'the own table',
+  neverAbove: (temperature: Said) => `, never above ${temperature}`
+});
+
+export const serveDishesPage = /* @__PURE__ */ words({
+  dishes: 'Dishes',
+  noDishIsWritten:
+    'No dish is written yet. A dish is a name and what comes on one portion: fish, sauces, cures, ingredients.',
+  writeANewDish: 'Write a new dish',
+  whatADishHolds: 'What a dish holds is added up from its sauces, cures and the',
+  listOfIngredients: 'list of ingredients',
+  theFishComesTo:
+    '; the fish comes to that when it is served. Guidance only: your local code and licensed practice decide.',
+  onTheCard: 'On the card'
+});
+
+export const serveDishesOnePage = /* @__PURE__ */ words({
+  whatADishHolds:
+    'What a dish holds is told from its pages and ingredients; the fish comes to that when it is served. Guidance only: your local code and licensed practice decide.',
+  forText: (portions: Said, what: Said) => `For ${portions} ${what}`,
+  onOne: 'On one',
+  fish: '(fish)',
+  roundedToGWhich: (interval: Said) => `Rounded to ${interval} g, which the scale shows (House, Knife work).`,
+  andTheFish: (tell: Said, toldLine: Said) => `${tell} ${toldLine}; and the fish.`,
+  tenPortions: 'ten portions',
+  scaledTo: 'Scaled to',
+  portions: 'Portions',
+  writeTheNextVersion: (version: Said) => `Write the next version from version ${version}`
+});

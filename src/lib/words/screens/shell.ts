@@ -1,0 +1,101 @@
+import { words, type Said } from '../speech.ts';
+
+export const find = /* @__PURE__ */ words({
+  findAPieceA: 'Find a piece, a lot, a method or a species',
+  whatToFind: 'What to find',
+  turbotTurIwashi: 'turbot, TUR-1123, iwashi …',
+  nothingByThatName: 'Nothing by that name.',
+  species: (what: Said) => `species · ${what}`
+});
+
+export const keys = /* @__PURE__ */ words({
+  keys: 'Keys',
+  aNewLot: 'A new lot',
+  breakDownTakeThe: 'Break down: take the weight that is at rest',
+  findAPieceLot: 'Find a piece, lot or species',
+  thisSheet: 'This sheet',
+  onTheTideChart: 'On the tide chart: along time',
+  onTheTideChartZoom: 'On the tide chart: zoom'
+});
+
+export const reasons = /* @__PURE__ */ words({
+  of: (lots: Said) => `Of ${lots}:`,
+  ifText: (candidate: Said) => `If ${candidate}:`,
+  ownedBy: (names: Said, dayAndTime: Said, reason: Said) => `Owned by ${names}, ${dayAndTime}: “${reason}”`,
+  allowedBy: (by: Said, reason: Said) => `Allowed by ${by}, ${reason}`,
+  correctedSinceByWho: 'Corrected since, by who wrote it or by striking it out. It counts all the same.',
+  wouldChangeIt: (wouldChange: Said) => `Would change it: ${wouldChange}`,
+  checkWithYourAuthority: '· check with your authority',
+  entry: (seq: Said) => `entry ${seq}`,
+  entriesInAll: (length: Said) => `· ${length} entries in all`,
+  shutsForEver: 'Shuts for ever',
+  holdsBack: 'Holds back',
+  readItBy: 'Read it by',
+  owned: 'Owned',
+  allowed: 'Allowed',
+  allRoutes: 'all routes'
+});
+
+export const rootError = /* @__PURE__ */ words({
+  backToNow: 'Back to Now',
+  notOnRecord: 'Not on record',
+  somethingWentWrong: 'Something went wrong'
+});
+
+export const rootLayout = /* @__PURE__ */ words({
+  emberTide: (name: Said) => `Ember Tide · ${name}`,
+  toTheContent: 'To the content',
+  places: 'Places',
+  emberTideToNow: 'Ember Tide, to Now',
+  emberTide2: 'Ember Tide',
+  find: 'Find',
+  keys: 'Keys',
+  notConnectedShowingWhat: 'Not connected: showing what was last known',
+  whoIsHere: 'Who is here',
+  nobodyYet: 'Nobody yet',
+  set: 'Set',
+  theRecordIsRead: 'The record is read-only. Nothing can be written until that is mended.',
+  thisMachinesClockReads: (duration: Said) =>
+    `This machine’s clock reads ${duration} earlier than the newest entry of the ledger. Set it right: windows shown here may stand open too long.`,
+  guidanceForTrainedStaff:
+    'Guidance for trained staff. Your local code, your competent authority and licensed practice decide.'
+});
+
+export const nowPage = /* @__PURE__ */ words({
+  now: 'Now',
+  theBoardsAreClear: 'The boards are clear',
+  noFishInThe:
+    'No fish in the house yet. Its first box starts everything: windows, clocks and the tide chart grow from it.',
+  nobodyIsOnThe: 'Nobody is on the list yet either:',
+  addYourselfInHouse: 'add yourself in House',
+  first: 'first.',
+  handsNow: 'Hands now',
+  nothingWantsHandsIn: 'Nothing wants hands in the next hours.',
+  since: (moment: Said) => `since ${moment}`,
+  lasts: 'lasts',
+  answer: 'answer',
+  layThere: (pieces: Said, what: Said) => `${pieces} ${what} lay there`,
+  nothingLayThere: 'nothing lay there',
+  upTo: (temperature: Said) => `, up to ${temperature}`,
+  waits: 'waits',
+  since2: 'since',
+  at: 'at',
+  onlyWhatIsNear: 'Only what is near',
+  showMore: (hidden: Said) => `Show ${hidden} more`
+});
+
+/** What the places on the rail are called, by their paths. */
+export const PLACE_NAMES = /* @__PURE__ */ words({
+  '/': 'Now',
+  '/receive': 'Receive',
+  '/break': 'Break down',
+  '/freeze': 'Freeze',
+  '/cure': 'Cure',
+  '/acid': 'Acid',
+  '/age': 'Age',
+  '/slice': 'Slice',
+  '/rice': 'Rice',
+  '/serve': 'Serve',
+  '/ledger': 'Ledger',
+  '/house': 'House'
+});
