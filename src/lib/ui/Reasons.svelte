@@ -17,10 +17,10 @@
   const tag: Record<Effect['kind'], string> = {
     never: t.shutsForEver,
     missing: t.holdsBack,
-    opens: 'Opens',
-    closes: 'Closes',
+    opens: t.opens,
+    closes: t.closes,
     'read-by': t.readItBy,
-    pass: 'Stands'
+    pass: t.stands
   };
 </script>
 

@@ -22,7 +22,7 @@ export const STATE_WORDS: Record<WindowState, string> = /* @__PURE__ */ words({
   'not-cleared': 'Not cleared',
   locked: 'Locked until',
   open: 'Open until',
-  ebbing: 'Ebbing',
+  ebbing: 'Closing',
   closed: 'Closed',
   never: 'Never'
 });

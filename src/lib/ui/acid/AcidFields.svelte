@@ -17,7 +17,7 @@
 
   const most: Record<string, number> = { dice: 24, brick: 40, slice: 10, cylinder: 50, fillet: 25 };
   const isInches = $derived(draft.units.size === 'in');
-  const names = [...Object.entries(LIQUID_WORDS), ['water', 'water'], ['oil', 'oil']] as [string, string][];
+  const names = [...Object.entries(LIQUID_WORDS), ['water', t.water], ['oil', t.oil]] as [string, string][];
 </script>
 
 <Field

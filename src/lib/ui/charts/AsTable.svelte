@@ -1,11 +1,12 @@
 <script lang="ts">
+  import { asTable as t } from '$lib/words/screens/charts.ts';
   import Table from '$lib/ui/kit/Table.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   /** What a drawing shows, for those who read rather than look. Numbers stand at the right of their column. */
   let {
     head,
     rows,
-    name = 'The same as a table',
+    name = t.name,
     numbers = []
   }: {
     head: readonly string[];

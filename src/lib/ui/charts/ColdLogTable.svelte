@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { coldLogTable as t } from '$lib/words/screens/charts.ts';
   import * as say from '$lib/words/say.ts';
   import AsTable from './AsTable.svelte';
   import type { Track } from './cold-log.ts';
@@ -24,7 +25,7 @@
 
 {#if rows.length > 0}
   <AsTable
-    head={['Sensor', 'From', 'Least', 'Most']}
+    head={t.head}
     rows={rows.map(({ track, from, min, max }) => [
       track,
       say.dayAndTime(from),

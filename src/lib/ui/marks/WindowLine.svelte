@@ -1,7 +1,7 @@
 <script lang="ts">
-  import * as say from '$lib/words/say.ts';
   import { stateAt, type RouteWindow } from '$lib/core/codes/window.ts';
-  import { STATE_WORDS, ROUTE_WORDS } from '$lib/words/findings.ts';
+  import { ROUTE_WORDS } from '$lib/words/findings.ts';
+  import { windowWords } from '$lib/words/window.ts';
   import LevelMark from './LevelMark.svelte';
 
   /** A route's window in a mark and a few words. */
@@ -14,20 +14,7 @@
   }: { window: RouteWindow; now: number; warnSeconds: number; named?: boolean; size?: number } = $props();
 
   const state = $derived(stateAt(window, now, warnSeconds));
-  const words = $derived.by(() => {
-    if (state === 'open' || state === 'ebbing') {
-      if (window.closes === null) return 'Open';
-      return `${state === 'ebbing' ? 'Ebbing, until' : STATE_WORDS.open} ${say.moment(window.closes, now)}`;
-    }
-    if (state === 'locked') {
-      return `${STATE_WORDS.locked} ${say.moment(window.opens ?? now, now)}${window.proofDue !== null ? ', then a reading' : ''}`;
-    }
-    if (state === 'closed' && window.closes !== null && window.closes <= now)
-      return `Closed ${say.moment(window.closes, now)}`;
-    if (state === 'never' && window.route === 'cooked') return 'Never served';
-    if (state === 'not-cleared' && window.proofDue !== null && !window.missing) return 'Not cleared: reading due';
-    return STATE_WORDS[state];
-  });
+  const words = $derived(windowWords(window, now, warnSeconds));
 </script>
 
 <span class="line" data-state={state} data-route={window.route}>

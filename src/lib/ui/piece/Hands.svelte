@@ -15,7 +15,7 @@
     Object.entries(words)
       .filter(([value]) => value !== '')
       .map(([value, name]) => ({ value, name }));
-  const forms = ['fillet', 'loin', 'block', 'portion'].map((value) => ({ value, name: value }));
+  const forms = t.forms;
 </script>
 
 <Fold class="sheet no-print" title={t.moveIt}>

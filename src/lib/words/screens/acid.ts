@@ -28,7 +28,9 @@ export const acidFields = /* @__PURE__ */ words({
   millilitresOfPart: (what: Said) => `Millilitres of part ${what}`,
   leaveOutPart: (what: Said) => `Leave out part ${what}`,
   anotherPart: 'Another part',
-  lime: 'lime'
+  lime: 'lime',
+  water: 'water',
+  oil: 'oil'
 });
 
 export const acidFigures = /* @__PURE__ */ words({

@@ -12,7 +12,11 @@ export const balance = /* @__PURE__ */ words({
     `It balances: ${mass} ${what}, and the scale may be out by ${mass2}.`,
   wereNeverWeighed: 'were never weighed',
   stillToWeigh: 'still to weigh',
-  moreCameOffThan: (mass: Said) => `${mass} more came off than went on.`
+  moreCameOffThan: (mass: Said) => `${mass} more came off than went on.`,
+  parts2: 'parts',
+  waste2: 'waste',
+  drip2: 'drip',
+  open3: 'open'
 });
 
 export const boardClose = /* @__PURE__ */ words({
@@ -167,5 +171,6 @@ export const breakDepthPage = /* @__PURE__ */ words({
   headEnd: 'Head end',
   tailEnd: 'Tail end',
   times: (what: Said) => `${what} times`,
-  giveTwoThicknessesAnd: 'Give two thicknesses, and the rest stands here.'
+  giveTwoThicknessesAnd: 'Give two thicknesses, and the rest stands here.',
+  middle: 'Middle'
 });

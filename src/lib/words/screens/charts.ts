@@ -86,3 +86,9 @@ export const SPAN_NAMES = /* @__PURE__ */ words({
   week: 'Week',
   fortnight: 'Two weeks'
 });
+
+export const asTable = /* @__PURE__ */ words({ name: 'The same as a table' });
+
+export const coldLogTable = /* @__PURE__ */ words({ head: ['Sensor', 'From', 'Coldest', 'Warmest'] });
+
+export const yieldsBy = /* @__PURE__ */ words({ species: 'Kind', supplier: 'Supplier', hand: 'Hand', part: 'Part' });

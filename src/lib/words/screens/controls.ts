@@ -46,3 +46,7 @@ export const scalePanel = /* @__PURE__ */ words({
 export const beside = /* @__PURE__ */ words({
   leaveIt: 'Leave it'
 });
+
+export const planField = /* @__PURE__ */ words({
+  text: 'text'
+});

@@ -54,12 +54,17 @@ export const housePage = /* @__PURE__ */ words({
   inches: 'inches',
   millilitres: 'millilitres',
   checkWithYourAuthority: ' · check with your authority',
-  solidAtThen: (temperature: Said) => ` solid at ${temperature}, then`
+  solidAtThen: (temperature: Said) => ` solid at ${temperature}, then`,
+  mass: 'mass',
+  temperature: 'temperature',
+  length: 'length',
+  volume: 'volume'
 });
 
 export const houseIngredientsPage = /* @__PURE__ */ words({
   ingredients: 'Ingredients',
-  holds: 'holds'
+  holds: 'holds',
+  mayhold: 'mayHold'
 });
 
 export const houseKnifePage = /* @__PURE__ */ words({
@@ -178,5 +183,22 @@ export const houseSpeciesPage = /* @__PURE__ */ words({
   setTheHousesOwn: 'Set the house’s own values',
   addASpecies2: 'Add a species',
   setThem: 'Set them',
-  addIt: 'Add it'
+  addIt: 'Add it',
+  english: 'English',
+  japanese: 'Japanese',
+  spanish: 'Spanish',
+  french: 'French',
+  italian: 'Italian',
+  hawaiian: 'Hawaiian',
+  portuguese: 'Portuguese',
+  german: 'German',
+  norwegian: 'Norwegian',
+  korean: 'Korean',
+  hazards: 'Hazards',
+  kind: 'Kind',
+  water2: 'Water',
+  flesh: 'Flesh',
+  handling: 'Handling',
+  note: 'Note',
+  from: 'From'
 });

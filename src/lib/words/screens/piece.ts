@@ -89,7 +89,8 @@ export const hands = /* @__PURE__ */ words({
   theDifferenceIs: 'The difference is',
   writeDownACold: 'Write down a cold reading',
   reading: 'Reading',
-  whereItLies: 'Where it lies'
+  whereItLies: 'Where it lies',
+  forms: { fillet: 'fillet', loin: 'loin', block: 'block', portion: 'portion' }
 });
 
 export const papers = /* @__PURE__ */ words({

@@ -33,7 +33,10 @@ export const reasons = /* @__PURE__ */ words({
   readItBy: 'Read it by',
   owned: 'Owned',
   allowed: 'Allowed',
-  allRoutes: 'all routes'
+  allRoutes: 'all routes',
+  opens: 'Opens',
+  closes: 'Closes',
+  stands: 'Stands'
 });
 
 export const rootError = /* @__PURE__ */ words({

@@ -17,7 +17,7 @@
 
   let { data }: PageProps = $props();
   const STATIONS = [0, 1, 2, 3, 4, 5, 6];
-  const names = [t.headEnd, '1/6', '2/6', 'Middle', '4/6', '5/6', t.tailEnd];
+  const names = [t.headEnd, '1/6', '2/6', t.middle, '4/6', '5/6', t.tailEnd];
   let length = $state('');
   let lengthUnit = $state<string>();
   let depths = $state<string[]>(STATIONS.map(() => ''));

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { yieldsBy } from '$lib/words/screens/charts.ts';
   import { titled } from '$lib/words/screens/common.ts';
   import { houseKnifePage as t } from '$lib/words/screens/house.ts';
   import Select from '$lib/ui/kit/Select.svelte';
@@ -11,7 +12,7 @@
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
-  const by = { species: 'Kind', supplier: 'Supplier', hand: 'Hand', part: 'Part' } as const;
+  const by = yieldsBy;
   const percent = (share: number) => Math.round(share * 1000) / 10;
   const lines = (parts: (typeof data.templates)[number]['parts']) =>
     parts

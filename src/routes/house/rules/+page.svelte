@@ -15,8 +15,8 @@
       ? t.notInThisBook
       : limit.isSwitch
         ? value
-          ? 'yes'
-          : 'no'
+          ? t.yes
+          : t.no
         : limit.unit === '°C' && limit.id !== 'freezeColder'
           ? `${value} °C (${Math.round((value * 9) / 0.5 + 320) / 10} °F)`.replaceAll('-', '\u2212')
           : `${value} ${limit.unit}`;

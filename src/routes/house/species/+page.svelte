@@ -21,23 +21,23 @@
   const own = $derived(chosen ? data.own[chosen.id] : undefined);
   const names = $derived(Object.fromEntries(data.people.map((person) => [person.id, person.name])));
   const TONGUES: Record<string, string> = {
-    en: 'English',
-    ja: 'Japanese',
-    es: 'Spanish',
-    fr: 'French',
-    it: 'Italian',
-    haw: 'Hawaiian',
-    pt: 'Portuguese',
-    de: 'German',
-    no: 'Norwegian',
-    kr: 'Korean'
+    en: t.english,
+    ja: t.japanese,
+    es: t.spanish,
+    fr: t.french,
+    it: t.italian,
+    haw: t.hawaiian,
+    pt: t.portuguese,
+    de: t.german,
+    no: t.norwegian,
+    kr: t.korean
   };
   const GROUPS = named(['', ...SPECIES_GROUPS], { '': t.asItIs });
   const figures = $derived(
     chosen
       ? [
           {
-            what: 'Hazards',
+            what: t.hazards,
             is: chosen.hazards.join(', ') || t.noneNamed,
             was: data.shipped?.hazards.join(', ') || t.noneNamed
           },
@@ -47,10 +47,10 @@
             was: data.shipped?.parasitesWhenWild.join(', ') || t.seldomReported
           },
           { what: t.daysOnIce, is: `${chosen.iceDays} d`, was: `${data.shipped?.iceDays} d` },
-          { what: 'Kind', is: chosen.group, was: data.shipped?.group },
-          { what: 'Water', is: chosen.water, was: data.shipped?.water },
+          { what: t.kind, is: chosen.group, was: data.shipped?.group },
+          { what: t.water2, is: chosen.water, was: data.shipped?.water },
           {
-            what: 'Flesh',
+            what: t.flesh,
             is: `${chosen.texture}, ${chosen.fat}`,
             was: `${data.shipped?.texture}, ${data.shipped?.fat}`
           },
@@ -61,10 +61,10 @@
               : t.notForThisKind,
             was: null
           },
-          { what: 'Handling', is: chosen.handling.map(handlingWord).join('; '), was: null },
+          { what: t.handling, is: chosen.handling.map(handlingWord).join('; '), was: null },
           { what: t.usualStyles, is: chosen.styles.map(styleWord).join('; '), was: null },
-          { what: 'Note', is: chosen.note, was: data.shipped?.note },
-          { what: 'From', is: chosen.sources.map(sourceWord).join('; '), was: null }
+          { what: t.note, is: chosen.note, was: data.shipped?.note },
+          { what: t.from, is: chosen.sources.map(sourceWord).join('; '), was: null }
         ].filter(({ is }) => is !== '')
       : []
   );
