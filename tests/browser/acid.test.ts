@@ -127,8 +127,8 @@ describe('the acid bench', () => {
     for (const words of [
       'Into the acid',
       'Cut open in acid',
-      'Part lifted from the acid',
-      'Out of the acid',
+      'Part taken out of the acid',
+      'Taken out of the acid',
       'Dressed'
     ]) {
       expect(await page.textContent('main')).to.contain(words);

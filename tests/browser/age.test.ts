@@ -118,7 +118,7 @@ describe('the ageing rack', () => {
     await page.keyboard.press('Enter');
     await page.waitForSelector('text=Nothing hangs here');
     await visit(page, `${bench.house.url}/ledger`);
-    for (const words of ['Hung to age', 'Weighed on the rack', 'Looked at on the rack', 'Off the rack'])
+    for (const words of ['Hung to age', 'Weighed on the rack', 'Looked at on the rack', 'Taken out of the rack'])
       expect(await page.textContent('main')).to.contain(words);
     quiet(/ERR_INCOMPLETE_CHUNKED|ERR_NETWORK_CHANGED/);
     await close();

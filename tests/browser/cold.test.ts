@@ -125,7 +125,7 @@ describe('cold places, freezers and their logs', () => {
     again();
     const ways = await page.textContent('[data-ways]');
     expect(ways).to.contain('this counts');
-    await page.waitForSelector('button:has-text("Release it")');
+    await page.waitForSelector('button:has-text("Take it out")');
     await send(page, 'end-freeze', { place: 'Drawer 1' });
     await page.waitForSelector('h2:has-text("in a freezer")');
     quiet();
@@ -179,7 +179,7 @@ describe('cold places, freezers and their logs', () => {
       buffer: Buffer.from(rows.join('\n'))
     });
     await page.waitForSelector('h2:has-text("kühltruhe.csv")');
-    const take = page.locator('button:has-text("Take it in")');
+    const take = page.locator('button:has-text("Receive it")');
     expect(await take.isDisabled()).to.equal(true);
     await page.locator('label:has-text("Times are written") select').selectOption('dmy');
     await page.locator('label:has-text("The logger’s clock keeps") select').selectOption('Europe/Oslo');
@@ -259,11 +259,11 @@ describe('cold places, freezers and their logs', () => {
     await card.locator('summary:has-text("Set it up")').click();
     const name = card.locator('form[data-operation="set-place"] [name="name"]').first();
     await name.fill('chest FREEZER');
-    await card.locator('button:has-text("Set it so")').first().click();
+    await card.locator('button:has-text("Keep it")').first().click();
     await card.locator('[role="alert"]:has-text("is called Chest freezer already")').first().waitFor();
     expect(await name.inputValue()).to.equal('chest FREEZER');
     await name.fill('Drawer by the pass');
-    await card.locator('button:has-text("Set it so")').first().click();
+    await card.locator('button:has-text("Keep it")').first().click();
     await card.locator('h2:has-text("Drawer by the pass")').waitFor();
     await card.locator(`a[href="/piece/${piece}"]`).waitFor();
     await visit(page, `${house.url}/piece/${piece}`);

@@ -143,11 +143,11 @@ describe('one fish from the door to the plate', () => {
     for (const words of [
       'Lot received',
       'Paper attached',
-      'Cure begun',
+      'Cure started',
       'Sliced',
       'Tray started',
       'Served',
-      'Discarded',
+      'Binned',
       'Ada Skerry'
     ]) {
       expect(text).to.contain(words);
@@ -155,7 +155,7 @@ describe('one fish from the door to the plate', () => {
     const [download] = await Promise.all([page.waitForEvent('download'), page.click('text=All as CSV')]);
     expect(download.suggestedFilename()).to.equal('ledger.csv');
     await send(page, 'sign-day', { note: 'all counted' });
-    await page.waitForSelector('text=Done, and in the ledger.');
+    await page.waitForSelector('text=Done. It is in the ledger.');
   });
   it('a wild fish goes through the freezer by hand-written readings', async () => {
     const { page } = watched;
@@ -179,7 +179,7 @@ describe('one fish from the door to the plate', () => {
       await moveClock(house.url, hours);
       await at(`/freeze?piece=${piece}`);
       await send(page, 'read-freeze', { reading: hours === 6 ? '-20' : '-22.5' });
-      await page.waitForSelector('text=Done, and in the ledger.');
+      await page.waitForSelector('text=Done. It is in the ledger.');
     }
     await until('raw', 'open');
     await send(page, 'end-freeze', { note: 'drawer 1' });
@@ -196,11 +196,11 @@ describe('one fish from the door to the plate', () => {
     const names = (await page.context().cookies()).map(({ name }) => name);
     expect(names).to.include('ember-tablet');
     // A bin is taken back at once, or by a second person; a tray whose time was up by nobody.
-    await page.click('tr:has-text("Discarded") >> text=Amend');
+    await page.click('tr:has-text("Binned") >> text=Correct');
     await send(page, 'amend-entry', { void: true, reason: 'it was another tray' });
     await page.waitForSelector('[role="alert"]:has-text("Later a second person corrects it")');
     await visit(page, `${house.url}/ledger?lot=ARC-0309-1`);
-    await page.click('tr:has-text("Tray started") >> text=Amend');
+    await page.click('tr:has-text("Tray started") >> text=Correct');
     await send(page, 'amend-entry', { void: true, reason: 'never left the cold' });
     await page.waitForSelector('[role="alert"]:has-text("nothing does")');
     // A cure begun on the wrong piece is a plain slip: who strikes it out owns that raw is open again.
@@ -209,12 +209,12 @@ describe('one fish from the door to the plate', () => {
     await send(page, 'start-cure', { hours: '20', rest: '0', salt: '2.5', sugar: '1', faces: '2' });
     await page.waitForSelector('[data-running]');
     await at('/ledger?lot=HAL-0310-1');
-    await page.click('tr:has-text("Cure begun") >> text=Amend');
+    await page.click('tr:has-text("Cure started") >> text=Correct');
     await send(page, 'amend-entry', { void: true, reason: 'the wrong piece' });
     await page.waitForSelector('[role="alert"]:has-text("Tick that you own it")');
     await form(page, 'amend-entry').locator('[name="ownWidening"]').check();
     await form(page, 'amend-entry').locator('button[type="submit"]').click();
-    await page.waitForSelector('text=owned exception');
+    await page.waitForSelector('text=responsibility taken');
     await at('/piece/HAL-0310-1-A');
     expect(await state('raw')).to.equal('open');
     expect(await page.textContent('main'))

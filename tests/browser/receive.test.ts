@@ -86,7 +86,7 @@ describe('receiving and judging', () => {
     await words('delivery DEL');
     await keys.press('Enter');
     await page.waitForURL('**/receive?delivery=DEL-0309-1');
-    await words('That was all of it');
+    await words('Finish the delivery');
     await keys.press('Enter');
     await page.waitForSelector('text=Closed Mon 9 Mar');
     expect(await page.textContent('main')).to.contain('Inspected: hold freeze');
@@ -110,7 +110,7 @@ describe('receiving and judging', () => {
     await write('form[data-operation="receive-lot"] [name="mass"]', '900');
     await page.selectOption('[name="source"]', 'wild');
     await write('[name="core"]', '2');
-    await page.tap('text=Take it in');
+    await page.tap('text=Receive it');
     await page.waitForSelector('h1:has-text("Receive lot 2")');
     await page.tap('li:has-text("Gurnard") .act');
     await page.waitForSelector('h1:has-text("Inspect: Gurnard")');

@@ -24,7 +24,7 @@ describe('rice in a browser', () => {
     await page.keyboard.press('r');
     await page.waitForURL('**/rice');
     await page.getByLabel('Called').fill('Red rice');
-    await page.getByRole('button', { name: 'Its clock runs' }).click();
+    await page.getByRole('button', { name: 'Start its clock' }).click();
     const tubs = page.locator('[data-tub]');
     await tubs.nth(1).waitFor();
     expect(await tubs.count()).to.equal(2);
@@ -46,9 +46,9 @@ describe('rice in a browser', () => {
         .count()
     ).to.equal(1);
     await visit(page, `${house.url}/rice?tub=${id}`);
-    await page.getByText('Into the bin').first().click();
+    await page.getByText('Bin it').first().click();
     await page.getByLabel('Why').fill('end of lunch');
-    await page.getByRole('button', { name: 'Into the bin' }).click();
+    await page.getByRole('button', { name: 'Bin it' }).click();
     await page.getByRole('link', { name: `Red rice, ${id}` }).waitFor();
     expect(await tubs.count()).to.equal(1);
     await visit(page, `${house.url}/ledger`);
@@ -62,6 +62,6 @@ describe('rice in a browser', () => {
     await visit(page, `${house.url}/rice`);
     const late = page.locator('[data-tub]').nth(0);
     expect(await late.textContent()).to.match(/Bin it now[\s\S]*Forgotten rice/);
-    await page.getByRole('button', { name: 'Into the bin' }).waitFor();
+    await page.getByRole('button', { name: 'Bin it' }).waitFor();
   });
 });

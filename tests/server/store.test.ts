@@ -13,6 +13,7 @@ import { seriesOf } from '../../src/lib/core/log/series.ts';
 import { openStore, type Store } from '../../src/lib/server/store/store.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { ledgerCsv, ledgerJsonLines } from '../../src/lib/server/views/ledger-export.ts';
+import { ledgerTeller } from '../../src/lib/server/views/ledger.ts';
 import { canonical } from '../../src/lib/core/record/canonical.ts';
 import { CHAR, FEED, HOUR, NOON, openTestHouse, scratch } from './house.ts';
 
@@ -257,6 +258,26 @@ describe('the ledger taken out', () => {
 });
 
 describe('the demo house', () => {
+  it('tells its whole ledger in sentences, with names and no codes', () => {
+    const { path, clear } = scratch();
+    copyDemo(join(path, 'demo.db'));
+    const store = openStore(join(path, 'demo.db'));
+    const tell = ledgerTeller({ store });
+    const lines = [...store.record.iterate()].map((row) => {
+      const entry = store.record.read(row);
+      return { kind: entry.kind, line: tell(entry) };
+    });
+    store.close();
+    clear();
+    for (const { kind, line } of lines) {
+      expect(line, kind).to.match(/^\p{Lu}.{8,}[.”]$/u);
+      expect(line, kind).to.not.match(/undefined|NaN|null|\[object|\{|\b[a-z]+-[a-z]+-[a-z]+\b/);
+    }
+    expect(new Set(lines.map(({ kind }) => kind)).size).to.be.greaterThan(30);
+    expect(lines.map(({ line }) => line).join('\n')).to.match(
+      /took Halibut \(HAL-\S+\) out of the freezer into Drawer 1: \d+ d( \d+ h)? proven, complete\./
+    );
+  });
   it('is the same from the same seed, follows its start, and has trouble of each kind in it', () => {
     const summary = (startedAt: number, seed?: number) => {
       const store = openStore(':memory:');

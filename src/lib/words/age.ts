@@ -46,13 +46,13 @@ export const PREPARATION_WORDS: Record<PreparationStep, string> = /* @__PURE__ *
 });
 
 export const ADVICE_WORDS: Record<AdviceCode, string> = /* @__PURE__ */ words({
-  stopped: 'Never: off the rack, a sign stopped it',
+  stopped: 'Never: a sign ended its ageing',
   'not-cleared': 'Never raw: not cleared, see why',
   closed: 'Never raw: its last raw window has closed',
-  'over-now': 'Pull now: it has lost more than you wanted',
-  'ready-for': 'Pull for',
-  'ready-no-service': 'Pull now: ready, and no service ahead finds it so',
-  'closes-first': 'Never as wanted: its window closes before it is there',
-  'never-reaches': 'Never as wanted: this air does not take so much out of it',
+  'over-now': 'Take it out now: it has lost more than you want',
+  'ready-for': 'Take it out for',
+  'ready-no-service': 'Take it out now: it is ready, and no planned service is',
+  'closes-first': 'Not as wanted: its window closes first',
+  'never-reaches': 'Not as wanted: this air does not dry it so far',
   'after-services': 'Not for any service planned'
 });

@@ -34,8 +34,8 @@ export const PACK_WORDS: Record<string, string> = /* @__PURE__ */ words({
 export const CORRECTIVE_WORDS: Record<(typeof CORRECTIVE)[number], string> = /* @__PURE__ */ words({
   moved: 'moved to another place',
   'core-checked': 'core read again, and cold',
-  discarded: 'discarded',
-  'hold-restarted': 'hold counted anew',
+  discarded: 'binned',
+  'hold-restarted': 'freezing clock started again',
   'door-closed': 'door shut',
   defrost: 'a defrost, and the core read',
   'sensor-mended': 'sensor mended or replaced',
@@ -76,7 +76,7 @@ export const excursionTitle = /* @__PURE__ */ said(function excursionTitle({
     case 'silent':
       return to === null ? `${place}: its sensor is silent` : `${place}: a gap in its log`;
     case 'hold':
-      return `${place}: a reading broke the hold`;
+      return `${place}: a warm reading started the freezing clock again`;
     case 'quarantine':
       return `${place}: ${limit ?? 'some'} readings not believed, ${causeWords(cause)}`;
   }
@@ -84,11 +84,11 @@ export const excursionTitle = /* @__PURE__ */ said(function excursionTitle({
 
 /** What may be done about it; the person decides. */
 export const WHAT_MAY_BE_DONE: Record<Shown['kind'], string> = /* @__PURE__ */ words({
-  warm: 'Move what lies there, read a core, and decide: what stood above the limit for more than 4 h is lost for raw service, a fish of the histamine families has spent warm hours.',
+  warm: 'Move what is inside, read a core, then say what you did. Above the limit for more than 4 h it is lost for raw service; a histamine fish has used warm hours.',
   silent:
-    'Unknown is not cold. Read the thermometer and a core now, mend or replace the sensor; in a freezer the hold is counted anew from the next reading.',
-  hold: 'The hold is counted anew by itself. Read the core, keep it frozen, and expect the later hour; or freeze in another place.',
-  quarantine: 'Look at the probe, its wires and the logger’s clock. Until it is mended nothing of it counts.'
+    'Unread is not cold. Read the thermometer and a core now, and mend the sensor. In a freezer the clock starts again with the next reading.',
+  hold: 'The freezing clock starts again by itself. Read the core and keep it frozen until the later hour, or freeze it elsewhere.',
+  quarantine: 'Check the probe, its wires and the logger’s clock. Nothing of it counts until it is mended.'
 });
 
 /** What is said of a load. */
@@ -104,7 +104,7 @@ export const loadWords = /* @__PURE__ */ said(function loadWords({ code, seen, l
     case 'load.thicker-than-guide':
       return `${figure(seen)} mm thick: the cycles may not suit more than ${limit} mm (FDA Hazards guide, ch. 5). Freeze it thinner, and read its core.`;
     case 'load.unknown':
-      return 'Its room and its machine are not on record: how the load warms the air is not reckoned with.';
+      return 'Its room and machine are not on record. How the load warms the air is left out.';
   }
 });
 

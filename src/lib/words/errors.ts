@@ -45,9 +45,10 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'sensor.taken': ({ seen }) => `That key already belongs to ${seen}.`,
   'device.key-unknown': () => 'No logger of this house has that key. Nothing was taken.',
   'device.key-revoked': ({ seen }) => `The key of ${seen} was taken back. Nothing was taken.`,
-  'excursion.unknown': ({ seen }) => `There is nothing open at ${seen} that began then; somebody may have closed it.`,
+  'excursion.unknown': ({ seen }) =>
+    `There is nothing open at ${seen} that began then; somebody may have dealt with it.`,
   'thaw.in-closed-pack': () =>
-    'Fish packed without oxygen leaves its pack before a cold thaw: botulinum grows from 3.3 °C without air. Open the pack, or say that you answer for it.',
+    'Fish packed without oxygen leaves its pack before a cold thaw: botulinum grows from 3.3 °C without air. Open the pack, or take responsibility.',
   'cure.no-salt': (_, field) =>
     `${field}: sugar alone is no cure. It draws water and sweetens, and keeps nothing; give it salt, or call it a marinade.`,
   'acid.none': () => 'No acid: it will not turn. Pour something sour over it, or leave it raw.',
@@ -57,7 +58,7 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
     `${field}: ${seen} is less than drying takes from what it weighed last${before === undefined ? '' : ` (${number(before)} g)`}. Weigh it again, or tick that it really weighs that.`,
   'age.spot-taken': ({ seen }, field) => `${field}: ${seen} hangs there already.`,
   'age.looser-without-reason': ({ seen }) =>
-    `That is looser than what ships (${seen}). Give a reason: it stands with your name on every verdict it touches.`,
+    `That is looser than what ships (${seen}). Give a reason: your name stays on every verdict it touches.`,
   'cure.not-running': () => 'Its programme has run: nothing is left to pause. Take it out, or give it more time.',
   'recipe.unknown': ({ seen }) => `There is no page "${seen}" in this book.`,
   'ingredient.unknown': ({ seen }) =>
@@ -69,7 +70,7 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
     `Species "${seen}" is not in the catalogue.${candidates && candidates.length > 0 ? ` Is it ${candidates.join(' or ')}?` : ' Pick one from the list.'}`,
   'species.ambiguous': ({ seen, candidates }) =>
     `"${seen}" is the market name of several species: ${candidates?.join(', ')}. Which one?`,
-  'profile.unknown': ({ seen }) => `Rule profile "${seen}" is not known here.`,
+  'profile.unknown': ({ seen }) => `Rule book "${seen}" is not known here.`,
   'place.unknown': ({ seen }) => `There is no place "${seen}".`,
   'place.name-taken': ({ seen }) => `Another is called ${seen} already: give this one a name of its own.`,
   'record.kind-unknown': ({ seen }) => `The ledger holds a kind of entry ("${seen}") this version does not know.`,
@@ -79,14 +80,14 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'record.not-amendable': ({ seen, batch }) =>
     batch
       ? 'A batch weighs what its parents gave: weigh it again instead.'
-      : `An entry of kind ${seen} cannot be amended.`,
+      : `An entry of kind ${seen} cannot be corrected.`,
   'record.widens-without-owner': ({ seen }) =>
-    `This would open a window wider than the record did (${seen}). Tick that you own it; your name and reason stay on it.`,
+    `This would open a window wider than the record did (${seen}). Tick that you take responsibility; your name and reason stay on it.`,
   'record.not-allowed-now': ({ seen, route }) =>
     route
       ? `This piece may not be served ${route}: its window is ${String(seen).replace('-', ' ')}.`
       : `Not now: the piece is ${seen}.`,
-  'record.stale': () => 'Somebody changed this meanwhile. Look at both below; nothing of yours was written.',
+  'record.stale': () => 'Somebody changed this meanwhile. Look at both below; yours was not written.',
   'record.key-reused': () => 'This form was sent before with other contents. Nothing was written the second time.',
   'record.mass-exceeded': ({ max, seen }, field) =>
     `${field}: ${seen} is more than the ${number(Math.round(Number(max)))} g that are there.`,
@@ -108,15 +109,15 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'record.source-required': ({ shellfish }) =>
     shellfish
       ? 'Shellfish from outside the trade may not be taken in at all. Send it back.'
-      : 'Caught outside the trade, it may not be taken in for sale. Take it in for the own table or for training, or send it back.',
+      : 'Caught outside the trade, it may not be taken in for sale. Receive it for the staff meal or for training, or send it back.',
   'record.not-for-sale': ({ seen }) =>
-    `This lot was taken in for ${seen === 'training' ? 'staff training' : 'the own table'}: it goes on no service.`,
+    `This lot was taken in for ${seen === 'training' ? 'staff training' : 'the staff meal'}. It may not be served to guests.`,
   'record.exception-refused': ({ seen }) =>
     `A name does not open this (${seen}). Your authority’s document may; what is binned or sent back, and a tray whose time is up, nothing does.`,
   'record.needs-authority': ({ seen }) =>
     `A name does not open this (${seen}). Add your authority’s document: number, what it covers, dates and the file.`,
   'record.needs-second-person': () =>
-    'This opens something the law leaves to no name. You can correct your own figure within 10 minutes, or take back a bin within 2, on the tablet it was done on. Later a second person corrects it, with a reason.',
+    'This opens something the law leaves to no name. You can correct your own figure within 10 minutes, or undo a bin within 2, on the tablet it was done on. Later a second person corrects it, with a reason.',
   'profile.below-floor': ({ max, unit, seen }, field) =>
     max === undefined
       ? `${field}: a copy may be stricter than the rule book, never looser.`

@@ -100,7 +100,7 @@ const SENTENCES: Record<FindingCode, (seen: Seen, degrees: Degrees) => string> =
   'source.unknown': () => 'Not cleared: nobody has said whether it comes from a commercial source.',
   'source.not-commercial': () => 'Caught outside the trade. It may not be served to guests.',
   'source.not-for-sale': (seen) =>
-    `Taken in for ${seen.purpose === 'training' ? 'staff training' : 'the own table'}: it goes on no service.`,
+    `Taken in for ${seen.purpose === 'training' ? 'staff training' : 'the staff meal'}. Not for guests.`,
   'guests.warning': () =>
     'For a guest who is at risk: raw fish is advised against. Say so, and offer something cooked.',
   'record.corrected': (seen) =>
@@ -117,12 +117,12 @@ const SENTENCES: Record<FindingCode, (seen: Seen, degrees: Degrees) => string> =
   'house.species-changed': (seen) =>
     `The house has its own values for ${text(seen, 'species')}: “${text(seen, 'reason')}”.`,
   'house.species-looser': (seen) =>
-    `Owned: the house is looser than what ships for ${text(seen, 'species')} (${text(seen, 'fields')}): “${text(seen, 'reason')}”.`,
+    `By responsibility: the house is looser than what ships for ${text(seen, 'species')} (${text(seen, 'fields')}): “${text(seen, 'reason')}”.`,
   'house.profile-floor': (seen) =>
     `This house’s copy asks for less than its rule book (${text(seen, 'fields')}). That does not act: the rule book’s own figures hold.`,
   'house.profile-stricter': (seen) => `Judged by the house’s copy of ${text(seen, 'base')}: “${text(seen, 'reason')}”.`,
   'house.profile-looser': (seen) =>
-    `Owned: the house’s copy is looser than ${text(seen, 'base')} (${text(seen, 'fields')}): “${text(seen, 'reason')}”.`,
+    `By responsibility: the house’s copy is looser than ${text(seen, 'base')} (${text(seen, 'fields')}): “${text(seen, 'reason')}”.`,
   'toxins.licensed': (seen) =>
     `Through the licensed channel (${text(seen, 'issuer')}, ${text(seen, 'reference')}) to a licensed house (${text(seen, 'authority')}, No. ${text(seen, 'licence')}, to ${text(seen, 'until')}${seen.limits ? `: ${text(seen, 'limits')}` : ''}). No preparation advice is given here.`,
   'parasites.roe-not-rinsed': () =>
@@ -196,18 +196,18 @@ const SENTENCES: Record<FindingCode, (seen: Seen, degrees: Degrees) => string> =
   'temperature.warmer-than-ice': (seen, degrees) =>
     `Last read at ${degrees(seen.celsius)}: warmer than ${degrees(seen.limitC)}. Cool it down.`,
   'clock.within': (seen) =>
-    `Time in the warm: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} spent. Cold gives none of it back.`,
+    `Time in the warm: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} used. Cooling gives none of it back.`,
   'clock.read-by': (seen) =>
-    `Read it, or the place it lies in, at least every ${text(seen, 'silentHours')} h. Unread, its time in the warm runs from then. ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} spent.`,
+    `Read it, or the place it lies in, at least every ${text(seen, 'silentHours')} h. Unread, its time in the warm runs from then. ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} used.`,
   'clock.warm-unread': (seen) =>
-    `The last word on it was warm${seen.readBy === null ? '' : ', and nobody has read it since'}: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} spent if it still is. Cool it and read its core.`,
+    `The last word on it was warm${seen.readBy === null ? '' : ', and nobody has read it since'}: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} used if it still is. Cool it and read its core.`,
   'clock.running': (seen) =>
-    `Its time in the warm is running: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} spent${cause(seen)}. Put it in the cold and read its core.`,
+    `Its time in the warm is running: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} used${cause(seen)}. Put it in the cold and read its core.`,
   'clock.spent': (seen, degrees) =>
     `Its time in the warm is used up: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')}${seen.hot === true ? `, the shorter one, as some of it was above ${degrees(21.1, 70)}` : ''}${cause(seen)}.`,
   'clock.pan-read-by': () => 'For the pan the same holds, twice as long.',
   'clock.pan': (seen) =>
-    `For the pan the same time counts twice over: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} spent.`,
+    `For the pan the same time counts twice over: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} used.`,
   'pack.not-asked': (_, degrees) =>
     `Nobody said how it was packed. Without air, it must stay at or below ${degrees(3.3, 38)}.`,
   'pack.indicator': () => 'Packed without air, with its time-temperature indicator.',
@@ -226,15 +226,15 @@ const SENTENCES: Record<FindingCode, (seen: Seen, degrees: Degrees) => string> =
   'histamine.no-chill-record': () =>
     'Not cleared: a histamine fish, and no paper on its chilling. The first buyer needs the boat’s record, others the supplier’s letter with the warmest temperature on the way. Neither freezing nor cooking undoes histamine.',
   'histamine.within-budget': (seen, degrees) =>
-    `Warm time spent: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} above ${degrees(seen.aboveC)}, ${safety('budget')}.`,
+    `Warm time used: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} above ${degrees(seen.aboveC)}, ${safety('budget')}.`,
   'histamine.read-by': (seen, degrees) =>
-    `Warm time spent: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} above ${degrees(seen.aboveC)}. Unread, the rest runs out.`,
+    `Warm time used: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} above ${degrees(seen.aboveC)}. Unread, the rest runs out.`,
   'histamine.budget-running': (seen, degrees) =>
     `It lies in warm air: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} above ${degrees(seen.aboveC)} are spent, and the rest runs out while nothing says that it is cold.`,
   'histamine.budget-spent': (seen, degrees) =>
     `Its warm hours are used up: ${hours(seen, 'spentSeconds')} of ${hours(seen, 'budgetSeconds')} above ${degrees(seen.aboveC)}.`,
   'time-control.tray': (seen) =>
-    `On ${text(seen, 'label')} under time control: ${text(seen, 'hours')} h from the cold, then discarded.`,
+    `On ${text(seen, 'label')} under time control: ${text(seen, 'hours')} h from the cold, then bin it.`,
   'time-control.too-warm': (seen) =>
     `On ${text(seen, 'label')}: read above the ceiling of the ${text(seen, 'hours')} h clock. Bin it.`,
   'time-control.unread': (seen) =>
@@ -291,7 +291,7 @@ const SENTENCES: Record<FindingCode, (seen: Seen, degrees: Degrees) => string> =
     `The house ages a ${seen.kind === 'whole' ? 'whole fish' : 'fillet'} for ${text(seen, 'days')} days at most.`,
   'ageing.after': (seen) => `What came off the rack is used within ${text(seen, 'after')} days, as this house has it.`,
   'ageing.rules-looser': (seen) =>
-    `Owned: this house ages more loosely than what ships (${text(seen, 'fields')}): “${text(seen, 'reason')}”.`,
+    `By responsibility: this house ages more loosely than what ships (${text(seen, 'fields')}): “${text(seen, 'reason')}”.`,
   'ageing.cabinet-warm': (seen, degrees) =>
     `${text(seen, 'place')} stood above ${degrees(seen.limitC)} for more than ${text(seen, 'hours')} h in all while it hung there.`,
   'ageing.cabinet-unread': (seen) =>
@@ -306,10 +306,10 @@ const SENTENCES: Record<FindingCode, (seen: Seen, degrees: Degrees) => string> =
   'ageing.closed-pack': (seen) =>
     `Packed without air: unfrozen fish is not aged in a closed pack. Opened within ${text(seen, 'limit')} h, or not served.`,
   'handling.served': () => 'All of it has been served.',
-  'handling.discarded': () => 'Discarded.',
+  'handling.discarded': () => 'Binned.',
   'handling.divided': () => 'All of it has become other pieces.',
   'handling.returned': () => 'Sent back with its lot.',
-  'handling.parent-discarded': () => 'The piece it came from was discarded.'
+  'handling.parent-discarded': () => 'The piece it came from was binned.'
 });
 
 const CHANGES: Record<ChangeCode, string> = /* @__PURE__ */ words({
@@ -322,7 +322,7 @@ const CHANGES: Record<ChangeCode, string> = /* @__PURE__ */ words({
   'read-the-core': 'Its core, read now.',
   'take-air-temperature': 'The air round it on arrival.',
   'ask-the-supplier': 'A paper that fits this lot, from the supplier.',
-  'discard-it': 'Discard it; only your authority can say otherwise.',
+  'discard-it': 'Bin it; only your authority can say otherwise.',
   'end-the-thaw': 'Say that it is thawed: core and weight.',
   'cook-or-authority': 'Cook it, or ask your authority.',
   'core-reading-or-colder-freezer': 'A core reading at or below the threshold, or a colder freezer.',

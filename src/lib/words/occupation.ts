@@ -7,8 +7,8 @@ const IN: Record<Occupant, string> = /* @__PURE__ */ words({
   thaw: 'thawing',
   cure: 'in a cure',
   acid: 'in acid',
-  rack: 'on the ageing rack: take it off first',
-  tray: 'under time control already'
+  rack: 'on the ageing rack: take it out first',
+  tray: 'on a tray already'
 });
 const NOT_IN: Record<Occupant, string> = /* @__PURE__ */ words({
   board: 'not on the board',
@@ -17,12 +17,12 @@ const NOT_IN: Record<Occupant, string> = /* @__PURE__ */ words({
   cure: 'not in a cure',
   acid: 'not in acid',
   rack: 'not on the ageing rack',
-  tray: 'not under time control'
+  tray: 'not on a tray'
 });
 
 /** How a piece ended. */
 export const GONE_WORDS: Record<GoneHow, string> = /* @__PURE__ */ words({
-  discarded: 'discarded',
+  discarded: 'binned',
   served: 'served',
   divided: 'divided',
   returned: 'sent back'

@@ -37,7 +37,7 @@ export const COMMERCIAL_OPTIONS = /* @__PURE__ */ words({
 });
 export const PURPOSE_OPTIONS = /* @__PURE__ */ words({
   sale: 'guests',
-  'own-table': 'own table',
+  'own-table': 'staff meal',
   training: 'staff training'
 });
 export const ICE_OPTIONS = /* @__PURE__ */ words({

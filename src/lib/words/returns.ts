@@ -10,9 +10,8 @@ export const CREDIT_WORDS: Record<(typeof CREDITS)[number], string> = /* @__PURE
 export const RETURN_WORDS = /* @__PURE__ */ words({
   title: 'Send it back',
   went: 'Sent back',
-  lead: 'All that is left of this lot goes back with its seller: it is gone from every list, and no later look takes it in again.',
-  waiting:
-    'Sent back by decision. Nobody has said yet who took it, how much, and what credit was asked: keep it apart, and write it down when it goes.',
+  lead: 'All that is left of this lot goes back to its seller. It leaves every list and cannot come back.',
+  waiting: 'To be sent back. Keep it apart. When it goes, write down who took it, how much, and what credit you asked.',
   mass: 'Weight carried away',
   onRecord: (mass: string) => `Empty means all on record: ${mass}.`,
   to: 'Who took it',
@@ -22,7 +21,7 @@ export const RETURN_WORDS = /* @__PURE__ */ words({
   reason: 'Why',
   note: 'Note',
   submit: 'Sent back',
-  stays: 'Begun with here, it stays: shut for every use, for the bin.',
+  stays: 'Started here, it stays: bin it.',
   wouldStay: 'Begun with here, this would stay, shut for every use:',
   less: (mass: string) => `${mass} less than stood on record.`,
   more: (mass: string) => `${mass} more than stood on record.`,

@@ -100,14 +100,14 @@ export const roadLine = /* @__PURE__ */ said(function roadLine(road: Road, now: 
 
 export const ROAD_WORDS = /* @__PURE__ */ words({
   title: 'How do I open it?',
-  lead: 'The cheapest ways first. Each was judged as it would be recorded, kept cold and read every two hours meanwhile; a way that a reading does not bear out does not open.',
+  lead: 'The cheapest ways first. Each counts on the fish being kept cold and read every two hours. A warm reading can still close it.',
   wanted: 'Wanted as',
   by: 'By',
   ask: 'Ask',
   inTime: 'in time',
   misses: { 'opens-later': 'too late for it', 'ends-before': 'it ends before that' } as Record<string, string>,
   already: 'It is open as it is.',
-  none: 'No way opens it: it is shut for good, or its time is over.',
+  none: 'Nothing opens it: it is closed for good, or its time is over.',
   letter: 'Write to the seller',
   copy: 'Copy',
   copied: 'Copied',

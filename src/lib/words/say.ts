@@ -35,6 +35,26 @@ export const dayAndTime = said((at: number): string =>
 );
 /** "13 Mar 2026". */
 export const dayOfYear = said((at: number): string => time({ day: 'numeric', month: 'short', year: 'numeric' }, at));
+/**
+ * A day of the calendar, which has no zone: "Fri 13 Mar 2026". What is no day is told as it is written.
+ *
+ * @param date as YYYY-MM-DD
+ */
+export const day = said((date: string): string => {
+  const at = Date.parse(`${date.slice(0, 10)}T00:00Z`);
+  if (Number.isNaN(at)) return date;
+  return keep(
+    'day',
+    (locale) =>
+      new Intl.DateTimeFormat(locale, {
+        timeZone: 'UTC',
+        weekday: 'short',
+        day: 'numeric',
+        month: 'short',
+        year: 'numeric'
+      })
+  ).format(at);
+});
 const dayKey = (at: number) => time({ year: 'numeric', month: '2-digit', day: '2-digit' }, at);
 
 /** A moment as a cook says it: the time today, the weekday within six days, else the date. */

@@ -49,8 +49,8 @@ const together = <Part extends keyof ActivityWords>(part: Part) =>
 /** What hands have to do, whatever lies behind it. */
 const OWN_TASKS = /* @__PURE__ */ words({
   'window-closes': () => 'Last raw window closes',
-  'paper-missing': (seen: Task['seen']) => `Wanted: ${missingWord(String(seen.missing))}`,
-  'read-it': (seen: Task['seen']) => (seen.place ? `Read ${seen.place}` : 'Read its core: nobody has for a day'),
+  'paper-missing': (seen: Task['seen']) => `Missing: ${missingWord(String(seen.missing))}`,
+  'read-it': (seen: Task['seen']) => (seen.place ? `Read ${seen.place}` : 'Read its core: not read for a day'),
   'leftover-closed': () => 'Decide: every window is closed'
 });
 /** Codes of all tasks: of fish, and of what else an activity keeps. */

@@ -1,6 +1,6 @@
 import { theApp } from '$lib/server/app.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { ledgerView } from '$lib/server/views/now.ts';
+import { ledgerView } from '$lib/server/views/ledger.ts';
 import { EVENT_KINDS } from '$lib/core/record/events.ts';
 import { addDays, businessDay } from '$lib/core/measure/day.ts';
 import type { PageServerLoad } from './$types';

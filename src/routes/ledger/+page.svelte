@@ -97,10 +97,12 @@
               >{/if}
           </td>
           <td>
-            <b>{kindWords(entry.kind)}</b>
+            <p data-line>{entry.line}</p>
             {#if entry.kind === 'entry.amended' && entry.body.widens.length > 0}<b class="owned">{t.ownedException}</b
               >{/if}
-            <span class="soft words">{entryWords(entry).join(' · ')}</span>
+            <Fold class="small" title={kindWords(entry.kind)}>
+              <p class="soft words">{entryWords(entry).join(' · ')}</p>
+            </Fold>
             {#if amendedBy.has(entry.seq)}<span class="small">{t.amendedByEntry(amendedBy.get(entry.seq) ?? '')}</span
               >{/if}
           </td>

@@ -10,7 +10,8 @@ import { roadFields, roadsAsked } from '../views/roads.ts';
 import { compareView, pieceView } from '../views/piece.ts';
 import { excursionsIn } from '../facts/excursions.ts';
 import { coldPlaces, freezeRunView, freezingRecord, placeLogFields, placeLogView } from '../views/cold.ts';
-import { deliveryView, ledgerFilter, ledgerView, nowView, presentOf } from '../views/now.ts';
+import { deliveryView, nowView, presentOf } from '../views/now.ts';
+import { ledgerFilter, ledgerView } from '../views/ledger.ts';
 
 const id = z.object({ id: z.string() });
 

@@ -128,6 +128,8 @@ export function openRecord(db: Db) {
     versionOf: (subject: string): number => subjectSeq.get(subject)?.seq ?? 0,
     since: (seq: number, limit = 500) => since.all(seq, limit),
     iterate: () => everything.iterate(),
+    /** A row as the program speaks of it: of the current version, with its place by name. */
+    read: named,
     list(filter: LedgerFilter): RecordEvent[] {
       const where: string[] = [];
       const values: Record<string, string | number> = { limit: Math.min(filter.limit ?? 100, 5000) };

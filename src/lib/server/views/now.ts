@@ -1,15 +1,12 @@
-import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { ROUTES, stateAt, type RouteWindow } from '../../core/codes/window.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import { spentShare, warmShare } from '../../core/rules/piece-clock.ts';
 import { handsQueue, stepsOf } from '../../core/service/hands.ts';
-import { readInstant } from '../../core/measure/day.ts';
 import { stepWords, type AnyTaskCode } from '../../words/tasks.ts';
 import type { Room } from '../room.ts';
 import type { KeptSubject } from '../store/subjects.ts';
 import { excursionsIn } from '../facts/excursions.ts';
-import { numeric } from '../../core/fields/field.ts';
 
 /** The moment screens are about: the clock's, and never before the newest entry, however the clock is set. */
 export const presentOf = ({ clock, store }: Room): number => Math.max(clock.now(), store.record.head().recorded);
@@ -111,23 +108,6 @@ export function nowView(room: Room) {
 }
 
 export type NowView = ReturnType<typeof nowView>;
-
-export const ledgerFilter = z.object({
-  before: numeric(1, Number.MAX_SAFE_INTEGER, { whole: true }).optional(),
-  limit: numeric(1, 5000, { whole: true }).optional(),
-  subject: z.string().optional(),
-  lot: z.string().optional(),
-  actor: z.string().optional(),
-  from: z.string().optional(),
-  to: z.string().optional()
-});
-
-/** Entries of the ledger, newest first, with the names of who wrote them. */
-export function ledgerView(room: Room, filter: z.infer<typeof ledgerFilter>) {
-  const zone = room.store.projections.currentHouse().zone;
-  const time = (text: string | undefined, field: string) => (text ? readInstant(text, zone, field) : undefined);
-  return room.store.record.list({ ...filter, from: time(filter.from, 'from'), to: time(filter.to, 'to') });
-}
 
 /** One delivery: its lots, what was decided of each, and what holds its first piece back. */
 export function deliveryView(room: Room, code: string) {

@@ -7,17 +7,17 @@ export const acidWords = /* @__PURE__ */ words({
   entries: {
     'acid.started': 'Into the acid',
     'acid.checked': 'Cut open in acid',
-    'acid.lifted': 'Part lifted from the acid',
-    'acid.ended': 'Out of the acid',
+    'acid.lifted': 'Part taken out of the acid',
+    'acid.ended': 'Taken out of the acid',
     'piece.dressed': 'Dressed',
     'ingredient.set': 'Ingredient set',
     'ingredient.swapped': 'Used instead',
     'ingredient.back': 'In use again'
   },
   tasks: {
-    'acid-ready': (seen) => `Cut one: ${LOOK_WORDS[seen.wanted as SetPoint] ?? 'ready'}? Then drain it`,
+    'acid-ready': (seen) => `Cut one: ${LOOK_WORDS[seen.wanted as SetPoint] ?? 'ready'}? Then take it out`,
     'acid-later': (seen) => `For those who want it less raw: ${LOOK_WORDS[seen.wanted as SetPoint] ?? 'ready'}`,
-    'acid-past': () => 'Past its best in acid: drain it'
+    'acid-past': () => 'Past its best in acid: take it out'
   },
   steps: {
     acid: () => 'Acid'

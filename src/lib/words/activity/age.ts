@@ -8,7 +8,7 @@ export const ageWords = /* @__PURE__ */ words({
     'age.weighed': 'Weighed on the rack',
     'age.moved': 'Moved on the rack',
     'age.looked': 'Looked at on the rack',
-    'age.ended': 'Off the rack',
+    'age.ended': 'Taken out of the rack',
     'ageing.set': 'Ageing rules set',
     'rack.set': 'Rack set',
     'service.set': 'Service set'
@@ -16,7 +16,7 @@ export const ageWords = /* @__PURE__ */ words({
   tasks: {
     'age-look': (seen) => `Look at it and weigh it: ${seen.place}`,
     'age-ready': (seen) => `Aged as wanted, by forecast: ${seen.place}`,
-    'age-stopped': (seen) => `Off the rack: ${lookWords(String(seen.field), String(seen.answer))}`
+    'age-stopped': (seen) => `Take it out of the rack: ${lookWords(String(seen.field), String(seen.answer))}`
   },
   steps: {
     age: (seen) => String(seen.place)

@@ -3,13 +3,13 @@ import type { ActivityWords } from './words.ts';
 
 export const boardWords = /* @__PURE__ */ words({
   entries: {
-    'board.opened': 'On the board',
-    'board.closed': 'Board closed',
+    'board.opened': 'Cutting started',
+    'board.closed': 'Board finished',
     'template.set': 'Division set',
     'kitchen.set': 'Kitchen values set'
   },
   tasks: {
-    'board-open': () => 'Close the board: it lies out of the cold'
+    'board-open': () => 'Finish the board: it is out of the cold'
   },
   steps: {
     board: () => 'Board'

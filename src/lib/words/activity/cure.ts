@@ -5,16 +5,16 @@ import type { ActivityWords } from './words.ts';
 
 export const cureWords = /* @__PURE__ */ words({
   entries: {
-    'cure.started': 'Cure begun',
+    'cure.started': 'Cure started',
     'cure.changed': 'Cure changed',
     'cure.stepped': 'Cure: step done',
-    'cure.ended': 'Out of the cure',
+    'cure.ended': 'Taken out of the cure',
     'learning.set': 'Learning set'
   },
   tasks: {
     'cure-due': (seen) => `Take out: ${SCHOOL_WORDS[seen.method as School]?.noun ?? 'cure'}`,
     'cure-step': (seen) => cureStepWords(String(seen.step)),
-    'cure-paused': () => 'Its cure is paused: put it back, or take it out'
+    'cure-paused': () => 'Its cure is paused: go on, or take it out'
   },
   steps: {
     cure: (seen) => SCHOOL_WORDS[seen.method as School].name

@@ -5,12 +5,12 @@ export const freezeWords = /* @__PURE__ */ words({
   entries: {
     'freeze.started': 'Into the freezer',
     'freeze.read': 'Freezer reading',
-    'freeze.replanned': 'Freezing forecast made anew',
-    'freeze.ended': 'Out of the freezer'
+    'freeze.replanned': 'Freezing forecast again',
+    'freeze.ended': 'Taken out of the freezer'
   },
   tasks: {
     'freeze-reading': (seen) => `Read ${seen.place}`,
-    'freeze-proof': (seen) => `Prove the freeze: read ${seen.place}`
+    'freeze-proof': (seen) => `Read the core: ${seen.place}`
   },
   steps: {
     freeze: (seen) => String(seen.place)

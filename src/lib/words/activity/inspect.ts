@@ -5,8 +5,8 @@ export const inspectWords = /* @__PURE__ */ words({
   entries: {
     'lot.inspected': 'Inspected',
     'lot.identified': 'Identified by its marks',
-    'exception.owned': 'Exception owned',
-    'exception.withdrawn': 'Exception taken back'
+    'exception.owned': 'Responsibility taken',
+    'exception.withdrawn': 'Responsibility undone'
   },
   tasks: {},
   steps: {}

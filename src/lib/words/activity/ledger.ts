@@ -6,7 +6,7 @@ export const ledgerWords = /* @__PURE__ */ words({
     'day.signed': 'Day signed',
     'backup.made': 'Backup made',
     'clock.behind': 'Clock read behind the ledger',
-    'entry.amended': 'Amended'
+    'entry.amended': 'Corrected'
   },
   tasks: {},
   steps: {}

@@ -5,8 +5,8 @@ export const receiveWords = /* @__PURE__ */ words({
   entries: {
     'lot.received': 'Lot received',
     'lot.returned': 'Sent back',
-    'delivery.opened': 'Delivery opened',
-    'delivery.closed': 'Delivery closed',
+    'delivery.opened': 'Delivery started',
+    'delivery.closed': 'Delivery finished',
     'note.imported': 'Delivery note taken in'
   },
   tasks: {},

@@ -37,7 +37,7 @@ export function riceLabel(
 
 export const RICE_WORDS = /* @__PURE__ */ words({
   title: 'Rice',
-  none: 'No rice is dressed. Its clock begins with its dressing: write a tub down as soon as it is mixed.',
+  none: 'No rice is dressed. The clock starts when it is dressed: write a tub down as soon as it is mixed.',
   make: 'A tub is dressed',
   name: 'Called',
   mass: 'Dressed rice',
@@ -46,7 +46,7 @@ export const RICE_WORDS = /* @__PURE__ */ words({
   dressingHint: 'From the list, with commas between; what they hold is told with the rice.',
   dressedAt: 'Dressed at',
   now: 'Empty means now.',
-  start: 'Its clock runs',
+  start: 'Start its clock',
   binAt: (time: string) => `bin at ${time}`,
   over: 'Bin it now',
   dressed: (time: string) => `Dressed ${time}`,
@@ -55,7 +55,7 @@ export const RICE_WORDS = /* @__PURE__ */ words({
   unreadF: 'Nobody has read it yet. It is shaped at 90 to 100 °F.',
   reads: 'It reads',
   write: 'Write it down',
-  bin: 'Into the bin',
+  bin: 'Bin it',
   left: 'What was left',
   reason: 'Why',
   binned: 'Binned in the last day',

@@ -3,8 +3,8 @@ import type { ActivityWords } from './words.ts';
 
 export const thawWords = /* @__PURE__ */ words({
   entries: {
-    'thaw.started': 'Thaw begun',
-    'thaw.ended': 'Thawed'
+    'thaw.started': 'Thaw started',
+    'thaw.ended': 'Taken out of the thaw'
   },
   tasks: {
     'thaw-due': (seen) => `Thawed? Read the core in ${seen.place}`

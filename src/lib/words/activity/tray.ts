@@ -6,10 +6,10 @@ export const trayWords = /* @__PURE__ */ words({
     'hold.started': 'Tray started',
     'hold.read': 'Tray reading',
     'piece.served': 'Served',
-    'piece.discarded': 'Discarded'
+    'piece.discarded': 'Binned'
   },
   tasks: {
-    'tray-discard': (seen) => `Discard ${seen.label}`
+    'tray-discard': (seen) => `Bin ${seen.label}`
   },
   steps: {
     hold: (seen) => String(seen.label)

@@ -2,7 +2,7 @@ import { words, type Said } from '../speech.ts';
 
 export const acidBench = /* @__PURE__ */ words({
   intoAcid: 'Into acid',
-  coverItNow: 'Cover it now',
+  coverItNow: 'Start it now',
   cutOpen: 'Cut open',
   layAnotherBesideIt: 'Lay another beside it',
   whatDoIHave: 'What do I have after, min',
@@ -13,7 +13,7 @@ export const acidBench = /* @__PURE__ */ words({
   acidMovesThroughFlesh:
     'Acid moves through flesh that has turned and is bound where it arrives, so the white rim has a sharp edge (a moving boundary; Crank 1975, ch. 13). Its pace follows from diffusivity (5 × 10⁻¹⁰ m²/s, drawn from 2.5 to 9), from what the flesh binds (0.075 mol/kg, 0.055 to 0.1; dark fish more) and from what the liquid can give down to pH 5.1: what a titration still finds in it, water, and how much of it there is. Twice the size is four times the time. Bands: 200 seeded draws. Cut one open: it says more than any of this.',
   liftItOutWhen:
-    'Lift it out when it is as you want it and keep fish and liquid cold and apart; left in, it goes mushy. Guidance only: your local code and licensed practice decide.',
+    'Take it out when it is as you want it. Keep fish and liquid cold and apart; left in, it goes mushy. Guidance only: your local code and licensed practice decide.',
   forecastAtOfThe: (pace: Said, runs: Said, what: Said) =>
     `Forecast at ${pace} of the shipped pace, as ${runs} ${what} of this species cut open here taught.`,
   forecastWithPublishedRanges: 'Forecast with published ranges: none of this species was cut open here yet.'
@@ -28,13 +28,12 @@ export const acidFields = /* @__PURE__ */ words({
   millilitresOfPart: (what: Said) => `Millilitres of part ${what}`,
   leaveOutPart: (what: Said) => `Leave out part ${what}`,
   anotherPart: 'Another part',
-  lime: 'lime',
   water: 'water',
   oil: 'oil'
 });
 
 export const acidFigures = /* @__PURE__ */ words({
-  noAcidToSpeak: 'No acid to speak of: it will not turn. It is raw, whatever it lies in.',
+  noAcidToSpeak: 'Hardly any acid: it will not turn. It stays raw.',
   to: (word: Said, what: Said) => `to ${word}${what}`,
   pastItsBest: (what: Said) => `past its best${what}`,
   whatYouHaveThen: 'What you have then',
@@ -75,8 +74,8 @@ export const acidRun = /* @__PURE__ */ words({
   asWantedTheAcid: 'as wanted: the acid runs out first',
   pastItsBest: 'past its best',
   forThoseWhoWant: (word: Said) => `${word}, for those who want it less raw`,
-  lifted: (clockTime: Said, mass: Said, word: Said) => `${clockTime}: ${mass} lifted, ${word}:`,
-  pastItsBestLift: 'Past its best: lift it out now, or call it another dish.',
+  lifted: (clockTime: Said, mass: Said, word: Said) => `${clockTime}: ${mass} taken out, ${word}:`,
+  pastItsBestLift: 'Past its best. Take it out now, or make another dish of it.',
   backToNow: 'Back to now',
   rawMiddleTheForecast: (clockTime: Said, what: Said, length: Said, what2: Said, what3: Said) =>
     `${clockTime}, ${what}: raw middle ${length}; the forecast goes ${what2} from there${what3}.`,
@@ -85,22 +84,22 @@ export const acidRun = /* @__PURE__ */ words({
   putTheForecastRight: 'Put the forecast right',
   rawMiddle: 'Raw middle',
   someOfItNow: 'Some of it now',
-  liftThisMuch: 'Lift this much',
+  liftThisMuch: 'Take this much out',
   howMuch: 'How much',
   of: (mass: Said) => `of ${mass}`,
-  outOfIt: 'Out of it',
-  liftItOut: 'Lift it out',
+  outOfIt: 'Take it out',
+  liftItOut: 'Take it out',
   then: 'Then',
   liquidKeptForA: 'Liquid kept for a sauce',
-  aPieceOfIts: 'A piece of its own: it carries this fish’s verdict, and is used within a day.',
+  aPieceOfIts: 'It becomes a piece of its own, with this fish’s windows. Use it within a day.',
   howItLooksAnd: 'How it looks and tastes',
   guidanceOnlyYourLocal: 'Guidance only: your local code and licensed practice decide.',
   mayNeverOf: (what: Said) => `; may never (${what} of 100)`,
   never2: 'never',
   timesAsFast: (pace: Said) => `${pace} times as fast`,
   atOfItsPace: (pace: Said) => `at ${pace} of its pace`,
-  thePartThatIs: (word: Said) => `The part that is wanted ${word}; the rest stays in.`,
-  liftedOutAsA: 'Lifted out as a piece of its own; the rest stays in for guests who want it less raw.',
+  thePartThatIs: (word: Said) => `Take out the part that is wanted ${word}. The rest stays in.`,
+  liftedOutAsA: 'It becomes a piece of its own. The rest stays in for guests who want it less raw.',
   drainedKeptColdApart: 'drained, kept cold apart from its liquid',
   servedFromItAt: 'served from it at once'
 });
@@ -112,7 +111,7 @@ export const acidSection = /* @__PURE__ */ words({
 });
 
 export const acidTabs = /* @__PURE__ */ words({
-  roomsOfAcid: 'Rooms of acid',
+  roomsOfAcid: 'Acid',
   acid: 'Acid',
   sauces: 'Sauces'
 });

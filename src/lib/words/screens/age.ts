@@ -37,7 +37,7 @@ export const aged = /* @__PURE__ */ words({
   lostOfWanted: (percent: Said) => `lost of ${percent} wanted`,
   nineInTen: 'nine in ten',
   aDayNowTo: (mass: Said, mass2: Said) => `a day now (${mass} to ${mass2})`,
-  takeItOffThe: (toUpperCase: Said, lookWords: Said) => `${toUpperCase}${lookWords}: take it off the rack now.`,
+  takeItOffThe: (toUpperCase: Said, lookWords: Said) => `${toUpperCase}${lookWords}: take it out of the rack now.`,
   aFishOnThe: (what: Said) => `${what}: a fish on the rack does not gain, nor lose a tenth in a day.`,
   weighedAgainWithinTen: 'Weighed again within ten minutes: counted as one.',
   nobodyLookedAtIt: (missed: Said) => `Nobody looked at it on ${missed}.`,
@@ -48,8 +48,8 @@ export const aged = /* @__PURE__ */ words({
   nothingWeighedOffYet: (what: Said) => `Nothing weighed off yet${what}.`,
   gone: (mass: Said, what: Said) => `${mass} gone${what}`,
   everyReasonAndIts: 'Every reason, and its papers',
-  offTheRack: 'Off the rack',
-  takeItOff: 'Take it off',
+  offTheRack: 'Take it out of the rack',
+  takeItOff: 'Take it out',
   because: 'Because',
   forText: 'For',
   weighIt: 'Weigh it',
@@ -84,8 +84,8 @@ export const cabinetAir = /* @__PURE__ */ words({
     `${place}: mean ${temperature}, warmest ${temperature2}.`,
   meanWarmest2: (temperature: Said, temperature2: Said) => `; mean ${temperature}, warmest ${temperature2}`,
   nobodyReadsThisCabinet:
-    'Nobody reads this cabinet. What hangs in it is not cleared for raw service after a day: set a sensor, or write its thermometer down daily.',
-  answerIt: 'Answer it',
+    'Nobody reads this cabinet. After a day, what hangs in it is not cleared for raw service. Set a sensor, or write its thermometer down daily.',
+  answerIt: 'Deal with it',
   itsWholeLog: 'Its whole log',
   tooWarmSince: (dayAndTime: Said) => `Too warm since ${dayAndTime}`,
   silentSince: (dayAndTime: Said) => `Silent since ${dayAndTime}`,
@@ -94,8 +94,7 @@ export const cabinetAir = /* @__PURE__ */ words({
 
 export const hangForm = /* @__PURE__ */ words({
   beforeItHangs: 'Before it hangs',
-  whatIsLeftOut:
-    'What is left out is kept: an unprepared fish stays under its days on ice, and may not hang longer than they last.',
+  whatIsLeftOut: 'Tick what is done. An unprepared fish may not hang longer than its days on ice.',
   onRecord: (mass: Said) => `${mass} on record`,
   hangIt: 'Hang it',
   hangItUnprepared: 'Hang it unprepared',
@@ -113,7 +112,7 @@ export const rack = /* @__PURE__ */ words({
 });
 
 export const rackTable = /* @__PURE__ */ words({
-  so: 'So',
+  so: 'What to do',
   day: 'Day',
   lost: 'Lost',
   asWanted: 'As wanted',
@@ -132,8 +131,9 @@ export const agePage = /* @__PURE__ */ words({
   age: 'Age',
   noAgeingCabinetYet: 'No ageing cabinet yet. Name one under',
   asACabinetGive: 'as a cabinet, give it a sensor, and it is drawn here with its hooks and shelves.',
-  whichForWhen: 'Which, for when',
-  readyIsNineTenths: '. Ready is nine tenths of what was wanted to three tenths over it, with a raw window still open.',
+  whichForWhen: 'Ready for which service',
+  readyIsNineTenths:
+    '. Ready means: from nine tenths of the loss you want to three tenths over it, with a raw window open.',
   nothingHangsHerePick: 'Nothing hangs here. Pick a piece below, go through its list, weigh it, and hang it.',
   carryItToAnother: 'Carry it to another place',
   moveIt: 'Move it',

@@ -12,20 +12,16 @@ export const balance = /* @__PURE__ */ words({
     `It balances: ${mass} ${what}, and the scale may be out by ${mass2}.`,
   wereNeverWeighed: 'were never weighed',
   stillToWeigh: 'still to weigh',
-  moreCameOffThan: (mass: Said) => `${mass} more came off than went on.`,
-  parts2: 'parts',
-  waste2: 'waste',
-  drip2: 'drip',
-  open3: 'open'
+  moreCameOffThan: (mass: Said) => `${mass} more came off than went on.`
 });
 
 export const boardClose = /* @__PURE__ */ words({
-  closeTheBoard: 'Close the board',
+  closeTheBoard: 'Finish the board',
   staysUncut: 'Stays uncut',
   partsGoTo: 'Parts go to',
   theColdestDrawer: 'the coldest drawer',
   warmestCoreNow: 'Warmest core now',
-  nameAPlaceOn: 'Name a place on your list of cold places. Without one the parts count as out of the cold.',
+  nameAPlaceOn: 'Name one of your cold places. Without one the parts count as out of the cold.',
   whereTheRestWent: 'Where the rest went',
   askedForWhereMore: 'Asked for where more is missing than the scale can be out by.'
 });
@@ -58,16 +54,16 @@ export const boardOpen = /* @__PURE__ */ words({
   byTypicalSharesOf: 'By typical shares of its kind and form; no board of this house yet.',
   fromBoardOfThis: (runs: Said, what: Said, ofSupplier: Said) =>
     `From ${runs} board${what} of this kind here, ${ofSupplier} of them from this supplier, and typical shares.`,
-  putItOnThe: 'Put it on the board',
+  putItOnThe: 'Start cutting',
   cutMap: 'Cut map',
   division: 'Division',
   weighedNow: 'Weighed now',
   coreNow: 'Core now',
   fromHereItsTime: (temperature: Said) =>
-    `From here its time out of the cold runs, taken as ${temperature} until a probe says better.`,
+    `From here its time out of the cold runs, taken as ${temperature} until you read the core.`,
   itHasLeftIn: (duration: Said, duration2: Said, duration3: Said) =>
-    `It has ${duration} left in the warm for its whole life: a board of ${duration2} leaves ${duration3} for the tray.`,
-  coldCoresReadBefore: 'Cold cores read before and after a short board spend nothing.',
+    `It has ${duration} left in the warm. A board of ${duration2} leaves ${duration3} for the tray.`,
+  coldCoresReadBefore: 'Read the core cold before and after a short board, and it costs no time.',
   fits: ' · fits'
 });
 
@@ -93,11 +89,10 @@ export const orderOfWork = /* @__PURE__ */ words({
 });
 
 export const taken = /* @__PURE__ */ words({
-  putBack: 'Put back',
+  putBack: 'Undo',
   whatCameOff: 'What came off',
   labelsForThese: 'Labels for these',
-  nothingYetTheFirst:
-    'Nothing yet. The first part that is weighed stands here, with its use and its share of the cost.',
+  nothingYetTheFirst: 'Nothing yet. Weigh a part, and see its use and its share of the cost here.',
   use: 'Use',
   waste: 'waste',
   borneByTheParts: 'borne by the parts',
@@ -127,15 +122,15 @@ export const weighPart = /* @__PURE__ */ words({
 
 export const breakPage = /* @__PURE__ */ words({
   breakDown: 'Break down',
-  nothingLiesHereTo: 'Nothing lies here to be cut.',
+  nothingLiesHereTo: 'Nothing to cut yet.',
   from: (word: Said, what: Said) => `${word}${what} · from`,
-  outOfTheCold: 'out of the cold, spent from its hours',
+  outOfTheCold: 'out of the cold, counted as time in the warm',
   thisMayBeA:
     'This may be a kind that only licensed hands may open, through a licensed channel. No map and no order of work is given for it here.',
   balance: 'Balance',
   theRest: (gapReason: Said) => `The rest: “${gapReason}”`,
   guidanceOnlyYourLocal: (word: Said) => `${word} Guidance only: your local code and licensed practice decide.`,
-  boardClosed: ' · board closed',
+  boardClosed: ' · board finished',
   onTheBoard: 'on the board',
   left: (word: Said) => `left, ${word}`,
   beforeTheKnife: 'before the knife'
@@ -144,7 +139,7 @@ export const breakPage = /* @__PURE__ */ words({
 export const breakDepthPage = /* @__PURE__ */ words({
   evenDepth: 'Even depth',
   howThickAPiece: 'How thick a piece is along its length: salt and cold reach the middle of the thick end last.',
-  nothingLiesHereTo: 'Nothing lies here to be measured.',
+  nothingLiesHereTo: 'Nothing to measure yet.',
   keepThisDepth: 'Keep this depth',
   length: 'Length',
   twoAreEnoughLeave: 'Two are enough; leave out what was not measured. Or draw: drag the points of the upper edge.',
@@ -171,6 +166,6 @@ export const breakDepthPage = /* @__PURE__ */ words({
   headEnd: 'Head end',
   tailEnd: 'Tail end',
   times: (what: Said) => `${what} times`,
-  giveTwoThicknessesAnd: 'Give two thicknesses, and the rest stands here.',
+  giveTwoThicknessesAnd: 'Give two thicknesses to see the rest.',
   middle: 'Middle'
 });

@@ -55,9 +55,8 @@ export const tide = /* @__PURE__ */ words({
   moveAlongTime: 'Move along time',
   toNow: 'To now',
   tideChartWindowsArrow: (word: Said) =>
-    `Tide chart, ${word} windows. Arrow keys move along time, plus and minus zoom.`,
-  besideEachNameWhat:
-    'Beside each name, what is left: of its days on ice (the line ends raw service), and of its time in the warm.',
+    `Tide chart of ${word} windows. Arrow keys move along time; plus and minus zoom.`,
+  besideEachNameWhat: 'Beside each name: days on ice left (raw service ends at the line), and time in the warm left.',
   theSameAsA: 'The same as a table',
   used: 'Used',
   ofItsTimeIn: (what: Said, what2: Said) => `${what}, ${what2} % of its time in the warm`,
@@ -69,7 +68,7 @@ export const tide = /* @__PURE__ */ words({
 
 export const yields = /* @__PURE__ */ words({
   noBoardHasBeen:
-    'No board has been closed yet. What each one gives will stand here, by kind, supplier, hand and part.',
+    'No board is finished yet. Finish one, and you see here what each gave: by kind, supplier, hand and part.',
   yieldsTheSameFigures: 'Yields; the same figures stand in the table below',
   board: (runs: Said, what: Said) => `${runs} board${what}`,
   what: 'What',

@@ -1,7 +1,7 @@
 import { words, type Said } from '../speech.ts';
 
 export const coldTabs = /* @__PURE__ */ words({
-  roomsOfTheCold: 'Rooms of the cold',
+  roomsOfTheCold: 'Freezing and cold',
   freeze: 'Freeze',
   thaw: 'Thaw',
   coldPlaces: 'Cold places',
@@ -12,13 +12,13 @@ export const excursionCard = /* @__PURE__ */ words({
   told: (dayAndTime: Said) => `told ${dayAndTime}`,
   upTo: (temperature: Said) => `, up to ${temperature}`,
   limit: (temperature: Said) => `, limit ${temperature}`,
-  layThere: 'Lay there:',
-  nothingThatIsStill: 'Nothing that is still here lay there.',
+  layThere: 'Inside:',
+  nothingThatIsStill: 'Nothing that is still here was inside.',
   closedBy: (dayAndTime: Said, what: Said, word: Said, note: Said) =>
-    `Closed ${dayAndTime} by ${what}: ${word}. “${note}”`,
-  itStillLastsIt: 'It still lasts: it can be closed once a reading says that it is over.',
-  closeIt: 'Close it',
-  closeItInMy: 'Close it in my name',
+    `Dealt with ${dayAndTime} by ${what}: ${word}. “${note}”`,
+  itStillLastsIt: 'It is still going on. Deal with it once a reading is cold again.',
+  closeIt: 'Deal with it',
+  closeItInMy: 'I dealt with it',
   whatWasDone: 'What was done',
   whatWasFound: 'What was found',
   coreCInThe: 'core 1.8 °C in the thickest piece',
@@ -55,10 +55,10 @@ export const placeForm = /* @__PURE__ */ words({
   tooWarmAbove: 'Too warm above',
   emptyTheRuleBooks: 'Empty: the rule book’s limit for its kind.',
   longerThanMin: 'Longer than, min',
-  doorsAndDefrostsShorter: 'Doors and defrosts shorter than this are let pass.',
-  setItSo: 'Set it so',
+  doorsAndDefrostsShorter: 'Shorter stays warm (a door, a defrost) are no alarm.',
+  setItSo: 'Keep it',
   nameThisPlace: 'Name this place',
-  calledOtherwiseItStays: 'Called otherwise, it stays the same place: what lay in it lies in it still.',
+  calledOtherwiseItStays: 'A new name changes nothing else: it is the same place, with what is in it.',
   asUsualForIts: 'as usual for its kind'
 });
 
@@ -70,7 +70,7 @@ export const sensorForm = /* @__PURE__ */ words({
   reads: 'Reads',
   accurateToC: 'Accurate to ± °C',
   calibratedOn: 'Calibrated on',
-  setItSo: 'Set it so',
+  setItSo: 'Keep it',
   nameThisSensor: 'Name this sensor',
   nowhereYet: 'nowhere yet',
   theAir: 'the air',
@@ -81,7 +81,7 @@ export const freezeImportPage = /* @__PURE__ */ words({
   loggerFiles: 'Logger files',
   aFileOfReadings: 'A file of readings',
   csvAsALogger:
-    'CSV as a logger writes it: any delimiter, comma or point, °C or °F, with or without a zone, unsorted or with gaps. It is read here first; nothing is kept until you say so.',
+    'CSV as a logger writes it: any delimiter, comma or point, °C or °F, unsorted or with gaps. You see it first; nothing is kept until you say so.',
   noSensorIsNamed: 'No sensor is named yet.',
   nameOneUnderCold: 'Name one under Cold places',
   first: 'first.',
@@ -117,7 +117,7 @@ export const freezeImportPage = /* @__PURE__ */ words({
   understoodAs: 'Understood as',
   ofTheFirstRows: (bad: Said, length: Said) => `${bad} of the first ${length} rows cannot be taken as it stands.`,
   stillToSay: (unsaid: Said) => `Still to say: ${unsaid}.`,
-  takeItIn: 'Take it in',
+  takeItIn: 'Receive it',
   anotherFile: 'Another file',
   anUprightLine: 'an upright line',
   whichSensorAColumn: 'which sensor a column is of',
@@ -159,7 +159,7 @@ export const freezePlacesPage = /* @__PURE__ */ words({
   loggersThatSend: 'Loggers that send',
   keyTakenBack: (reason: Said) => `key taken back: “${reason}”`,
   takeItsKeyBack: 'Take its key back',
-  takeItBack: 'Take it back',
+  takeItBack: 'Undo it',
   lostOnTheQuay: 'lost on the quay',
   noneHasAKey: 'None has a key yet.',
   moreReadingsOfNot: (count: Said, sensor: Said, causeWords: Said) =>

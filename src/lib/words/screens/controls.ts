@@ -7,17 +7,16 @@ export const field = /* @__PURE__ */ words({
 
 export const operationForm = /* @__PURE__ */ words({
   bothSideBySide: 'Both, side by side',
-  lookAtItAs: 'Look at it as it is now',
-  doneAndInThe: 'Done, and in the ledger.',
-  itDidNotReach: 'It did not reach the house. What you typed is kept; send it again.',
+  lookAtItAs: 'See it as it is now',
+  doneAndInThe: 'Done. It is in the ledger.',
+  itDidNotReach: 'Not sent: no connection. What you typed is kept. Send it again.',
   writing: 'Writing …'
 });
 
 export const piecePick = /* @__PURE__ */ words({
-  whateverIsReceivedAnd: (empty: Said) =>
-    `${empty} Whatever is received, and every piece taken from it, lies here to be picked.`,
+  whateverIsReceivedAnd: (empty: Said) => `${empty} Every piece you receive or cut can be picked here.`,
   pieceOnTheBench: 'Piece on the bench',
-  moreFindThemWith: (what: Said) => `${what} more: find them with`
+  moreFindThemWith: (what: Said) => `${what} more. Find them with`
 });
 
 export const pieceTicks = /* @__PURE__ */ words({
@@ -32,7 +31,7 @@ export const scalePanel = /* @__PURE__ */ words({
   put: 'Put',
   nothingOnItTo: 'Nothing on it to take.',
   notAtRestYet: 'Not at rest yet.',
-  theScaleDidNot: 'The scale did not take that.',
+  theScaleDidNot: 'The scale did not answer. Try again, or type the weight.',
   lookingForTheScale: 'Looking for the scale',
   noScaleIsSet: 'No scale is set: type the weights',
   theScaleDoesNot: 'The scale does not answer: type the weights',
@@ -44,9 +43,5 @@ export const scalePanel = /* @__PURE__ */ words({
 });
 
 export const beside = /* @__PURE__ */ words({
-  leaveIt: 'Leave it'
-});
-
-export const planField = /* @__PURE__ */ words({
-  text: 'text'
+  leaveIt: 'Close'
 });

@@ -160,7 +160,7 @@ export const cureRun = /* @__PURE__ */ words({
   leftOfIt: (duration: Said) => `${duration} left of it`,
   due: (dayAndTime: Said) => `due ${dayAndTime}`,
   wantedByThroughLater: (dayAndTime: Said, duration: Said) =>
-    `Wanted by ${dayAndTime}, through ${duration} later. Shorten it, or say so to the pass.`,
+    `Wanted by ${dayAndTime}; ready ${duration} later. Shorten it, or tell the pass.`,
   backToNow: 'Back to now',
   byZone: 'By zone',
   begunInAnEarlier: (range: Said, range2: Said) =>
@@ -183,19 +183,19 @@ export const cureRun = /* @__PURE__ */ words({
   paused: 'paused',
   simulatedInTheAir: (place: Said, temperature: Said) =>
     `Simulated in the air of ${place} as it was read, then at ${temperature}.`,
-  simulatedAtNoSensor: (temperature: Said) => `Simulated at ${temperature}: no sensor speaks of where it lies.`,
+  simulatedAtNoSensor: (temperature: Said) => `Simulated at ${temperature}: no sensor reads its place.`,
   fromThen: (duration: Said) => `${duration} from then`,
-  takenUpAgain: 'taken up again',
-  pausedTakeItUp: 'Paused: take it up again',
+  takenUpAgain: 'went on',
+  pausedTakeItUp: 'Paused: go on with it',
   pauseItShortenIt: 'Pause it, shorten it, give it more',
   backIntoIt: 'Back into it',
   changeIt: 'Change it',
   soMuchLongerFrom: 'so much longer from now (0: this stage ends)',
-  liftItOutAnd: 'lift it out, and keep what it lay in'
+  liftItOutAnd: 'take it out, and keep what it was in'
 });
 
 export const cureTabs = /* @__PURE__ */ words({
-  roomsOfCuring: 'Rooms of curing',
+  roomsOfCuring: 'Curing',
   cure: 'Cure',
   recipeBook: 'Recipe book',
   whatCameOut: 'What came out'

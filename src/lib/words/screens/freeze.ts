@@ -1,15 +1,15 @@
 import { words, type Said } from '../speech.ts';
 
 export const freezeRun = /* @__PURE__ */ words({
-  provenOf: (duration: Said) => `proven of ${duration}`,
+  provenOf: (duration: Said) => `of ${duration} proven`,
   stillToProve: 'still to prove',
   complete: 'complete',
   onAboveTheHold: (temperature: Said, dayAndTime: Said, what: Said, temperature2: Said) =>
-    `${temperature} on ${dayAndTime}${what}: above ${temperature2}. The hold started anew.`,
+    `${temperature} on ${dayAndTime}${what}: above ${temperature2}. The clock starts again.`,
   noReadingFromTo: (dayAndTime: Said, dayAndTime2: Said) =>
-    `No reading from ${dayAndTime} to ${dayAndTime2}: unknown is not cold. The hold started anew.`,
+    `No reading from ${dayAndTime} to ${dayAndTime2}. Unread is not cold: the clock starts again.`,
   cutThrough: (what: Said) => `Cut through, ${what}`,
-  whatItProvesBy: 'What it proves, by either clock',
+  whatItProvesBy: 'What is proven, by core and by air',
   evidence: 'Evidence',
   readingsTaken: 'Readings taken',
   proven: 'Proven',
@@ -17,25 +17,25 @@ export const freezeRun = /* @__PURE__ */ words({
   cycle: 'Cycle',
   solidIsACore: (citation: Said) => `${citation}. “Solid” is a core at or below −18 °C, this product’s own definition.`,
   forecastForTheCore: (dayAndTime: Said, dayAndTime2: Said, what: Said, temperature: Said) =>
-    `Forecast for the core: ${dayAndTime} to ${dayAndTime2}${what}; the slow end counts for air readings, and does not run while the air reads more than 1 °C above the ${temperature} it was made for.`,
-  theAirWasToo: 'The air was too warm for the core ever to arrive by forecast; only core readings count.',
-  inTheAirAs: (what: Said, what2: Said) => `In the air as it was read the likely core ${what}; as planned ${what2}.`,
+    `The core should be there between ${dayAndTime} and ${dayAndTime2}${what}. With air readings the slow end counts. It stops while the air is more than 1 °C above ${temperature}.`,
+  theAirWasToo: 'The air was too warm to forecast the core. Only core readings count.',
+  inTheAirAs: (what: Said, what2: Said) => `In the air as read the core likely ${what}; as planned ${what2}.`,
   airAndCoreReadings: (air: Said, core: Said) => `${air} air and ${core} core readings were logged.`,
   provenComplete: (name: Said, dayAndTime: Said) => `Proven: ${name}, complete ${dayAndTime}.`,
   theAirIsWarmer: 'The air is warmer than planned',
   onAverageInThe: (temperature: Said, temperature2: Said) =>
     `${temperature} on average in the last hours, ${temperature2} in the forecast.`,
-  forecastAnew: 'Forecast anew',
+  forecastAnew: 'Forecast again',
   airAsItIs: 'Air, as it is',
   readingNow: 'Reading now',
   reading: 'Reading',
   takenIn: 'Taken in',
   takeItOut: 'Take it out',
   toThawItWith: (what: Said) => `${what} To thaw it with a forecast,`,
-  beginAThaw: 'begin a thaw',
+  beginAThaw: 'start a thaw',
   instead: 'instead.',
   theFreezingRecord: 'The freezing record',
-  toPrintOrTo: ', to print or to show.',
+  toPrintOrTo: ', to print or to show',
   withItIn: (place: Said) => `With it in ${place}`,
   since: (dayAndTime: Said) => `since ${dayAndTime}`,
   readingsByHand: 'Readings by hand',
@@ -54,17 +54,17 @@ export const freezeRun = /* @__PURE__ */ words({
   plainly: 'plainly',
   thisCounts: ' · this counts',
   notYet: 'not yet',
-  madeAnew: ', made anew',
+  madeAnew: ', made again',
   arrives: (dayAndTime: Said) => `arrives ${dayAndTime}`,
   doesNotArrive: 'does not arrive',
   theCoreOfThe: 'the core of the thickest piece',
   theAirOfThe: 'the air of the freezer',
-  whatItsReadingsProve: 'What its readings prove is written down with it.',
-  itsReadingsProveNo: 'Its readings prove no cycle yet: out now, it is not cleared.',
-  releaseIt: 'Release it',
+  whatItsReadingsProve: 'What its readings prove goes into the ledger with it.',
+  itsReadingsProveNo: 'Its readings prove no cycle yet. Taken out now it is not cleared.',
+  releaseIt: 'Take it out',
   takeItOutNot: 'Take it out, not cleared',
-  aLoggerSpeaksFor: '; a logger speaks for it',
-  theClockHasNot: ': the clock has not begun'
+  aLoggerSpeaksFor: '; a logger reads it',
+  theClockHasNot: '. The clock has not started'
 });
 
 export const freezeStart = /* @__PURE__ */ words({
@@ -73,18 +73,18 @@ export const freezeStart = /* @__PURE__ */ words({
   whenTheCoreArrives: 'When the core arrives',
   likelyTo: (temperature: Said) => `likely, to ${temperature}`,
   betweenAndTheSlow: (duration: Said, duration2: Said) =>
-    `Between ${duration} and ${duration2}. The slow end counts until a core reading says better.`,
+    `Between ${duration} and ${duration2}. The slow end counts until you read the core.`,
   rawAtTheEarliest: 'Raw at the earliest',
-  ifTheLogProves: (dayAndTime: Said) => `, if the log proves every hour; by the likely core ${dayAndTime}.`,
+  ifTheLogProves: (dayAndTime: Said) => `, if every hour is read; by the likely core ${dayAndTime}.`,
   phamSimulatedOnThe: (what: Said, what2: Said) =>
     `Pham (1986): ${what}; simulated on the enthalpy: ${what2}. Band of both over air, packing and method; the slower counts. On flat pieces the formula reads up to a fifth longer.`,
   thisFreezerCannotDo: (cycleName: Said, temperature: Said) =>
-    `This freezer cannot do it: for ${cycleName} its air has to be ${temperature} or colder. In air of the target itself the core creeps towards it and never arrives.`,
+    `This freezer cannot do it. ${cycleName} needs air of ${temperature} or colder.`,
   couldCompleteAtThe: (cycleName: Said, dayAndTime: Said) =>
     `could: ${cycleName}, complete ${dayAndTime} at the slow end.`,
   thisFreezerCould: (cycleName: Said) => `This freezer could: ${cycleName}.`,
   aColderSetPoint: (temperature: Said) => `A colder set point could: ${temperature}.`,
-  aSupplierWhoFreezes: 'A supplier who freezes it and states temperature and time in writing could; so could the pan.',
+  aSupplierWhoFreezes: 'A supplier can freeze it and put temperature and time in writing. Or cook it.',
   cycle: 'Cycle',
   airItNeeds: 'Air it needs',
   completeLikelyToSlow: 'Complete, likely to slow',
@@ -92,14 +92,14 @@ export const freezeStart = /* @__PURE__ */ words({
   notInThisAir: 'not in this air',
   cutToTheCore: (length: Said) => `Cut to ${length}, the core would likely be there in 8 h.`,
   theClockStartsWhen:
-    'The clock starts when the core is at temperature, not when the door shuts. Salt, lime, vinegar, wasabi and spirits kill no worms. Guidance only: your local code decides.',
+    'The clock starts when the core is cold enough, not when the door shuts. Salt, lime, vinegar, wasabi and spirits kill no worms. Guidance only: your local code decides.',
   intoTheFreezerPieces: (what: Said) => `Into the freezer, ${what} pieces`,
   intoTheFreezer: 'Into the freezer',
-  reckonedAsOneBlock: 'reckoned as one block until you say',
+  reckonedAsOneBlock: 'taken as one block until you say',
   ofItsMeasuredDepth: 'of its measured depth',
   none: 'none',
   noAnswer: 'no answer',
-  giveTheThicknessAnd: 'Give the thickness, and the forecast stands here.'
+  giveTheThicknessAnd: 'Give the thickness to see the forecast.'
 });
 
 export const freezePage = /* @__PURE__ */ words({
@@ -143,13 +143,13 @@ export const freezeRecordOnePage = /* @__PURE__ */ words({
   gap: 'Gap',
   toUnknown: (dayAndTime: Said, dayAndTime2: Said) => `${dayAndTime} to ${dayAndTime2}: unknown`,
   excursion: 'Excursion',
-  upToTheHold: (dayAndTime: Said, temperature: Said) => `${dayAndTime}, up to ${temperature}; the hold started anew`,
+  upToTheHold: (dayAndTime: Said, temperature: Said) => `${dayAndTime}, up to ${temperature}; the clock started again`,
   itWasInNo: 'It was in no freezer of this house.',
   keptUntil: 'Kept until',
   daysBeyondTheLast: (keepDays: Said, what: Said, what2: Said, citation: Said) =>
     `${keepDays} days beyond the last service${what}${what2}. ${citation}.`,
   guidanceOnlyYourLocal:
-    'Guidance only: your local code and licensed practice decide. What stands here is read from the ledger as it is now.',
+    'Guidance only: your local code and licensed practice decide. This record is read from the ledger as it is now.',
   anUnnamedSupplier: 'an unnamed supplier',
   run: (number: Said) => `Run ${number}: `,
   notWrittenDown: 'not written down',
@@ -165,49 +165,49 @@ export const freezeRecordOnePage = /* @__PURE__ */ words({
   core: 'core',
   notServedYet: 'not served yet',
   whichWas: (dayAndTime: Said) => `, which was ${dayAndTime}`,
-  someOfItIs: '; some of it is still here, and every service moves this day'
+  someOfItIs: '; some of it is still here, and each service moves this day'
 });
 
 export const freezeThawPage = /* @__PURE__ */ words({
   thaw: 'Thaw',
-  nothingFrozenLiesHere: 'Nothing frozen lies here to be thawed.',
+  nothingFrozenLiesHere: 'Nothing frozen to thaw.',
   thawsIn: (name: Said, place: Said) => `${name} thaws in ${place}`,
   soFarSince: (dayAndTime: Said) => `so far, since ${dayAndTime}`,
   likelyThroughBetweenAnd: (until: Said, dayAndTime: Said, dayAndTime2: Said) =>
-    `Likely through ${until}, between ${dayAndTime} and ${dayAndTime2}. A probe in the middle decides.`,
-  byTheForecastThis: 'By the forecast this never thaws: the medium is too cold.',
+    `Likely through ${until}, between ${dayAndTime} and ${dayAndTime2}. Read the core to be sure.`,
+  byTheForecastThis: 'It never thaws like this: where it is, it is too cold.',
   fromItsSurfaceIs: (dayAndTime: Said) =>
-    `From ${dayAndTime} its surface is warm by the forecast: that time is spent from its warm hours. Dry it and put it in the cold as soon as it is through.`,
-  itLiesInA: (what: Said) => `It lies in a closed pack without oxygen. Open it ${what}.`,
+    `From ${dayAndTime} its surface is warm, and that counts as time in the warm. Dry it and put it in the cold as soon as it is through.`,
+  itLiesInA: (what: Said) => `It is in a closed pack without oxygen. Open it ${what}.`,
   warmHoursOfSpent: (duration: Said, duration2: Said) =>
-    `Warm hours: ${duration} of ${duration2} spent before this thaw is closed.`,
+    `Histamine hours: ${duration} of ${duration2} used before this thaw ends.`,
   dateMarkUntil: (dayAndTime: Said) => `Date mark: until ${dayAndTime}.`,
-  itIsThrough: 'It is through',
-  thawed: 'Thawed',
+  itIsThrough: 'Take it out of the thaw',
+  thawed: 'Take it out',
   weightAfter: 'Weight after',
-  beforeWhatIsMissing: (mass: Said) => `${mass} before; what is missing is drip, usually 1 to 5 %.`,
-  itWeighsThatHowever: 'It weighs that, however odd',
-  thawedFishHasAnother: 'Thawed fish has another date and another place:',
+  beforeWhatIsMissing: (mass: Said) => `${mass} before. The difference is drip, usually 1 to 5 %.`,
+  itWeighsThatHowever: 'It really weighs that',
+  thawedFishHasAnother: 'Thawed fish has a new date and place:',
   labelItAgain: 'label it again',
   thaw2: (name: Said) => `Thaw ${name}`,
-  beginTheThaw: 'Begin the thaw',
+  beginTheThaw: 'Start the thaw',
   openItFirstWithout:
-    'Open it first: without oxygen botulinum grows from 3.3 °C, and fish packed so and labelled to be kept frozen leaves its pack before a cold thaw (FDA Food Code 3-501.13(E)). Left closed it is not cleared for any route.',
-  underRunningWaterIt: 'Under running water it may stay closed only until it is through: open it at once then.',
-  itThawsClosedAll: 'It thaws closed all the same, and I answer for it',
+    'Open it first. Without oxygen botulinum grows from 3.3 °C; fish packed so comes out of its pack before a cold thaw (FDA Food Code 3-501.13(E)). Left closed it is not cleared at all.',
+  underRunningWaterIt: 'Under running water it may stay closed until it is thawed. Open it at once then.',
+  itThawsClosedAll: 'Thaw it closed all the same: I take responsibility',
   whenItIsThrough: 'When it is through',
   likely: 'likely',
   toDripAboutTo: (dayAndTime: Said, dayAndTime2: Said, what: Said, what2: Said, mass: Said, mass2: Said) =>
     `${dayAndTime} to ${dayAndTime2}. Drip about ${what} to ${what2} %, ${mass} to ${mass2}.`,
   itsSurfacePassesAfter: (temperature: Said, duration: Said, duration2: Said) =>
     `Its surface passes ${temperature} after ${duration}, while the middle still thaws: ${duration2} of warm time. Ready-to-eat portions may not pass 5 °C under water (FDA Food Code 3-501.13(B)): colder water, or thinner pieces.`,
-  atThatTemperatureIt: 'At that temperature it does not thaw in any useful time.',
+  atThatTemperatureIt: 'At that temperature it does not thaw in useful time.',
   coldAndSlowKeeps:
     'Cold and slow keeps water in the flesh. Thawed fish for raw service is dated from the day it is opened or thawed; frozen days do not count. Guidance only: your local code decides.',
-  atOnceAfterwards: 'at once afterwards',
+  atOnceAfterwards: 'as soon as it is thawed',
   fishSink: 'Fish sink',
   drawer: 'Drawer 1',
-  giveTheThicknessAnd: 'Give the thickness, and the forecast stands here.'
+  giveTheThicknessAnd: 'Give the thickness to see the forecast.'
 });
 
 export const forecastDrawing = /* @__PURE__ */ words({

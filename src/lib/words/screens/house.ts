@@ -9,9 +9,9 @@ export const housePage = /* @__PURE__ */ words({
   inspectionSheets: 'Inspection sheets',
   knifeWork: 'Knife work',
   howTheHouseIs: 'How the house is set',
-  setTheHouse: 'Set the house',
+  setTheHouse: 'Keep these settings',
   nameOfTheHouse: 'Name of the house',
-  ruleProfile: 'Rule profile',
+  ruleProfile: 'Rule book',
   timeZone: 'Time zone',
   businessDayEndsAt: 'Business day ends at (hour)',
   currency: 'Currency',
@@ -20,7 +20,7 @@ export const housePage = /* @__PURE__ */ words({
   shareOfIceDays: 'Share of ice days served raw',
   toTheFirstThird: '0.1 to 0.5: the first third to the first half is usual.',
   dateMarkDays: 'Date mark (days)',
-  atMostWhatThe: 'At most what the profile allows.',
+  atMostWhatThe: 'At most what the rule book allows.',
   highlySusceptibleGuestsAre: 'Highly susceptible guests are served here: no raw food',
   countFreezingFromThe: 'Count freezing from the core, even where the rule book counts from the air',
   addTheProbesAccuracy: 'Add the probe’s accuracy (±0.5 °C) to every freezer reading',
@@ -28,12 +28,13 @@ export const housePage = /* @__PURE__ */ words({
   inTheLedger: (id: Said) => `${id} in the ledger`,
   forget: 'Forget',
   forgetTheName: 'Forget the name',
-  theNameGoesWhat: (id: Said) => `The name goes; what was done stays under ${id}.`,
-  nobodyYetTheFirst: 'Nobody yet. The first person needs no one’s leave.',
+  theNameGoesWhat: (id: Said) => `The name goes. What was done stays in the ledger as ${id}.`,
+  nobodyYetTheFirst: 'Nobody yet. Add yourself first.',
   addAPerson: 'Add a person',
   light: 'Light',
   dim: 'Dim',
-  theHouseMayBe: (version: Said) => `${version}. The house may be stricter than its profile, never looser in silence.`,
+  theHouseMayBe: (version: Said) =>
+    `${version}. The house may be stricter than its rule book. Looser needs a name and a reason.`,
   freezeAtOrBelow: (what: Said, temperature: Said) => `Freeze${what} at or below ${temperature}`,
   takeInRefrigeratedFish: 'Take in refrigerated fish at or below',
   holdColdAtOr: 'Hold cold at or below',
@@ -54,17 +55,11 @@ export const housePage = /* @__PURE__ */ words({
   inches: 'inches',
   millilitres: 'millilitres',
   checkWithYourAuthority: ' · check with your authority',
-  solidAtThen: (temperature: Said) => ` solid at ${temperature}, then`,
-  mass: 'mass',
-  temperature: 'temperature',
-  length: 'length',
-  volume: 'volume'
+  solidAtThen: (temperature: Said) => ` solid at ${temperature}, then`
 });
 
 export const houseIngredientsPage = /* @__PURE__ */ words({
-  ingredients: 'Ingredients',
-  holds: 'holds',
-  mayhold: 'mayHold'
+  ingredients: 'Ingredients'
 });
 
 export const houseKnifePage = /* @__PURE__ */ words({
@@ -105,7 +100,7 @@ export const houseRulesPage = /* @__PURE__ */ words({
   houseAndSmallLetters: 'house- and small letters, such as house-counter',
   aCopyOf: 'A copy of',
   leaveAFieldEmpty: 'Leave a field empty to keep what the book says.',
-  iAnswerForIt: 'I answer for it where it is looser than its base',
+  iAnswerForIt: 'I take responsibility where it is looser than its base',
   rawFoodNotice: 'Raw-food notice',
   useTheseWords: 'Use these words',
   inTheHousesWords: 'In the house’s words',
@@ -165,7 +160,7 @@ export const houseSpeciesPage = /* @__PURE__ */ words({
   orNone: (word: Said) => `${word}; or none`,
   parasitesWhenWild: 'Parasites when wild',
   staysInTheLedger: 'Stays in the ledger, and on every verdict it touches.',
-  iAnswerForIt: 'I answer for it where it is looser than what ships',
+  iAnswerForIt: 'I take responsibility where it is looser than what ships',
   takeTheHousesValues: 'Take the house’s values back',
   touchASpeciesFor: 'Touch a species for its names, hazards, handling, look-alikes and sources.',
   asItIs: 'as it is',

@@ -3,7 +3,7 @@ import { words, type Said } from '../speech.ts';
 export const delivery = /* @__PURE__ */ words({
   deliveryFrom: (supplier: Said) => `Delivery from ${supplier}`,
   noLotYetFill: 'No lot yet. Fill in the first below; each is kept as soon as it is taken in.',
-  thatWasAllOf: 'That was all of it',
+  thatWasAllOf: 'Finish the delivery',
   closed: (dayAndTime: Said) => `Closed ${dayAndTime}.`,
   receiveSomethingElse: 'Receive something else',
   severalLotsInOne: 'Several lots in one delivery',
@@ -15,7 +15,7 @@ export const delivery = /* @__PURE__ */ words({
   stillOpen: 'Still open:',
   note: (reference: Said) => ` · note ${reference}`,
   vehicleAt: (typed: Said) => ` · vehicle at ${typed}`,
-  wants: (missingWord: Said) => `wants ${missingWord}`,
+  wants: (missingWord: Said) => `missing: ${missingWord}`,
   inspected: (decision: Said) => `Inspected: ${decision}`,
   inspect: 'Inspect'
 });
@@ -27,12 +27,12 @@ export const lookalikes = /* @__PURE__ */ words({
   noDrawingHereBy: 'no drawing here: by the seller’s paper only',
   whatWasSeen: 'What was seen',
   aSkinlessFilletHas:
-    'A skinless fillet has lost its marks: leave it unsettled, and the worst of the candidates counts. Crosses between kin (jacks, basses, salmonids) show marks of both.',
+    'A skinless fillet shows no marks. Leave it open: it is judged as the worst it may be. Crosses (jacks, basses, salmonids) show marks of both.',
   namedByAPaper: 'named by a paper'
 });
 
 export const lotForm = /* @__PURE__ */ words({
-  takeItIn: 'Take it in',
+  takeItIn: 'Receive it',
   whatIsIt: 'What is it',
   form: 'Form',
   pieces: 'Pieces',
@@ -77,13 +77,13 @@ export const speciesPick = /* @__PURE__ */ words({
   charIwashiLubina: 'char, iwashi, lubina …',
   isTheMarketName: (text: Said, length: Said) =>
     `“${text}” is the market name of ${length} species, and they are judged differently. Which one?`,
-  nothingThatSetsIt: 'nothing that sets it apart: origin and freezing decide',
+  nothingThatSetsIt: 'nothing sets it apart: origin and freezing decide',
   isNotInThe: (text: Said) => `“${text}” is not in the book. Try another name,`,
   describeIt: 'describe it',
   orSayWhatIt: ', or say what it may be.',
-  notSettledJudgedAs: 'Not settled: judged as the worst of these until somebody tells it by its marks.',
+  notSettledJudgedAs: 'Not settled. It is judged as the worst of these until somebody tells it by its marks.',
   not: (name: Said) => `Not ${name}`,
-  nameWhatItMay: 'Name what it may be; with no name at all it is cleared for nothing.',
+  nameWhatItMay: 'Name what it may be. Without any name it is never served.',
   iKnowWhatIt: 'I know what it is',
   nobodyCanSayWhat: 'Nobody can say what it is',
   itMayAlsoBe: 'It may also be',
@@ -91,10 +91,10 @@ export const speciesPick = /* @__PURE__ */ words({
 });
 
 export const receivePage = /* @__PURE__ */ words({
-  theVerdictSoFar: 'The verdict so far',
-  underPapersAreAttached: (profile: Said) => `Under ${profile}. Papers are attached on the lot’s page once it is in.`,
-  nameTheSpeciesAnd: 'Name the species, and its windows form here while you write.',
-  spinesAndGillPlates: 'Spines and gill plates cut. Cover a cut hand and glove it, or keep off raw work.',
+  theVerdictSoFar: 'What it may be served as',
+  underPapersAreAttached: (profile: Said) => `By ${profile}. Attach papers on the lot’s page once it is in.`,
+  nameTheSpeciesAnd: 'Name the species. Its windows show here while you write.',
+  spinesAndGillPlates: 'Spines and gill plates cut. Cover and glove a cut hand, or stay off raw work.',
   receiveLot: (what: Said) => `Receive lot ${what}`,
   receiveALot: 'Receive a lot'
 });
@@ -102,7 +102,7 @@ export const receivePage = /* @__PURE__ */ words({
 export const receiveNotePage = /* @__PURE__ */ words({
   takeInADelivery: 'Take in a delivery note',
   aTableWithHeadings:
-    'A table with headings: CSV, with commas, semicolons or tabs. It is read here first; nothing is written until you say so.',
+    'A table with headings (CSV: commas, semicolons or tabs). You see it first; nothing is kept until you say so.',
   theFile: 'The file',
   supplierWhereTheNote: 'Supplier, where the note names none',
   wildOrFarmedWhere: 'Wild or farmed, where not said',
@@ -111,10 +111,10 @@ export const receiveNotePage = /* @__PURE__ */ words({
   decimals: 'Decimals',
   orPasteIt: 'Or paste it',
   whatEachColumnIs: (what: Said) => `What each column is${what}`,
-  canBeTakenIn: (good: Said, what: Said, what2: Said) => `${good} ${what} can be taken in${what2}`,
+  canBeTakenIn: (good: Said, what: Said, what2: Said) => `${good} ${what} can be received${what2}`,
   row: 'Row',
   takeThemIn: 'Take them in',
-  takeTheGoodRows: (good: Said, bad: Said) => `Take the ${good} good rows, and leave the ${bad} broken ones`,
+  takeTheGoodRows: (good: Said, bad: Said) => `Receive the ${good} good rows, leave the ${bad} broken ones`,
   leaveItOut: 'leave it out',
   nobodySaid: 'nobody said',
   dayFirst: '9.3.2026, day first',

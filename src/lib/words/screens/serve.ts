@@ -11,15 +11,15 @@ export const dishForm = /* @__PURE__ */ words({
 });
 
 export const serveTabs = /* @__PURE__ */ words({
-  roomsOfService: 'Rooms of service',
+  roomsOfService: 'Service',
   serve: 'Serve',
   dishes: 'Dishes'
 });
 
 export const services = /* @__PURE__ */ words({
   servicesAhead: 'Services ahead',
-  takeItOff: 'Take it off',
-  noneIsPlannedName: 'None is planned. Name one, and what ages is told which service it will be ready for.',
+  takeItOff: 'Cancel it',
+  noneIsPlannedName: 'None is planned. Plan one, and the rack says what will be ready for it.',
   planIt: 'Plan it',
   service: 'Service',
   saturday: 'Saturday',
@@ -32,36 +32,36 @@ export const services = /* @__PURE__ */ words({
 export const servePage = /* @__PURE__ */ words({
   serve: 'Serve',
   traysOutOfThe: 'Trays out of the cold',
-  discardAt: (name: Said, mass: Said, clockTime: Said) => `${name}, ${mass} · discard at ${clockTime}`,
+  discardAt: (name: Said, mass: Said, clockTime: Said) => `${name}, ${mass} · bin at ${clockTime}`,
   nothingToServeYet: 'Nothing to serve yet.',
   left: 'left',
   whyAndItsPapers: 'Why, and its papers',
   outOfTheCold: (clockTime: Said, temperature: Said, clockTime2: Said) =>
-    `Out of the cold since ${clockTime} at ${temperature}, until ${clockTime2}. What comes off a tray does not go back to the cold.`,
-  trayReads: 'Tray reads',
+    `Out of the cold since ${clockTime} at ${temperature}, until ${clockTime2}. Nothing goes from a tray back to the cold.`,
+  trayReads: 'Read the tray',
   serveFromIt: 'Serve from it',
-  takenInForIt: (what: Said) => `Taken in for ${what}: it goes on no service.`,
+  takenInForIt: (what: Said) => `Taken in for ${what}. Not for guests.`,
   noRouteIsOpen: 'No route is open for this piece now.',
-  served: 'Served',
+  served: 'Serve',
   as: 'As',
   howMuch: 'How much',
   emptyMeansAllThat: 'Empty means all that is left.',
   dish: 'Dish',
   forAGuestWho: 'For a guest who is highly susceptible',
   notRawForGuests: 'Not raw for guests who are highly susceptible.',
-  putItOutUnder: 'Put it out under time control',
-  startItsClock: 'Start its clock',
+  putItOutUnder: 'Put it on a tray, by the clock',
+  startItsClock: 'Put it on a tray',
   tray: 'Tray',
   counterTrayLeft: 'Counter tray, left',
   clock: 'Clock',
   coreNow: 'Core now',
-  discard: 'Discard',
+  discard: 'Bin',
   binIt: 'Bin it',
   timeIsUpTrim: 'time is up, trim, dropped …',
   emptyMeansAllOf: 'Empty means all of it.',
-  discardIt: 'Discard it',
+  discardIt: 'Bin it',
   staffTraining: 'staff training',
-  theOwnTable: 'the own table',
+  theOwnTable: 'the staff meal',
   neverAbove: (temperature: Said) => `, never above ${temperature}`
 });
 

@@ -21,22 +21,22 @@ export const keys = /* @__PURE__ */ words({
 export const reasons = /* @__PURE__ */ words({
   of: (lots: Said) => `Of ${lots}:`,
   ifText: (candidate: Said) => `If ${candidate}:`,
-  ownedBy: (names: Said, dayAndTime: Said, reason: Said) => `Owned by ${names}, ${dayAndTime}: “${reason}”`,
+  ownedBy: (names: Said, dayAndTime: Said, reason: Said) => `${names} took responsibility, ${dayAndTime}: “${reason}”`,
   allowedBy: (by: Said, reason: Said) => `Allowed by ${by}, ${reason}`,
-  correctedSinceByWho: 'Corrected since, by who wrote it or by striking it out. It counts all the same.',
-  wouldChangeIt: (wouldChange: Said) => `Would change it: ${wouldChange}`,
+  correctedSinceByWho: 'Corrected since. What was read first counts all the same.',
+  wouldChangeIt: (wouldChange: Said) => `What would change it: ${wouldChange}`,
   checkWithYourAuthority: '· check with your authority',
   entry: (seq: Said) => `entry ${seq}`,
   entriesInAll: (length: Said) => `· ${length} entries in all`,
-  shutsForEver: 'Shuts for ever',
-  holdsBack: 'Holds back',
+  shutsForEver: 'Never',
+  holdsBack: 'Missing',
   readItBy: 'Read it by',
-  owned: 'Owned',
+  owned: 'By responsibility',
   allowed: 'Allowed',
   allRoutes: 'all routes',
   opens: 'Opens',
   closes: 'Closes',
-  stands: 'Stands'
+  stands: 'In order'
 });
 
 export const rootError = /* @__PURE__ */ words({
@@ -53,13 +53,13 @@ export const rootLayout = /* @__PURE__ */ words({
   emberTide2: 'Ember Tide',
   find: 'Find',
   keys: 'Keys',
-  notConnectedShowingWhat: 'Not connected: showing what was last known',
+  notConnectedShowingWhat: 'Not connected. You see what was last known.',
   whoIsHere: 'Who is here',
   nobodyYet: 'Nobody yet',
   set: 'Set',
-  theRecordIsRead: 'The record is read-only. Nothing can be written until that is mended.',
+  theRecordIsRead: 'The record cannot be written to. You can read everything, but keep nothing until that is mended.',
   thisMachinesClockReads: (duration: Said) =>
-    `This machine’s clock reads ${duration} earlier than the newest entry of the ledger. Set it right: windows shown here may stand open too long.`,
+    `Set this machine’s clock: it is ${duration} behind the newest entry of the ledger. Until then windows may look open too long.`,
   guidanceForTrainedStaff:
     'Guidance for trained staff. Your local code, your competent authority and licensed practice decide.'
 });
@@ -67,20 +67,19 @@ export const rootLayout = /* @__PURE__ */ words({
 export const nowPage = /* @__PURE__ */ words({
   now: 'Now',
   theBoardsAreClear: 'The boards are clear',
-  noFishInThe:
-    'No fish in the house yet. Its first box starts everything: windows, clocks and the tide chart grow from it.',
-  nobodyIsOnThe: 'Nobody is on the list yet either:',
+  noFishInThe: 'No fish in the house yet. Receive the first box: its windows and clocks start here.',
+  nobodyIsOnThe: 'Nobody is on the list yet:',
   addYourselfInHouse: 'add yourself in House',
   first: 'first.',
-  handsNow: 'Hands now',
-  nothingWantsHandsIn: 'Nothing wants hands in the next hours.',
+  handsNow: 'To do now',
+  nothingWantsHandsIn: 'Nothing to do in the next hours.',
   since: (moment: Said) => `since ${moment}`,
-  lasts: 'lasts',
-  answer: 'answer',
-  layThere: (pieces: Said, what: Said) => `${pieces} ${what} lay there`,
-  nothingLayThere: 'nothing lay there',
+  lasts: 'goes on',
+  answer: 'deal with it',
+  layThere: (pieces: Said, what: Said) => `${pieces} ${what} inside`,
+  nothingLayThere: 'nothing inside',
   upTo: (temperature: Said) => `, up to ${temperature}`,
-  waits: 'waits',
+  waits: 'waiting',
   since2: 'since',
   at: 'at',
   onlyWhatIsNear: 'Only what is near',
