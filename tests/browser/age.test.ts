@@ -111,7 +111,7 @@ describe('the ageing rack', () => {
     expect(new Set(widths).size).to.be.greaterThan(2);
     // 6 % at about 1.2 % a day: Saturday, the fifth day, finds it ready.
     expect(await page.textContent(`[data-row="${first}"] [data-for]`)).to.contain('ready');
-    expect(await page.textContent(`[data-row="${first}"] [data-advice]`)).to.contain('Pull for Saturday');
+    expect(await page.textContent(`[data-row="${first}"] [data-advice]`)).to.contain('Take it out for Saturday');
     expect(await page.textContent('[data-cost]')).to.contain('70 g gone');
     await tabTo(page, 'form[data-operation="end-age"] [name="massAfter"]');
     await page.keyboard.type('1929');
@@ -185,7 +185,7 @@ describe('the ageing rack', () => {
     await page.waitForSelector('[data-stopped]:has-text("Smell off")');
     expect(await page.textContent(`[data-row="${second}"] [data-advice]`)).to.contain('Never');
     await visit(page, `${bench.house.url}/`);
-    await page.waitForSelector('text=Off the rack: smell off');
+    await page.waitForSelector('text=Take it out of the rack: smell off');
     await visit(page, `${bench.house.url}/piece/${second}`);
     expect(await page.textContent('[data-route="raw"]')).to.contain('Closed');
     quiet(/422|ERR_INCOMPLETE_CHUNKED|ERR_NETWORK_CHANGED/);

@@ -163,7 +163,7 @@ describe('breaking down at the bench', () => {
       expect(rest).to.be.within(0, 8);
       await page.waitForSelector('[data-closes="true"]');
       await send(page, 'close-board', { place: 'Drawer 2', core: '2.8' });
-      await page.waitForSelector('text=board closed');
+      await page.waitForSelector('text=board finished');
       const view = (await (await fetch(`${house.url}/api/v1/boards/${piece}`)).json()) as {
         taken: { part: string; grams: number; place: string; cost: { in: number } }[];
         piece: { gone: { how: string } };
@@ -199,7 +199,7 @@ describe('breaking down at the bench', () => {
         await off(page, ++count);
       }
       await send(page, 'close-board', {});
-      await page.waitForSelector('text=board closed');
+      await page.waitForSelector('text=board finished');
       quiet(STREAM_ENDED);
       await close();
     });
@@ -214,7 +214,7 @@ describe('breaking down at the bench', () => {
     await page.waitForSelector('[role="alert"]:has-text("2688 g are not weighed yet")');
     expect(await form(page, 'close-board').locator('[name="place"]').inputValue()).to.equal('Drawer 2');
     await send(page, 'close-board', { gapReason: 'the rest went to the fishmonger’s cat' });
-    await page.waitForSelector('text=board closed');
+    await page.waitForSelector('text=board finished');
     expect(await page.textContent('main')).to.contain('fishmonger’s cat');
     await close();
   });
@@ -345,7 +345,7 @@ describe('breaking down at the bench', () => {
     const pixels = Uint8ClampedArray.from(grey.flatMap((level) => [level, level, level, 255]));
     expect(jsQR(pixels, width, height)?.data).to.equal(`${house.url}/piece/${piece}`);
     await form(page, 'print-labels').locator('button[type="submit"]').click();
-    await page.waitForSelector('text=Done, and in the ledger');
+    await page.waitForSelector('text=Done. It is in the ledger');
     expect(readFileSync(join(printed.path, '0001-labels-1.pdf')).subarray(0, 5).toString()).to.equal('%PDF-');
     const entries = (await (await fetch(`${house.url}/api/v1/ledger?subject=piece:${piece}`)).json()) as {
       entries: { kind: string; body: { job?: string } }[];

@@ -113,7 +113,7 @@ describe('cold places, freezers and their logs', () => {
       await page.waitForTimeout(1500);
     }
     await page.waitForSelector('[data-excursion]');
-    await page.waitForSelector('text=The hold started anew');
+    await page.waitForSelector('text=The clock starts again');
     stop();
     const now = await open('/');
     await now.page.waitForSelector('[data-excursion="hold"]');

@@ -190,7 +190,7 @@ describe('the cure bench', () => {
     await reach('summary:has-text("Pause it")');
     await page.keyboard.press('Enter');
     await reach('form [name="change"]');
-    await page.keyboard.type('lift');
+    await page.keyboard.type('take');
     await submit('change-cure');
     await page.waitForSelector('[data-stage]:has-text("paused")');
     await later(2);

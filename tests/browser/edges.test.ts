@@ -314,7 +314,7 @@ describe('nothing in it yet, and names without end', () => {
     expect(await page.textContent('.halves')).to.contain('parasites other than trematodes');
     await page.selectOption('.ask select', 'us-fc');
     await page.click('.ask button');
-    await page.waitForSelector('text=Leaned on us-fc');
+    await page.waitForSelector('text=By US Food Code');
     expect(await page.textContent('.halves')).to.not.contain('trematodes');
     await watched.close();
   });

@@ -130,7 +130,7 @@ describe('one fish from the door to the plate', () => {
     await page.waitForSelector('text=185 g');
     await moveClock(house.url, 4);
     await at('/');
-    expect(await page.textContent('.queue')).to.contain('Discard Counter left');
+    expect(await page.textContent('.queue')).to.contain('Bin Counter left');
     await at('/serve?piece=ARC-0309-1-B');
     expect(await page.textContent('main')).to.contain('No route is open for this piece now');
     await send(page, 'discard-piece', { reason: 'time is up' });
@@ -211,7 +211,7 @@ describe('one fish from the door to the plate', () => {
     await at('/ledger?lot=HAL-0310-1');
     await page.click('tr:has-text("Cure started") >> text=Correct');
     await send(page, 'amend-entry', { void: true, reason: 'the wrong piece' });
-    await page.waitForSelector('[role="alert"]:has-text("Tick that you own it")');
+    await page.waitForSelector('[role="alert"]:has-text("Tick that you take responsibility")');
     await form(page, 'amend-entry').locator('[name="ownWidening"]').check();
     await form(page, 'amend-entry').locator('button[type="submit"]').click();
     await page.waitForSelector('text=responsibility taken');

@@ -199,11 +199,11 @@ describe('receiving and judging', () => {
     const { page, quiet, close } = await open(`/piece/${piece}`);
     expect(await page.textContent('main')).to.contain('the day of catch or harvest is not known');
     const own = form(page, 'own-exception');
-    await page.click('summary:has-text("Answer for an exception")');
+    await page.click('summary:has-text("Take responsibility for an exception")');
     await own.locator('fieldset label:has-text("Cured") input').check();
     await send(page, 'own-exception', { reason: 'The boat told me by phone: Sunday.' });
     await own.locator('[role="alert"]').waitFor();
-    expect(await own.locator('[role="alert"]').textContent()).to.contain('Tick that you own it');
+    expect(await own.locator('[role="alert"]').textContent()).to.contain('Tick that you take responsibility');
     await send(page, 'own-exception', { own: true });
     await until(page, 'cured', 'open');
     expect(await state(page, 'raw')).to.equal('not-cleared');
@@ -232,7 +232,7 @@ describe('receiving and judging', () => {
     await until(page, 'raw', 'open');
     await page.click('summary:has-text("last-served date")');
     await send(page, 'close-tag', { lastServedOn: '2026-03-09' });
-    await page.waitForSelector('text=the tag is kept until 2026-06-07');
+    await page.waitForSelector('text=Keep the tag until Sun, 7 Jun 2026');
     await close();
   });
 
@@ -300,12 +300,12 @@ describe('receiving and judging', () => {
     await page.selectOption('[name="dateOrder"]', 'dmy');
     await page.fill('[name="supplier"]', 'Kelda Bay Boats');
     await page.click('button:has-text("Read it")');
-    await page.waitForSelector('text=33 rows can be taken in, 7 are broken');
+    await page.waitForSelector('text=33 rows can be received, 7 are broken');
     expect(await page.locator('tr.broken').count()).to.equal(BROKEN.size);
     expect(await page.textContent('main')).to.contain('"white tuna" is the market name of several species');
     await page.selectOption('[name="column Temp"]', '');
     await page.click('button:has-text("Read it again")');
-    await page.waitForSelector('text=34 rows can be taken in, 6 are broken');
+    await page.waitForSelector('text=34 rows can be received, 6 are broken');
     await page.click('text=Take them in');
     await page.waitForSelector('[role="alert"]:has-text("6 rows are broken")');
     expect(await lots()).to.equal(before);
@@ -327,7 +327,7 @@ describe('receiving and judging', () => {
     const cell = (profile: string) =>
       page.locator(`[data-profile="${profile}"] [data-route="raw"]`).getAttribute('data-state');
     expect([await cell('us-fc'), await cell('eu'), await cell('jp')]).to.deep.equal(['not-cleared', 'open', 'open']);
-    expect(await page.textContent('.compare')).to.contain('Only so under US Food Code');
+    expect(await page.textContent('.compare')).to.contain('Only under US Food Code');
     await close();
   });
 
@@ -340,9 +340,9 @@ describe('receiving and judging', () => {
     await page.selectOption('[name="purpose"]', 'own-table');
     await send(page, 'receive-lot', {});
     await page.waitForURL('**/piece/POL-*');
-    expect(await page.textContent('main')).to.contain('It goes on no service');
+    expect(await page.textContent('main')).to.contain('Not for guests');
     await page.click('nav.benches a:has-text("Serve")');
-    await page.waitForSelector('.trouble:has-text("it goes on no service")');
+    await page.waitForSelector('.trouble:has-text("Not for guests")');
     expect(await form(page, 'serve-piece').count()).to.equal(0);
     await close();
   });

@@ -89,7 +89,7 @@ describe('bad input, two tabs, and trouble', () => {
     const { page, close } = await open(`/piece/${NEW_CHAR}`);
     await page.context().setOffline(true);
     await send(page, 'read-cold', { reading: '2.5', place: 'Drawer 9' });
-    await page.waitForSelector('text=It did not reach the house');
+    await page.waitForSelector('text=Not sent: no connection');
     expect(await page.inputValue('form[data-operation="read-cold"] [name="place"]')).to.equal('Drawer 9');
     await page.context().setOffline(false);
     await send(page, 'read-cold', {});
@@ -221,8 +221,8 @@ describe('a record that may not be written to, and a clock set back', () => {
       await signIn(watched.page, house.url, 'p1');
       await visit(watched.page, `${house.url}/piece/${NEW_CHAR}`);
       const text = await watched.page.textContent('body');
-      expect(text).to.contain('The record is read-only');
-      expect(text).to.contain('earlier than the newest entry of the ledger');
+      expect(text).to.contain('The record cannot be written to');
+      expect(text).to.contain('behind the newest entry of the ledger');
       await send(watched.page, 'read-cold', { reading: '2' });
       await watched.page.waitForSelector('[role="alert"]:has-text("Nothing was saved")');
     } finally {

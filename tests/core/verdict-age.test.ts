@@ -383,7 +383,7 @@ describe('what the record makes of it', () => {
     ]);
     const [stop, ...others] = tasks([hung(4), smellsOff(52)], 53);
     expect(others).to.deep.equal([]);
-    expect(taskWords(stop!)).to.equal('Off the rack: smell off');
+    expect(taskWords(stop!)).to.equal('Take it out of the rack: smell off');
     expect(tasks([hung(4), off(50)], 53)).to.deep.equal([]);
   });
 });

@@ -75,7 +75,7 @@ describe('words', () => {
   it('every kind of entry and every task has a name', () => {
     for (const kind of Object.keys(EVENT_KINDS)) expect(kindWords(kind)).to.not.equal(kind);
     expect(taskWords({ code: 'paper-missing', seen: { missing: 'shellfish.no-tag' } })).to.equal(
-      'Wanted: shellfish tag'
+      'Missing: shellfish tag'
     );
   });
   it('an entry reads as it was typed, with its units', () => {

@@ -51,7 +51,7 @@
           </p>{/if}
         {#if wouldChange(reason)}<p class="change">{t.wouldChangeIt(wouldChange(reason) ?? '')}</p>{/if}
         <p class="soft small">
-          {reason.rule.citation}{#if reason.rule.check}
+          <cite>{reason.rule.citation}</cite>{#if reason.rule.check}
             {t.checkWithYourAuthority}{/if} · {reason.routes.length === 5
             ? t.allRoutes
             : reason.routes.map((route) => ROUTE_WORDS[route].toLowerCase()).join(', ')}

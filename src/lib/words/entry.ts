@@ -1,3 +1,4 @@
+import { words } from './speech.ts';
 import * as say from './say.ts';
 import type { RecordEvent } from '../core/record/events.ts';
 import { LOOK_FIELDS } from '../core/activity/age/lists.ts';
@@ -21,11 +22,11 @@ const SILENT = new Set(
 const SHARES = new Set(['target', 'rawShareOfIceDays', 'humidity']);
 const MOMENTS = new Set(['from', 'to', 'at']);
 /** What a key means where it is not a lot that is spoken of. */
-const OF_LOGS: Readonly<Record<string, string>> = {
+const OF_LOGS: Readonly<Record<string, string>> = /* @__PURE__ */ words({
   count: 'readings',
   source: 'came',
   clockOffsetSeconds: 'clock put right by'
-};
+});
 
 function number(key: string, value: number): string {
   if (MOMENTS.has(key)) return say.dayAndTime(value);

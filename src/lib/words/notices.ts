@@ -119,7 +119,9 @@ export const TOLD_WORDS = /* @__PURE__ */ words({
   with: (sauce: string) => `With ${sauce}, tell:`,
   dishToo: 'And what the dish adds (soy, sesame, flour, egg, the frying oil).'
 } as const);
-export const ALSO_HINT = 'From the list, with commas between; what they hold is told with the fish.';
+export const ALSO_WORDS = /* @__PURE__ */ words({
+  hint: 'From the list, with commas between; what they hold is told with the fish.'
+});
 
 /** What is said around ingredients while they are typed. */
 export const INGREDIENT_FIELD_WORDS = /* @__PURE__ */ words({

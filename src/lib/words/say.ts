@@ -100,6 +100,12 @@ export const percent = (share: number): string => {
   return `${exactly(share * 100, places)}\u00a0%`;
 };
 
+/** Per cent that were counted as such: a hundredth under one, a tenth under ten, whole above. */
+export const points = (percent: number): string => {
+  const size = Math.abs(percent);
+  return `${exactly(percent, size < 0.995 ? 2 : size < 9.95 ? 1 : 0)}\u00a0%`;
+};
+
 /** Cents in the currency of the lot. */
 export const money = (cents: number, currency: string): string => {
   const known = /^[A-Z]{3}$/.test(currency) ? currency : 'EUR';

@@ -162,7 +162,7 @@
             <tr>
               <td
                 >{limit.what}<br /><span class="soft small"
-                  >{limit.of.citation}{limit.of.check ? t.checkWithYourAuthority : ''}</span
+                  ><cite>{limit.of.citation}</cite>{limit.of.check ? t.checkWithYourAuthority : ''}</span
                 ></td
               >
               <td class="nowrap"><b>{limit.figure}</b></td>
@@ -170,7 +170,7 @@
           {/each}
         </tbody>
       </Table>
-      <p class="soft small">{t.theHouseMayBe(profile.version)}</p>
+      <p class="soft small">{t.theHouseMayBe(profile.name)}</p>
     </section>
   </div>
 </div>

@@ -101,17 +101,17 @@
             {#if entry.kind === 'entry.amended' && entry.body.widens.length > 0}<b class="owned">{t.ownedException}</b
               >{/if}
             <Fold class="small" title={kindWords(entry.kind)}>
-              <p class="soft words">{entryWords(entry).join(' · ')}</p>
+              <p class="soft words" translate="no">{entryWords(entry).join(' · ')}</p>
             </Fold>
             {#if amendedBy.has(entry.seq)}<span class="small">{t.amendedByEntry(amendedBy.get(entry.seq) ?? '')}</span
               >{/if}
           </td>
-          <td class:code={/^(lot|piece|delivery):/.test(entry.subject)}
+          <td translate="no" class:code={/^(lot|piece|delivery):/.test(entry.subject)}
             >{#if link}<a class="link" href={link}>{entry.subject.split(':')[1]}</a>{:else}{entry.subject.split(
                 ':'
               )[1] ?? entry.subject}{/if}</td
           >
-          <td>{names[entry.actor] ?? entry.actor.replace(/^device:/, 'logger ')}</td>
+          <td translate="no">{names[entry.actor] ?? entry.actor.replace(/^device:/, '')}</td>
           <td class="no-print">
             {#if entry.amendable}
               <Button aria-expanded={open === entry.seq} onclick={() => (open = open === entry.seq ? null : entry.seq)}

@@ -36,7 +36,7 @@ describe('pull now, Saturday, or never', () => {
     expect(advice).to.include({ what: 'service', code: 'ready-for' });
     expect(advice.service!.name).to.equal('Saturday');
     expect(advice.sittings.map(({ fit }) => fit)).to.deep.equal(['under', 'ready', 'ready']);
-    expect(adviceWords(advice)).to.equal('Pull for Saturday');
+    expect(adviceWords(advice)).to.equal('Take it out for Saturday');
   });
   it('now, where it is ready and no service ahead would find it so, or it has lost too much already', () => {
     expect(pullAdvice({ ...asked, sittings: [], ...losing(0.1) }).code).to.equal('ready-no-service');

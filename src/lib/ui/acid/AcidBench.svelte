@@ -1,4 +1,5 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
   import { common } from '$lib/words/screens/common.ts';
   import { acidBench as t } from '$lib/words/screens/acid.ts';
   import Button from '$lib/ui/kit/Button.svelte';
@@ -11,7 +12,7 @@
   import type { PieceView } from '$lib/server/views/piece.ts';
   import { openAcidWorker } from '$lib/workers/acid.ts';
   import { untrack } from 'svelte';
-  import { ALSO_HINT } from '$lib/words/notices.ts';
+  import { ALSO_WORDS } from '$lib/words/notices.ts';
   import IngredientsField from '../controls/IngredientsField.svelte';
   import { page } from '$app/state';
   import Beside from '../plan/Beside.svelte';
@@ -82,7 +83,7 @@
         ingredients={page.data.house.ingredients}
         at={page.data.now}
         placeholder={first.words.also.placeholder}
-        hint={ALSO_HINT}
+        hint={ALSO_WORDS.hint}
       />
     </OperationForm>
   </section>
@@ -115,7 +116,7 @@
       <AcidFigures {result} band={one!.band} settings={shown} />
       <p class="soft" data-taught>
         {piece.runs > 0
-          ? t.forecastAtOfThe(piece.pace.toFixed(2), piece.runs, piece.runs === 1 ? 'run' : 'runs')
+          ? t.forecastAtOfThe(say.exactly(piece.pace, 2), piece.runs, piece.runs === 1 ? 'run' : 'runs')
           : t.forecastWithPublishedRanges}
       </p>
       <p class="still" data-still-raw>

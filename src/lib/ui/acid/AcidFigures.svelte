@@ -85,7 +85,11 @@
           : t.yesFromAboutOn(ml(result.coverMl), isFlat ? t.fleshSideDownMm : '')}</td
       >
     </tr>
-    <tr><td>{t.phAcidItCan}</td><td>{t.molHL(result.liquid.pH.toFixed(1), result.liquid.available.toFixed(2))}</td></tr>
+    <tr
+      ><td>{t.phAcidItCan}</td><td
+        >{t.molHL(say.exactly(result.liquid.pH, 1), say.exactly(result.liquid.available, 2))}</td
+      ></tr
+    >
     {#each fruits as fruit (fruit.id)}
       <tr><td>{t.toSqueeze}</td><td>{t.toBeSure(fruit.likely, LIQUID_WORDS[fruit.id] ?? '', fruit.enough)}</td></tr>
     {/each}

@@ -121,7 +121,7 @@
           say.clockTime(check.at),
           names[check.by] ?? check.by,
           say.length(check.rawMm),
-          check.pace >= 1 ? t.timesAsFast(check.pace.toFixed(2)) : t.atOfItsPace(check.pace.toFixed(2)),
+          check.pace >= 1 ? t.timesAsFast(say.exactly(check.pace, 2)) : t.atOfItsPace(say.exactly(check.pace, 2)),
           check.note ? ` (${check.note})` : ''
         )}
       </p>

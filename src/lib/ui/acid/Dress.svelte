@@ -6,7 +6,7 @@
   import { page } from '$app/state';
   import { toldTogether, type Told } from '$lib/core/ingredients/ingredient.ts';
   import { namesOf } from '$lib/core/codes/allergens.ts';
-  import { ALSO_HINT, TOLD_WORDS, toldLine } from '$lib/words/notices.ts';
+  import { ALSO_WORDS, TOLD_WORDS, toldLine } from '$lib/words/notices.ts';
   import IngredientsField from '../controls/IngredientsField.svelte';
   import { untrack } from 'svelte';
   import Field from '../controls/Field.svelte';
@@ -82,7 +82,7 @@
       ingredients={page.data.house.ingredients}
       at={page.data.now}
       placeholder={t.redOnionCoriander}
-      hint={ALSO_HINT}
+      hint={ALSO_WORDS.hint}
     />
     {#if chosen}
       <p data-sauce-allergens>

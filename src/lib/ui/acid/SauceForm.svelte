@@ -1,4 +1,5 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
   import { common } from '$lib/words/screens/common.ts';
   import { sauceForm as t } from '$lib/words/screens/acid.ts';
   import { SAUCE_KINDS, type SauceBody } from '$lib/core/activity/acid/sauce-body.ts';
@@ -14,7 +15,7 @@
   let { id = '', sauce = null }: { id?: string; sauce?: SauceBody | null } = $props();
   const EXAMPLE = t.limeJuiceOliveOil;
   const start = untrack(() => sauce);
-  const rate = start ? String(Number((start.rate * 100).toFixed(2))) : '';
+  const rate = start ? String(say.number(start.rate * 100, 2)) : '';
 </script>
 
 <OperationForm operation="set-sauce" subject={id} submit={id ? t.keepAsTheNext : t.writeItIntoThe} also={{ id }}>

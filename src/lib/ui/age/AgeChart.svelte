@@ -23,7 +23,7 @@
     name: t.theWeightsAsA,
     head: [t.day, t.weight, t.lost],
     rows: weights.map(({ day, grams, odd }) => [
-      day.toFixed(1),
+      say.exactly(day, 1),
       say.mass(grams),
       odd ? t.leftOutItDoes : say.percent(1 - grams / weights[0]!.grams)
     ])

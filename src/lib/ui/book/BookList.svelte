@@ -30,7 +30,7 @@
       page.goodFor,
       page.version > 1 ? t.version(page.version) : '',
       page.own ? t.theHouses : '',
-      page.notes > 0 ? `${page.notes} ${page.notes === 1 ? 'note' : 'notes'}` : ''
+      page.notes > 0 ? t.notes(page.notes) : ''
     ]
       .filter(Boolean)
       .join(' · ');

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
   import { pageChanges as t } from '$lib/words/screens/book.ts';
   /** What is different from the version before, in grams. */
   let { changes, per }: { changes: readonly { readonly what: string; readonly grams: number }[]; per: string } =
@@ -9,7 +10,9 @@
   <p class="soft" data-changes>
     {t.againstTheVersionBefore(
       per,
-      changes.map(({ what, grams }) => `${what} ${grams > 0 ? '+' : '−'}${Math.abs(grams).toFixed(1)} g`).join(', ')
+      changes
+        .map(({ what, grams }) => `${what} ${grams > 0 ? '+' : '−'}${say.exactly(Math.abs(grams), 1)} g`)
+        .join(', ')
     )}
   </p>
 {/if}

@@ -18,7 +18,7 @@
     taking: boolean;
     sensors: readonly { readonly id: string; readonly name: string }[];
   } = $props();
-  const count = (value: number) => value.toLocaleString('en-GB');
+  const count = (value: number) => say.number(value, 0);
 </script>
 
 {#if run.job}

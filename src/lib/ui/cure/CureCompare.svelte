@@ -43,7 +43,7 @@
   } = $props();
 
   let shownAt = $state(47);
-  const percent = (value: number) => `${value.toFixed(value < 1 ? 2 : 1)} %`;
+  const percent = say.points;
   const after = (hours: number | null) => (hours === null ? t.notWithinWhatWas : say.span(hours * 3600));
   const plans = $derived(
     [one, two].map((simulation) => {
@@ -86,7 +86,7 @@
     { name: t.evenedOut, of: ({ result }) => after(result.evenHours) },
     { name: t.weightAfter, of: ({ result }) => say.mass(result.end.gramsAfter) },
     { name: t.waterPhaseSaltLeast, of: ({ result, band }) => withBand(result.end.leastWps, band?.leastWps) },
-    { name: t.waterActivity, of: ({ result }) => result.meanWaterActivity.toFixed(3) },
+    { name: t.waterActivity, of: ({ result }) => say.exactly(result.meanWaterActivity, 3) },
     {
       name: t.risk,
       of: ({ notes }) => notes.map(({ code, seen }) => sentence({ code, seen }, page.data.house.units)).join(' ')

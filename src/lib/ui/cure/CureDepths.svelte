@@ -36,7 +36,7 @@
       .x((_, index) => x((index + 0.5) / (curves[0]?.salt.length ?? 1)))
       .y((salt) => y(salt))
   );
-  const percent = (value: number) => `${value.toFixed(value < 1 ? 2 : 1)} %`;
+  const percent = say.points;
 </script>
 
 <ChartFrame

@@ -11,7 +11,7 @@
   import type { CureSubject } from '$lib/core/bench/cure/settings.ts';
   import { CANNOT_TELL, SCHOOL_WORDS } from '$lib/words/cure.ts';
   import { page } from '$app/state';
-  import { ALSO_HINT } from '$lib/words/notices.ts';
+  import { ALSO_WORDS } from '$lib/words/notices.ts';
   import IngredientsField from '../controls/IngredientsField.svelte';
   import PlanField from '../plan/PlanField.svelte';
   import type { CureDraft } from './draft.svelte.ts';
@@ -135,7 +135,7 @@
       Math.round(brine.gramsPerLitreOfWater),
       Math.round(brine.gramsPerKilogram),
       Math.round(brine.salometer),
-      brine.density.toFixed(3)
+      say.exactly(brine.density, 3)
     )}
   </p>
 {/if}
@@ -176,7 +176,7 @@
     at={page.data.now}
     bind:value={draft.texts.also}
     placeholder={draft.words.also.placeholder}
-    hint={ALSO_HINT}
+    hint={ALSO_WORDS.hint}
   />
 {/if}
 <Fold title={t.whereCooksDisagree}>

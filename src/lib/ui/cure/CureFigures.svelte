@@ -11,7 +11,7 @@
     $props();
 
   const band = $derived(simulation.band);
-  const percent = (value: number) => `${value.toFixed(value < 1 ? 2 : 1)} %`;
+  const percent = say.points;
   const range = (of: { low: number; high: number } | undefined, show: (value: number) => string) =>
     of ? t.to(show(of.low), show(of.high)) : simulation.banding ? 'drawing …' : '…';
   const grams = (value: number) => say.mass(value);
@@ -62,7 +62,7 @@
         <td colspan="2" data-thin>{after(thin.finishHours)}</td>
       </tr>
     {/if}
-    <tr><td>{t.waterActivityOnAverage}</td><td colspan="2">{result.meanWaterActivity.toFixed(3)}</td></tr>
+    <tr><td>{t.waterActivityOnAverage}</td><td colspan="2">{say.exactly(result.meanWaterActivity, 3)}</td></tr>
   </tbody>
 </Table>
 {#if simulation.banding}

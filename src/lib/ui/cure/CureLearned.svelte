@@ -1,4 +1,5 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
   import { cureLearned as t } from '$lib/words/screens/cure.ts';
   import ChartFrame from '../charts/ChartFrame.svelte';
   import { scaleLinear } from 'd3';
@@ -55,8 +56,8 @@
           >{t.forecastMeasured(
             point.name,
             point.piece,
-            point.forecast.likely.toFixed(1),
-            point.measured.toFixed(1)
+            say.exactly(point.forecast.likely, 1),
+            say.exactly(point.measured, 1)
           )}</title
         >
       </circle>

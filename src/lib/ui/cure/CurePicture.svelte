@@ -88,8 +88,8 @@
     }
     return result.stages.at(-1)!.id;
   });
-  const hours = (value: number) => (value < 3 ? `${Math.round(value * 60)} min` : `${value.toFixed(1)} h`);
-  const percent = (value: number) => `${value.toFixed(value < 1 ? 2 : 1)} %`;
+  const hours = (value: number) => (value < 3 ? `${Math.round(value * 60)} min` : `${say.exactly(value, 1)} h`);
+  const percent = say.points;
   const said = $derived(
     t.afterAtTheFace(
       hours(frame.hours),

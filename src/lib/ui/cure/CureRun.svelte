@@ -69,7 +69,7 @@
     return later < 0 ? result.frames.length - 1 : later;
   });
   const forecast = $derived(running.now.forecast);
-  const percent = (value: number) => `${value.toFixed(value < 1 ? 2 : 1)} %`;
+  const percent = say.points;
   const range = (band: { low: number; high: number }) => t.to(percent(band.low), percent(band.high));
   const options = (words: Readonly<Record<string, string>>) =>
     Object.entries(words).map(([value, name]) => ({ value, name }));

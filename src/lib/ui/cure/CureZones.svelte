@@ -7,7 +7,7 @@
   /** Zone by zone from the head end: what goes on it, and what comes of it. */
   let { result, settings }: { result: CureResult; settings: CureSettings } = $props();
   const isDry = $derived(result.bathGrams === 0 && settings.method !== 'desalt');
-  const percent = (value: number) => `${value.toFixed(value < 1 ? 2 : 1)} %`;
+  const percent = say.points;
   const time = (hours: number | null) => (hours === null ? 'later' : say.span(hours * 3600));
 </script>
 

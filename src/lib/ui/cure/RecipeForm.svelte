@@ -1,4 +1,5 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
   import { common } from '$lib/words/screens/common.ts';
   import { recipeForm as t } from '$lib/words/screens/cure.ts';
   import type { RecipeBody } from '$lib/core/activity/cure/recipe-body.ts';
@@ -13,7 +14,7 @@
 
   /** A recipe being written: a new one, or the next version of one. */
   let { id = '', recipe = null }: { id?: string; recipe?: RecipeBody | null } = $props();
-  const shown = (value: number | undefined) => (value ? String(Number((value * 100).toFixed(3))) : '');
+  const shown = (value: number | undefined) => (value ? String(say.number(value * 100, 3)) : '');
   const plain = (value: number | undefined) => (value ? String(Number(value.toFixed(3))) : '');
   const EXAMPLE = t.fineSaltSaltFine;
   const start = untrack(() => recipe);

@@ -7,7 +7,7 @@
 
   /** What the clocks of a piece have used and have left, drawn as water run out of a vessel. */
   let { clocks, now }: { clocks: PieceView['clocks']; now: number } = $props();
-  const days = (value: number) => value.toFixed(1);
+  const days = (value: number) => say.exactly(value, 1);
   const share = (used: number, all: number) => Math.min(1, all > 0 ? used / all : 1);
   const BASIS: Record<string, string> = {
     catch: t.fromItsCatch,

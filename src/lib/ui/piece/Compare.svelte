@@ -68,7 +68,7 @@
         {#each own(profile.id) as reason, index (index)}
           <li>
             {sentence(reason, page.data.house.units)}
-            <span class="soft">{reason.rule.citation}{reason.rule.check ? t.check : ''}</span>
+            <span class="soft"><cite>{reason.rule.citation}</cite>{reason.rule.check ? t.check : ''}</span>
           </li>
         {/each}
       </ul>

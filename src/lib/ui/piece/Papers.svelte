@@ -1,4 +1,5 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
   import { papers as t } from '$lib/words/screens/piece.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import type { PieceView } from '$lib/server/views/piece.ts';
@@ -28,7 +29,7 @@
   const kind = (value: string) => KINDS.find((each) => each.value === value)?.name ?? value;
   const closing = (seq: number) => lot.tags.filter((tag) => tag.evidence === seq).at(-1);
   const size = (bytes: number) =>
-    bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
+    bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${say.exactly(bytes / 1_000_000, 1)} MB`;
 </script>
 
 <Fold class="sheet no-print" open={wanted} title={t.attachAPaperTo}>
@@ -130,7 +131,7 @@
       </p>
       {#if evidence.type === 'shellfish-tag'}
         {#if tag}
-          <p>{t.lastServedTheTag(tag.lastServedOn)} <b>{tag.keepUntil}</b>.</p>
+          <p>{t.lastServedTheTag(say.day(tag.lastServedOn), say.day(tag.keepUntil))}</p>
         {:else}
           <Fold class="no-print" title={t.writeTheLastServed} headClass="small further">
             <OperationForm

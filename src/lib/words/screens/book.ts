@@ -1,4 +1,5 @@
 import { words, type Said } from '../speech.ts';
+import { plural } from '../say.ts';
 
 export const bookFile = /* @__PURE__ */ words({
   takeElsewhereOrIn: (list: Said) => `Take ${list} elsewhere, or in`,
@@ -15,7 +16,8 @@ export const bookFile = /* @__PURE__ */ words({
 export const bookList = /* @__PURE__ */ words({
   takenOutOfThe: (length: Said) => `Taken out of the book (${length})`,
   version: (version: Said) => `version ${version}`,
-  theHouses: 'the house’s'
+  theHouses: 'the house’s',
+  notes: (count: number) => plural(count, { one: 'note', other: 'notes' })
 });
 
 export const pageChanges = /* @__PURE__ */ words({

@@ -280,7 +280,8 @@ export const cureLearningPage = /* @__PURE__ */ words({
   switchedOffForecastsUse: 'Switched off: forecasts use the shipped ranges.',
   weightLost2: 'weight lost',
   salt: 'salt',
-  of: (taste: Said) => `, ${taste} of 5`
+  of: (taste: Said) => `, ${taste} of 5`,
+  fat: { lean: 'lean', mid: 'middling fat', rich: 'fat' } as Readonly<Record<string, string>>
 });
 
 export const cureRecipesPage = /* @__PURE__ */ words({

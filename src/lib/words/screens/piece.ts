@@ -135,7 +135,7 @@ export const papers = /* @__PURE__ */ words({
   papers: 'Papers',
   until2: (expiresOn: Said) => `until ${expiresOn}`,
   for2: (typed: Said, typed2: Said) => `${typed} for ${typed2}`,
-  lastServedTheTag: (lastServedOn: Said) => `Last served ${lastServedOn}. Keep the tag until`,
+  lastServedTheTag: (lastServedOn: Said, until: Said) => `Last served ${lastServedOn}. Keep the tag until ${until}.`,
   writeTheLastServed: 'Write the last-served date on the tag',
   writeIt: 'Write it',
   lastServedOn: 'Last served on',
@@ -198,7 +198,8 @@ export const lotOnePage = /* @__PURE__ */ words({
   whereTheMoneyWent: 'where the money went',
   stillHere2: ' still here',
   inAll: ' in all',
-  from: (length: Said) => ` from ${length}`
+  from: (length: Said) => ` from ${length}`,
+  windowOf: (route: Said, state: Said) => `${route}: ${state}`
 });
 
 export const pieceOnePage = /* @__PURE__ */ words({
@@ -223,8 +224,7 @@ export const pieceOnePage = /* @__PURE__ */ words({
   asKnownAt: 'As known at',
   under: 'Under',
   ask: 'Ask',
-  leanedOnCatalogueGuidance: (profile: Said, catalogue: Said, model: Said) =>
-    `By ${profile}. Guidance only: your local code and licensed practice decide.`,
+  byTheRuleBook: (profile: Said) => `By ${profile}. Guidance only: your local code and licensed practice decide.`,
   benchesForThisPiece: 'Benches for this piece',
   breakDown: 'Break down',
   freeze: 'Freeze',

@@ -64,7 +64,7 @@
   });
   const preview = $derived(typeof computed === 'string' ? null : computed);
   const trimCents = $derived(preview && data.perGram !== null ? Math.round(data.perGram * preview.trim.grams) : null);
-  const times = (value: number) => t.times(value < 10 ? value.toFixed(1) : Math.round(value));
+  const times = (value: number) => t.times(value < 10 ? say.exactly(value, 1) : Math.round(value));
   function drag(station: number, mm: number) {
     depths[station] = startWith('length', Math.round(mm))[0];
   }

@@ -15,10 +15,10 @@
   const learning = $derived(data.learning);
   const losses = $derived(learning.points.filter(({ what }) => what === 'loss'));
   const salts = $derived(learning.points.filter(({ what }) => what === 'salt'));
-  const science = (value: number) => `${(value * 1e10).toFixed(1)}`;
-  const share = (value: number) => `${(value * 100).toFixed(0)} %`;
+  const science = (value: number) => say.exactly(value * 1e10, 1);
+  const share = (value: number) => `${say.exactly(value * 100, 0)} %`;
   const off = (misses: { before: number; after: number } | null) =>
-    misses ? `${misses.before.toFixed(1)} → ${misses.after.toFixed(1)} %` : t.notMeasured;
+    misses ? `${say.exactly(misses.before, 1)} → ${say.exactly(misses.after, 1)} %` : t.notMeasured;
 </script>
 
 <svelte:head><title>{titled(t.whatCameOut)}</title></svelte:head>
@@ -60,7 +60,7 @@
       <tbody>
         {#each learning.fits as fit (fit.species + fit.fat)}
           <tr>
-            <th scope="row">{fit.name} <span class="soft">({fit.fat})</span></th>
+            <th scope="row">{fit.name} <span class="soft">({t.fat[fit.fat]})</span></th>
             <td>{fit.runs}</td>
             <td
               >{science(fit.parameters.diffusivity.likely)}
@@ -127,10 +127,11 @@
             <td>{SCHOOL_WORDS[point.method as School].name}</td>
             <td>{point.what === 'loss' ? t.weightLost2 : t.salt}</td>
             <td
-              >{point.forecast.likely.toFixed(1)} %
-              <span class="soft">{t.to3(point.forecast.low.toFixed(1), point.forecast.high.toFixed(1))}</span></td
+              >{say.exactly(point.forecast.likely, 1)} %
+              <span class="soft">{t.to3(say.exactly(point.forecast.low, 1), say.exactly(point.forecast.high, 1))}</span
+              ></td
             >
-            <td><b>{point.measured.toFixed(1)} %</b></td>
+            <td><b>{say.exactly(point.measured, 1)} %</b></td>
             <td class="soft"
               >{SALT_TASTE_WORDS[point.saltTaste as keyof typeof SALT_TASTE_WORDS]}{point.taste
                 ? t.of(point.taste)

@@ -31,7 +31,7 @@
   $effect(() => {
     if (over) void invalidateAll();
   });
-  const count = (value: number) => value.toLocaleString('en-GB');
+  const count = (value: number) => say.number(value, 0);
   const headings = $derived(run.file?.headings ?? []);
   const unsaid = $derived(
     run.file && run.mapping
@@ -139,10 +139,7 @@
     <div class="title">
       <h2>{run.file.job.name}</h2>
       <p class="soft">
-        {t.kb(
-          (run.file.job.size / 1024).toLocaleString('en-GB', { maximumFractionDigits: 0 }),
-          run.file.remembered ? t.readAsTheLast : t.columnsGuessed
-        )}
+        {t.kb(say.number(run.file.job.size / 1024, 0), run.file.remembered ? t.readAsTheLast : t.columnsGuessed)}
       </p>
     </div>
     <div class="fields broad">

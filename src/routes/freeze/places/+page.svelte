@@ -104,7 +104,7 @@
             sensor.accuracy,
             sensor.calibratedOn ? t.calibrated(sensor.calibratedOn) : t.neverCalibratedHere,
             stale(sensor.calibratedOn) ? ' (due)' : '',
-            sensor.count.toLocaleString('en-GB')
+            say.number(sensor.count, 0)
           )}
         </p>
       {/each}

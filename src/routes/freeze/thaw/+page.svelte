@@ -165,8 +165,8 @@
             {t.toDripAboutTo(
               say.dayAndTime(now + forecast.arrival.low * 1000),
               say.dayAndTime(now + forecast.arrival.high * 1000),
-              (forecast.drip.low * 100).toFixed(0),
-              (forecast.drip.high * 100).toFixed(0),
+              say.exactly(forecast.drip.low * 100, 0),
+              say.exactly(forecast.drip.high * 100, 0),
               say.mass(view.piece.grams * forecast.drip.low),
               say.mass(view.piece.grams * forecast.drip.high)
             )}

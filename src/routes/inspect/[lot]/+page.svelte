@@ -20,6 +20,7 @@
   let touched = $state(false);
   let seen = $state.raw<{ score: Inspection; iceDays: number; recommended: string; rawShare: number } | null>(null);
   const answered = $derived(view.sheet.attributes.filter(({ id }) => levels[id]).length);
+  const decisions = Object.entries(DECISION_OPTIONS).map(([value, name]) => ({ value, name }));
   const decisionName = (value: string) => DECISION_OPTIONS[value as keyof typeof DECISION_OPTIONS] ?? value;
   const names = $derived(Object.fromEntries(data.people.map((person) => [person.id, person.name])));
 
@@ -106,12 +107,12 @@
         <h2>{t.whatTheSheetSays}</h2>
         {#if seen}
           <p class="figure">
-            {seen.score.iceDays.likely.toFixed(1)} <small>{t.ofDaysOnIce(seen.iceDays)}</small>
+            {say.exactly(seen.score.iceDays.likely, 1)} <small>{t.ofDaysOnIce(seen.iceDays)}</small>
           </p>
           <p class="soft">
             {t.likelyToDOf(
-              seen.score.iceDays.low.toFixed(1),
-              seen.score.iceDays.high.toFixed(1),
+              say.exactly(seen.score.iceDays.low, 1),
+              say.exactly(seen.score.iceDays.high, 1),
               seen.score.points,
               seen.score.most,
               answered,
@@ -139,10 +140,16 @@
           </p>{/if}
         <fieldset class="decide">
           <legend>{t.youDecide}</legend>
-          {#each Object.entries(DECISION_OPTIONS) as [value, name] (value)}
+          {#each decisions as option (option.value)}
             <label
-              ><input type="radio" name="decision" {value} bind:group={decision} onchange={() => (touched = true)} />
-              {name}</label
+              ><input
+                type="radio"
+                name="decision"
+                value={option.value}
+                bind:group={decision}
+                onchange={() => (touched = true)}
+              />
+              {option.name}</label
             >
           {/each}
         </fieldset>
@@ -169,7 +176,7 @@
             <td>{say.dayAndTime(block.at)}</td>
             <td><a class="link" href="/lot/{block.lot}">{block.lot}</a></td>
             <td>{block.grade}</td>
-            <td>{block.pricePerKg === null ? t.noPrice : `${block.pricePerKg.toFixed(2)} ${block.currency}`}</td>
+            <td>{block.pricePerKg === null ? t.noPrice : `${say.exactly(block.pricePerKg, 2)} ${block.currency}`}</td>
           </tr>
         {/each}
       </tbody>
@@ -184,7 +191,7 @@
         {t.daysOnIceBy(
           say.dayAndTime(sheet.at),
           names[sheet.by] ?? sheet.by,
-          sheet.iceDays.likely.toFixed(1),
+          say.exactly(sheet.iceDays.likely, 1),
           decisionName(sheet.decision).toLowerCase(),
           sheet.decision === sheet.recommended ? '' : t.theSheetSaid(decisionName(sheet.recommended).toLowerCase()),
           sheet.reason ? `: ${sheet.reason}` : ''

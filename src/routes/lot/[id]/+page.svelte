@@ -9,7 +9,7 @@
   import SentBack from '$lib/ui/receive/SentBack.svelte';
   import { GONE_WORDS } from '$lib/words/occupation.ts';
   import { USE_WORDS } from '$lib/words/cuts.ts';
-  import { ROUTE_WORDS } from '$lib/words/findings.ts';
+  import { ROUTE_WORDS, STATE_WORDS } from '$lib/words/findings.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
@@ -173,7 +173,7 @@
           </td>
           <td class="marks">
             {#each row.windows as window (window.route)}
-              <span title="{ROUTE_WORDS[window.route]}: {window.state}"
+              <span title={t.windowOf(ROUTE_WORDS[window.route], STATE_WORDS[window.state])}
                 ><LevelMark state={window.state} size={18} /></span
               >
             {/each}

@@ -147,7 +147,7 @@
       <Button type="submit">{t.ask}</Button>
     </form>
     <p class="soft small">
-      {t.leanedOnCatalogueGuidance(view.verdict.pins.profile, view.verdict.pins.catalogue, view.verdict.pins.model)}
+      {t.byTheRuleBook(data.profiles.find(({ id }) => id === data.asked.profile)?.name ?? '')}
     </p>
   </section>
 
@@ -176,7 +176,9 @@
             .map(({ allergen, duty }) => `${allergenWord(allergen)}${duty === 'advised' ? ' (advised)' : ''}`)
             .join(', ') || (told.ask ? '' : t.noneOfItsOwn)
         )}
-        <span class="soft">{view.told.holds[0]?.citation ?? ''}{view.told.holds[0]?.check ? t.check : ''}</span>
+        <span class="soft"
+          ><cite>{view.told.holds[0]?.citation ?? ''}</cite>{view.told.holds[0]?.check ? t.check : ''}</span
+        >
       </p>
       {#if told.mayHold}<p data-may-hold>{told.mayHold}.</p>{/if}
       {#if told.ask}<p data-ask><b>{told.ask}.</b></p>{/if}

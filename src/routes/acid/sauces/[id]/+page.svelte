@@ -25,7 +25,8 @@
   const scaled = $derived(data.scaled);
   const body = $derived(scaled.body);
   const isCurrent = $derived(scaled.version === sauce.version);
-  const fractions = (exact: number) => (Math.abs(exact - Math.round(exact)) < 0.05 ? t.justRight : exact.toFixed(1));
+  const fractions = (exact: number) =>
+    Math.abs(exact - Math.round(exact)) < 0.05 ? t.justRight : say.exactly(exact, 1);
 </script>
 
 <PageSheet

@@ -62,7 +62,7 @@
           <td class="soft">{amountWords(body.lines[index]!, body.basis)}</td>
           <td>
             <b>{say.weighed(line.weighed)}</b>
-            {#if line.tooFine}<span class="soft">{t.gTooLittleFor(line.grams.toFixed(2))}</span>{/if}
+            {#if line.tooFine}<span class="soft">{t.gTooLittleFor(say.exactly(line.grams, 2))}</span>{/if}
           </td>
           {#if spoons}<td>{line.role === 'salt' ? spoonful(line.grams, line.saltKind || 'fine') : ''}</td>{/if}
         </tr>
@@ -71,7 +71,7 @@
   </Table>
   <p class="soft small">
     {t.roundedToGWhich(data.interval)}
-    {#if body.basis === 'parts'}{t.theMixIsOf(Number((body.rate * 100).toFixed(1)))}{/if}
+    {#if body.basis === 'parts'}{t.theMixIsOf(say.number(body.rate * 100, 1))}{/if}
     {#if body.school === 'weighed'}{t.theSaltIsWhat}{/if}
   </p>
   <label class="ticked"><input type="checkbox" bind:checked={spoons} /> {t.noScaleSaltBy}</label>
@@ -95,7 +95,7 @@
     {#if body.presaltMinutes > 0}
       <div>
         <dt>{t.saltedFirst}</dt>
-        <dd>{(body.presalt * 100).toFixed(1)} %, {body.presaltMinutes} min</dd>
+        <dd>{say.exactly(body.presalt * 100, 1)} %, {body.presaltMinutes} min</dd>
       </div>
     {/if}
     {#if body.restHours > 0}<div>
@@ -110,7 +110,7 @@
     {/if}
     <div>
       <dt>{t.middle}</dt>
-      <dd>{t.salt((body.target * 100).toFixed(1))}</dd>
+      <dd>{t.salt(say.exactly(body.target * 100, 1))}</dd>
     </div>
     <div>
       <dt>{t.allergens}</dt>

@@ -59,7 +59,7 @@
       {load}
     />
     <p class="soft">
-      {t.readingsEveryExtremeIs(view.overview.readings.toLocaleString('en-GB'))}
+      {t.readingsEveryExtremeIs(say.number(view.overview.readings, 0))}
     </p>
   {:else}
     <p class="soft">
