@@ -44,7 +44,7 @@ describe('the first line of a piece', () => {
       20,
       'raw'
     );
-    expect(locked.line).to.match(/^Raw: locked until h\d+, then a reading$/);
+    expect(locked.line).to.match(/^Raw: locked until h\d+, then read the core$/);
     expect(locked.deciding!.effect.kind).to.equal('opens');
   });
   it('never: why, no hope, and what it may be instead; a puffer nothing at all', () => {

@@ -265,7 +265,7 @@ describe('the demo house', () => {
     const tell = ledgerTeller({ store });
     const lines = [...store.record.iterate()].map((row) => {
       const entry = store.record.read(row);
-      return { kind: entry.kind, line: tell(entry) };
+      return { kind: entry.kind, line: tell(entry).line };
     });
     store.close();
     clear();

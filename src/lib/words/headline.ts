@@ -21,7 +21,7 @@ export const routeState = /* @__PURE__ */ said(function routeState(
     case 'ebbing':
       return end === '' ? `${name}: open${read}` : `${name}: use soon,${end}${read}`;
     case 'locked':
-      return `${name}: locked until ${moment(from ?? 0)}${thenRead ? ', then a reading' : ''}`;
+      return `${name}: locked until ${moment(from ?? 0)}${thenRead ? ', then read the core' : ''}`;
     case 'closed':
       return `${name}: closed${until === null ? '' : ` since ${moment(until)}`}`;
     case 'never':

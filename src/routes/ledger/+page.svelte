@@ -15,7 +15,6 @@
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
-  const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name])));
   const amendedBy = $derived(
     new Map(
       data.entries.flatMap((entry) => (entry.kind === 'entry.amended' ? [[entry.body.amends, entry.seq] as const] : []))
@@ -100,18 +99,16 @@
             <p data-line>{entry.line}</p>
             {#if entry.kind === 'entry.amended' && entry.body.widens.length > 0}<b class="owned">{t.ownedException}</b
               >{/if}
-            <Fold class="small" title={kindWords(entry.kind)}>
+            <Fold class="folded small" headClass="soft" title={kindWords(entry.kind)}>
               <p class="soft words" translate="no">{entryWords(entry).join(' · ')}</p>
             </Fold>
             {#if amendedBy.has(entry.seq)}<span class="small">{t.amendedByEntry(amendedBy.get(entry.seq) ?? '')}</span
               >{/if}
           </td>
           <td translate="no" class:code={/^(lot|piece|delivery):/.test(entry.subject)}
-            >{#if link}<a class="link" href={link}>{entry.subject.split(':')[1]}</a>{:else}{entry.subject.split(
-                ':'
-              )[1] ?? entry.subject}{/if}</td
+            >{#if link}<a class="link" href={link}>{entry.about}</a>{:else}{entry.about}{/if}</td
           >
-          <td translate="no">{names[entry.actor] ?? entry.actor.replace(/^device:/, '')}</td>
+          <td translate="no">{entry.who}</td>
           <td class="no-print">
             {#if entry.amendable}
               <Button aria-expanded={open === entry.seq} onclick={() => (open = open === entry.seq ? null : entry.seq)}
@@ -175,6 +172,12 @@
 </section>
 
 <style>
+  /* Beside its sentence an entry's parts are an aside. */
+  td :global(.folded summary) {
+    min-height: 28px;
+    padding-block: 0;
+    font-weight: 400;
+  }
   .head {
     display: flex;
     gap: 0.3rem 1.2rem;

@@ -47,7 +47,7 @@
             <WindowLine {window} now={houseNow()} warnSeconds={data.house.warnMinutes * 60} />
           {/each}
         </div>
-        <p class="soft small">{t.underPapersAreAttached(verdict.pins.profile)}</p>
+        <p class="soft small">{t.underPapersAreAttached(data.profile.name)}</p>
         <Reasons reasons={verdict.reasons.filter(({ effect }) => effect.kind !== 'pass')} />
       {:else}
         <p class="soft">{t.nameTheSpeciesAnd}</p>

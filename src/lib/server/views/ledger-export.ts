@@ -11,7 +11,7 @@ function row(store: Store, event: StoredEvent, tell: ReturnType<typeof ledgerTel
     happened: new Date(event.happened).toISOString(),
     recorded: new Date(event.recorded).toISOString(),
     name: store.people.get(event.actor)?.name ?? '',
-    line: tell(store.record.read(event))
+    line: tell(store.record.read(event)).line
   };
 }
 

@@ -26,11 +26,18 @@ export function ledgerView(room: Room, filter: z.infer<typeof ledgerFilter>) {
   const tell = ledgerTeller(room);
   return room.store.record
     .list({ ...filter, from: time(filter.from, 'from'), to: time(filter.to, 'to') })
-    .map((entry) => ({ ...entry, line: tell(entry) }));
+    .map((entry) => ({ ...entry, ...tell(entry) }));
 }
 
-/** Says entries as sentences, with the names that pieces, places, sensors and people have now. */
-export function ledgerTeller({ store }: Pick<Room, 'store'>): (entry: RecordEvent) => string {
+/** An entry as people read it: its sentence, who wrote it, and what it is about. */
+export interface ToldEntry {
+  readonly line: string;
+  readonly who: string;
+  readonly about: string;
+}
+
+/** Tells entries with the names that pieces, places, sensors and people have now. */
+export function ledgerTeller({ store }: Pick<Room, 'store'>): (entry: RecordEvent) => ToldEntry {
   const house = store.projections.currentHouse();
   const kept = new Map<string, string>();
   const once = (key: string, find: () => string | undefined): string => {
@@ -76,5 +83,11 @@ export function ledgerTeller({ store }: Pick<Room, 'store'>): (entry: RecordEven
     // Before anybody is on the list, and where a machine sees to itself, nobody did it.
     return store.people.get(actor)?.name ?? house.devices[id]?.name ?? OF_THE_HOUSE;
   };
-  return (entry) => entryLine(entry, { by: by(entry.actor), of: of(entry.subject), named });
+  // Fish and deliveries are told apart by their codes, all else by its name.
+  const about = (subject: string) =>
+    /^(piece|lot|delivery|day|tub):/.test(subject) ? subject.split(':')[1]! : of(subject);
+  return (entry) => {
+    const who = by(entry.actor);
+    return { who, about: about(entry.subject), line: entryLine(entry, { by: who, of: of(entry.subject), named }) };
+  };
 }

@@ -1,7 +1,7 @@
 import { words, type Said } from '../speech.ts';
 
 export const field = /* @__PURE__ */ words({
-  optional: '· optional',
+  optional: '\u00a0· optional',
   unitOf: (label: Said) => `Unit of ${label}`
 });
 

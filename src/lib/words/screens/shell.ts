@@ -27,7 +27,7 @@ export const reasons = /* @__PURE__ */ words({
   wouldChangeIt: (wouldChange: Said) => `What would change it: ${wouldChange}`,
   checkWithYourAuthority: '· check with your authority',
   entry: (seq: Said) => `entry ${seq}`,
-  entriesInAll: (length: Said) => `· ${length} entries in all`,
+  entriesInAll: (length: Said) => `\u00a0· ${length} entries in all`,
   shutsForEver: 'Never',
   holdsBack: 'Missing',
   readItBy: 'Read it by',
