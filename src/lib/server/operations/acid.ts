@@ -134,7 +134,7 @@ const lastOf = (run: AcidRun) => Math.max(run.at, run.checks.at(-1)?.at ?? 0, ru
 export const liftAcid = operation({
   name: 'lift-acid',
   page: '/acid',
-  summary: 'Lift part of a piece out as it was first wanted; the rest stays in for guests who want it less raw.',
+  summary: 'Take part of a piece out as it was first wanted; the rest stays in for guests who want it less raw.',
   input: z.object({
     piece: pieceId,
     mass: quantity('mass', { min: 1, max: 50_000 }),
@@ -196,7 +196,7 @@ const MOST_GAIN = 1.5;
 export const endAcid = operation({
   name: 'end-acid',
   page: '/acid',
-  summary: 'Lift a piece out of its acid, to be kept cold apart from it, or served from it at once.',
+  summary: 'Take a piece out of its acid, to be kept cold apart from it, or served from it at once.',
   input: z.object({
     piece: pieceId,
     how: z.enum(ACID_ENDS).default('drained'),

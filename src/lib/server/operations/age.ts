@@ -206,7 +206,7 @@ export const moveAged = operation({
 export const endAge = operation({
   name: 'end-age',
   page: '/age',
-  summary: 'Take a piece off the rack: for a service, or because something stopped it.',
+  summary: 'Take a piece out of the rack: for a service, or because something stopped it.',
   input: z.object({
     piece: pieceId,
     how: choice(AGE_ENDS, 'pulled'),

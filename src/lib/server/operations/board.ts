@@ -51,7 +51,7 @@ export function partsOfBoard(house: HouseState, board: Pick<BoardRun, 'plan'>): 
 export const openBoardOperation = operation({
   name: 'open-board',
   page: '/break',
-  summary: 'Put a piece on the board: its map and school are chosen, and its time out of the cold begins.',
+  summary: 'Start cutting a piece: its map and school are chosen, and its time out of the cold begins.',
   input: z.object({
     piece: pieceId,
     map: z
@@ -214,7 +214,7 @@ const voided = (seq: number, subject: string, at: number, reason: string): Draft
 export const putBack = operation({
   name: 'put-back',
   page: '/break',
-  summary: 'Put a part or a waste weighing back on the board: the entries are voided, and stay in the ledger as such.',
+  summary: 'Undo a part or a waste weighing: it is back on the board. Its entries stay in the ledger, as undone.',
   input: z.object({
     piece: pieceId.describe('the piece on the board'),
     child: z
@@ -277,7 +277,7 @@ export const closeBoard = operation({
   name: 'close-board',
   page: '/break',
   summary:
-    'Close the board: parts, waste and drip are balanced against the input. The parts go to the place named; without one they stay out of the cold.',
+    'Finish the board: parts, waste and drip are balanced against the input. The parts go to the place named; without one they stay out of the cold.',
   input: z.object({
     piece: pieceId,
     remains: optionalQuantity('mass', { min: 0, max: 500_000 }).describe('what stays uncut; nothing when empty'),

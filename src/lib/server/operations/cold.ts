@@ -188,7 +188,8 @@ export const readPlace = operation({
 export const closeExcursion = operation({
   name: 'close-excursion',
   page: '/freeze/places',
-  summary: 'Close an excursion: what was done about it, by whom. One that still lasts cannot be closed.',
+  summary:
+    'Deal with an alarm of a cold place: what was done, by whom. One that is still going on cannot be dealt with.',
   input: z.object({
     place: neededText(60),
     kind: z.enum(EXCURSION_KINDS),

@@ -28,7 +28,7 @@ const placeNamed = (house: HouseState, named: string) => listedAs(house, named)?
 export const startCure = operation({
   name: 'start-cure',
   page: '/cure',
-  summary: 'Begin a cure of any school; grams, steps and forecast are computed again here.',
+  summary: 'Start a cure of any school; grams, steps and forecast are computed again here.',
   input: curePlan.extend({ at: when }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, { at: text, ...input }) {
@@ -90,7 +90,7 @@ const changeFrom = (kind: CureChange['kind'], hours: number | null): CureChange 
 export const changeCure = operation({
   name: 'change-cure',
   page: '/cure',
-  summary: 'Pause a running cure, take it up again, or give it more or less time from now; its forecast is made anew.',
+  summary: 'Pause a running cure, go on with it, or give it more or less time from now; it is forecast again.',
   input: z.object({
     piece: pieceId,
     change: z.enum(CURE_CHANGES).describe('pause, resume, or left: so much longer from now'),

@@ -81,7 +81,7 @@ export const readFreeze = operation({
 export const replanFreeze = operation({
   name: 'replan-freeze',
   page: '/freeze',
-  summary: 'Make the forecast anew with the air as it really is: from here its slow bound counts.',
+  summary: 'Forecast again with the air as it really is: from here its slow bound counts.',
   input: z.object({
     piece: pieceId,
     air: freezeSet.air,

@@ -9,7 +9,7 @@ import { operation } from './operation.ts';
 export const setHouse = operation({
   name: 'set-house',
   page: '/house',
-  summary: 'Set the house: rule profile, time zone, units, warning time. A house may be stricter than its profile.',
+  summary: 'Set the house: rule book, time zone, units, warning time. A house may be stricter than its rule book.',
   input: z.object({
     name: neededText(80),
     profile: neededText(40).describe(`${PROFILES.map(({ id }) => id).join(', ')}, or a copy of the house`),

@@ -130,7 +130,7 @@ const HOURS_MOST = 14 * 24;
 export const ownException = operation({
   name: 'own-exception',
   page: '/piece/[id]',
-  summary: 'Answer by name for something the rule book holds back. Some findings cannot be answered for by anybody.',
+  summary: 'Take responsibility for something the rule book holds back. For some findings nobody can.',
   input: z.object({
     piece: pieceId,
     code: neededText(60).describe('code of the finding'),
@@ -174,7 +174,7 @@ export const ownException = operation({
 export const withdrawException = operation({
   name: 'withdraw-exception',
   page: '/piece/[id]',
-  summary: 'Take an owned exception back: the rule book holds again.',
+  summary: 'Undo a responsibility that was taken: the rule book holds again.',
   input: z.object({
     piece: pieceId,
     exception: numeric(1, Number.MAX_SAFE_INTEGER),

@@ -111,7 +111,7 @@ export const amendEntry = operation({
   name: 'amend-entry',
   page: '/ledger',
   summary:
-    'Correct an entry by adding one: void it, move its time, or change fields. What the law leaves to no name it does not open: then "stands" says so.',
+    'Correct an entry by adding one: undo it, move its time, or change fields. What the law leaves to no name it does not open: then "stands" says so.',
   input: z.object({
     seq: numeric(1, Number.MAX_SAFE_INTEGER),
     void: ticked,

@@ -12,7 +12,7 @@ export const importNote = operation({
   name: 'import-note',
   page: '/receive/note',
   summary:
-    'Take in the lots of a delivery note. With a broken row none is taken, unless only the good ones are asked for.',
+    'Receive the lots of a delivery note. With a broken row none is taken, unless only the good ones are asked for.',
   input: z.object({ ...noteShape, goodOnly: ticked.describe('take the good rows and leave the broken ones') }),
   run(context, { goodOnly, ...input }) {
     const { store, house, now } = context;

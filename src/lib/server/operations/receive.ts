@@ -23,7 +23,7 @@ export function openDeliveryState(store: Store, code: string) {
 export const openDelivery = operation({
   name: 'open-delivery',
   page: '/receive',
-  summary: 'Open a delivery of several lots from one supplier; each lot is written down as it is taken.',
+  summary: 'Start a delivery of several lots from one supplier; each lot is written down as it is taken.',
   input: z.object({
     supplier: neededText(),
     reference: shortText(80).describe("the delivery note's number"),
@@ -48,7 +48,7 @@ export const openDelivery = operation({
 export const closeDelivery = operation({
   name: 'close-delivery',
   page: '/receive',
-  summary: 'Close a delivery: all its lots are written down.',
+  summary: 'Finish a delivery: all its lots are written down.',
   input: z.object({ delivery: neededText(40), note: shortText(300) }),
   subject: (input) => `delivery:${input.delivery}`,
   run({ store, now }, input) {
@@ -64,7 +64,7 @@ export const closeDelivery = operation({
 export const receiveLot = operation({
   name: 'receive-lot',
   page: '/receive',
-  summary: 'Take in one lot: what it is, where from, how cold, and what was decided.',
+  summary: 'Receive one lot: what it is, where from, how cold, and what was decided.',
   input: z.object({ ...lotShape, delivery: shortText(40), at: when }),
   run(context, { at: text, delivery, ...input }) {
     if (delivery !== '') openDeliveryState(context.store, delivery);

@@ -32,7 +32,7 @@ function here({ store }: OperationContext, piece: string, step: Step) {
 export const startHold = operation({
   name: 'start-hold',
   page: '/serve',
-  summary: 'Put a piece out under time control: from here its tray has a discard time.',
+  summary: 'Put a piece on a tray, by the clock: from here it has a time to be binned.',
   input: z.object({
     piece: pieceId,
     control: z.enum(['4h', '6h']).default('4h'),

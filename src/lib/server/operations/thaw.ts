@@ -21,7 +21,7 @@ const ODD_DRIP = 3 * THAW_DRIP.high;
 export const startThaw = operation({
   name: 'start-thaw',
   page: '/freeze/thaw',
-  summary: 'Begin a thaw in the cold or under running water. A piece in a freezer comes out of it with the same entry.',
+  summary: 'Start a thaw in the cold or under running water. A piece in a freezer comes out of it with the same entry.',
   input: thawPlan.extend({ at: when }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, now, instant }, { piece, own, at: text, ...input }) {
@@ -57,7 +57,8 @@ export const startThaw = operation({
 export const endThaw = operation({
   name: 'end-thaw',
   page: '/freeze/thaw',
-  summary: 'End a thaw: core, weight after (the difference is drip), and what it spent of its warm hours.',
+  summary:
+    'Take a piece out of its thaw: core, weight after (the difference is drip), and what it used of its warm hours.',
   input: z.object({
     piece: pieceId,
     core: optionalQuantity('temperature', TEMPERATURE),

@@ -49,7 +49,7 @@ export const BOOKS = [
   query({
     name: 'profiles',
     path: 'profiles',
-    summary: 'The rule profiles, number by number.',
+    summary: 'The rule books, number by number.',
     input: z.object({}),
     run: (room) => ({ profiles: profilesOf(room.store.projections.currentHouse().profiles), limits: HOUSE_LIMITS })
   }),

@@ -55,7 +55,7 @@ export const OF_FISH = [
   query({
     name: 'compare',
     path: 'pieces/{id}/compare',
-    summary: 'One piece under every rule profile, side by side.',
+    summary: 'One piece under every rule book, side by side.',
     example: { id: 'ARC-0309-1-A' },
     input: id,
     run: (room, input) => compareView(room, input.id)
