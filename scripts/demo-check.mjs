@@ -31,7 +31,8 @@ try {
   const answer = await fetch(url);
   const page = await answer.text();
   if (answer.status !== 200) failure = `Now answered ${answer.status}`;
-  else if (!page.includes('The Ebb Counter') || !page.includes('Hands now')) failure = 'Now is not the demo house';
+  // By its name and its fish, whatever words stand round them.
+  else if (!page.includes('The Ebb Counter') || !page.includes('href="/piece/')) failure = 'Now is not the demo house';
 } catch (error) {
   failure = error.message;
 }
