@@ -65,7 +65,7 @@ export const handle: Handle = async ({ event, resolve }) => {
     });
   }
   locals.theme = cookies.get('ember-theme') === 'dim' ? 'dim' : 'light';
-  locals.locale = localeOf(cookies.get('ember-locale') ?? request.headers.get('accept-language'));
+  locals.locale = localeOf(cookies.get('ember-locale'));
   const { zone, units } = app.store.projections.currentHouse();
   const response = await speeches.run({ locale: locals.locale, zone, units }, () =>
     resolve(event, {

@@ -255,6 +255,17 @@ describe('the ledger taken out', () => {
     expect(csv).to.not.match(/(^|,)=cmd/m);
     expect(csv).to.contain('Ada');
   });
+  it('tells whose name was forgotten by the id, and never as the house', () => {
+    const forgetful = openTestHouse();
+    forgetful.done('receive-lot', { ...CHAR });
+    const [received] = forgetful.store.record.list({ kind: 'lot.received' });
+    expect(ledgerTeller(forgetful)(received!).line).to.match(/^Ada\b.* received /);
+    forgetful.store.people.forget(received!.actor, received!.recorded);
+    const { who, line } = ledgerTeller(forgetful)(received!);
+    expect(who).to.equal(received!.actor);
+    expect(line.startsWith(`${received!.actor} received `), line).to.equal(true);
+    expect(ledgerTeller(forgetful)({ ...received!, actor: 'nobody' }).who).to.equal('The house');
+  });
 });
 
 describe('the demo house', () => {

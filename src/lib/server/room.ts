@@ -21,3 +21,6 @@ export const standing = ({ store, clock }: Room): Standing => ({
   house: store.projections.currentHouse(),
   now: clock.now()
 });
+
+/** Who wrote what was written before anybody had said who they are. */
+export const NOBODY = 'nobody';

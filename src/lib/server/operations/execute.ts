@@ -1,3 +1,4 @@
+import { NOBODY } from '../room.ts';
 import { EmberError, type ErrorCode, type ErrorDetails } from '../../core/errors.ts';
 import { UNDOABLE } from '../../core/record/amend.ts';
 import { canonical } from '../../core/record/canonical.ts';
@@ -127,7 +128,7 @@ function runOperation(store: Store, now: number, { operation, actor, tablet, key
   const house = store.projections.currentHouse();
   // The ledger's own time never runs backwards, whatever the machine's clock does.
   const recorded = Math.max(now, store.record.head().recorded);
-  const by = actor ?? 'nobody';
+  const by = actor ?? NOBODY;
   const outcome = operation.run(
     { store, house, now: recorded, actor: by, tablet, instant: instantReader(house, recorded) },
     read.data

@@ -7,7 +7,7 @@ import { ingredientRows } from '../facts/ingredients.ts';
 import { catalogueOf } from '../../core/fish/house-species.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { entryLine, OF_THE_HOUSE } from '../../words/entry-lines.ts';
-import type { Room } from '../room.ts';
+import { NOBODY, type Room } from '../room.ts';
 
 export const ledgerFilter = z.object({
   before: numeric(1, Number.MAX_SAFE_INTEGER, { whole: true }).optional(),
@@ -79,9 +79,10 @@ export function ledgerTeller({ store }: Pick<Room, 'store'>): (entry: RecordEven
       })
     );
   const by = (actor: string): string => {
+    // Before anybody is on the list, nobody did it. Whoever is not called anything any more still did.
+    if (actor === NOBODY) return OF_THE_HOUSE;
     const id = actor.replace(/^device:/, '');
-    // Before anybody is on the list, and where a machine sees to itself, nobody did it.
-    return store.people.get(actor)?.name ?? house.devices[id]?.name ?? OF_THE_HOUSE;
+    return store.people.get(actor)?.name ?? house.devices[id]?.name ?? id;
   };
   // Fish and deliveries are told apart by their codes, all else by its name.
   const about = (subject: string) =>

@@ -131,7 +131,7 @@ export const freezeImportPage = /* @__PURE__ */ words({
 });
 
 export const freezePlacesPage = /* @__PURE__ */ words({
-  wantsAnAnswer: 'Wants an answer',
+  toDealWith: 'To deal with',
   noPlaceIsNamed:
     'No place is named yet. Name the freezers, fridges and drawers below, then their sensors: from then on every piece’s clocks run by the air it really lay in, and not by an assumed 2 °C.',
   notColdTimeHere: 'Not cold: time here counts against the fish.',

@@ -46,7 +46,7 @@
 <ColdTabs />
 {#if open.length > 0}
   <section class="wrong" aria-labelledby="wrong">
-    <h2 id="wrong">{t.wantsAnAnswer}</h2>
+    <h2 id="wrong">{t.toDealWith}</h2>
     {#each open as excursion (excursion.place + excursion.kind + excursion.from + excursion.cause)}
       <ExcursionCard {excursion} pieces={data.pieceNames} {names} {now} />
     {/each}
