@@ -1,7 +1,8 @@
 /**
  * Serves the built app on plain HTTP. Listens on loopback unless HOST says otherwise, answers only to the names it is
- * known by, and on a signal closes streams and requests within SHUTDOWN_TIMEOUT seconds.
+ * known by, packs what it sends, and on a signal closes streams and requests within SHUTDOWN_TIMEOUT seconds.
  */
+import compression from 'compression';
 import { createServer } from 'node:http';
 import { fileURLToPath } from 'node:url';
 
@@ -25,6 +26,12 @@ const anyName = host === '0.0.0.0' || host === '::';
 /** A name that is a plain address cannot be rebound by somebody else's name server. */
 const isAddress = (name) => /^(\d+\.){3}\d+$/.test(name) || name.startsWith('[');
 
+// A stream of changes would be held back until it ends; everything else that packs well is packed.
+const pack = compression({
+  filter: (request, response) =>
+    !String(response.getHeader('content-type')).startsWith('text/event-stream') && compression.filter(request, response)
+});
+
 const server = createServer((request, response) => {
   const name = (request.headers.host ?? '').replace(/:\d+$/, '');
   if (!names.has(name) && !(anyName && isAddress(name))) {
@@ -33,7 +40,7 @@ const server = createServer((request, response) => {
     return;
   }
   request.headers['x-forwarded-proto'] = 'http';
-  handler(request, response);
+  pack(request, response, () => handler(request, response));
 });
 
 server.on('error', (error) => {

@@ -16,7 +16,7 @@ import {
 } from '../../src/lib/core/measure/day.ts';
 import { handsQueue } from '../../src/lib/core/service/hands.ts';
 import { foldLineage, judge } from '../../src/lib/core/rules/verdict.ts';
-import { frame, ticks, water } from '../../src/lib/ui/charts/tide.ts';
+import { frame, water } from '../../src/lib/ui/charts/tide.ts';
 import { moment, until, wallInput } from '../../src/lib/words/say.ts';
 import { heard } from '../speaking.ts';
 import { startWith } from '../../src/lib/ui/units.ts';
@@ -236,12 +236,6 @@ describe('the tide chart’s geometry', () => {
     const xs = [...path.matchAll(/[ML,C](-?[\d.]+),/g)].map(([, x]) => Number(x)).filter(Number.isFinite);
     expect(Math.min(...xs)).to.be.closeTo(of.x(START), 0.6);
     expect(path).to.not.contain('NaN');
-  });
-  it('has a line at every midnight of the house', () => {
-    const hourOf = (at: number) => new Date(at).getUTCHours();
-    const major = ticks(of, hourOf, 6).filter((tick) => tick.major);
-    expect(major.length).to.be.within(3, 4);
-    major.forEach(({ at }) => expect(new Date(at).getUTCHours()).to.equal(0));
   });
 });
 

@@ -1,12 +1,8 @@
 import { said, words } from './speech.ts';
 import type { Dosing, School } from '../core/activity/cure/lists.ts';
-import type { CureStep } from '../core/bench/cure/steps.ts';
 
 /** Words for the cure bench: schools, their reasons, ranges and mistakes; steps; and what a choice changes. */
 export interface SchoolWords {
-  readonly name: string;
-  /** In a running text: "in a weighed cure". */
-  readonly noun: string;
   readonly what: string;
   readonly steps: readonly { readonly do: string; readonly why: string }[];
   readonly usual: string;
@@ -16,8 +12,6 @@ export interface SchoolWords {
 
 export const SCHOOL_WORDS: Record<School, SchoolWords> = /* @__PURE__ */ words({
   cover: {
-    name: 'Cover',
-    noun: 'cover cure',
     what: 'Salt and sugar laid on by a rate of the fish’s weight, taken off when it is enough. Quick, and it can go too far.',
     steps: [
       { do: 'Trim or fold the flap', why: 'a thin end is through in hours while the shoulder has hardly begun' },
@@ -42,8 +36,6 @@ export const SCHOOL_WORDS: Record<School, SchoolWords> = /* @__PURE__ */ words({
     ]
   },
   weighed: {
-    name: 'Weighed',
-    noun: 'weighed cure',
     what: 'Just the salt that the finished piece shall hold. Slow; it cannot become saltier than asked for.',
     steps: [
       {
@@ -64,8 +56,6 @@ export const SCHOOL_WORDS: Record<School, SchoolWords> = /* @__PURE__ */ words({
     inspect: ['the liquid has mostly gone back', 'even feel from end to end', 'a corner of the thick end, tasted']
   },
   brine: {
-    name: 'Wet brine',
-    noun: 'brine',
     what: 'Salted water all round: even, gentle, and with as much brine as fish or more it hardly changes strength.',
     steps: [
       { do: 'Weigh water and salt', why: 'strength is by weight; a cup of salt is anything' },
@@ -86,8 +76,6 @@ export const SCHOOL_WORDS: Record<School, SchoolWords> = /* @__PURE__ */ words({
     ]
   },
   film: {
-    name: 'Short salting',
-    noun: 'short salting',
     what: 'A light film of salt for minutes: draws the surface water, firms and seasons. The middle stays raw and unsalted.',
     steps: [
       { do: 'A light film from high up', why: 'even, and thinner than it looks' },
@@ -104,8 +92,6 @@ export const SCHOOL_WORDS: Record<School, SchoolWords> = /* @__PURE__ */ words({
     inspect: ['beads of water wiped off', 'a tacky, clear face', 'the edge of a slice, tasted']
   },
   desalt: {
-    name: 'Desalting',
-    noun: 'desalting',
     what: 'Salted fish in changes of cold water. Each bath goes on from where the last one left the fish.',
     steps: [
       { do: 'Rinse off loose salt', why: 'it would be the first bath’s whole strength' },
@@ -122,8 +108,6 @@ export const SCHOOL_WORDS: Record<School, SchoolWords> = /* @__PURE__ */ words({
     inspect: ['swollen and pliable', 'a flake from the thickest middle, tasted', 'weight gained']
   },
   marinade: {
-    name: 'Paste or soy',
-    noun: 'marinade',
     what: 'A salty, sweet paste or soy bath, as a rule after a short salting. Light pastes are sweet, dark ones salty.',
     steps: [
       { do: 'Salt lightly, wait, dry', why: 'the paste cannot enter a wet face' },
@@ -146,25 +130,6 @@ export const DOSING_WORDS: Record<Dosing, string> = /* @__PURE__ */ words({
   weight: 'each zone by its own weight',
   together: 'less on the thin end, so that all finish together'
 });
-
-const STEPS: Record<CureStep['code'], string> = /* @__PURE__ */ words({
-  'lay-on': 'Lay the salt on',
-  'into-brine': 'Into the brine',
-  'into-water': 'Into cold water',
-  'into-paste': 'Into the marinade',
-  turn: 'Turn it',
-  baste: 'Baste it with its liquid',
-  'pour-off': 'Pour off the liquid',
-  'change-water': 'Change the water',
-  lift: 'Lift it out',
-  wipe: 'Wipe it',
-  rinse: 'Rinse it quickly',
-  dry: 'Dry it well',
-  'rest-over': 'Rest is over: weigh and taste',
-  'put-back': 'Put it back'
-});
-/** What hands do at a step. */
-export const cureStepWords = /* @__PURE__ */ said((code: string): string => STEPS[code as CureStep['code']] ?? code);
 
 const STAGES: Record<string, string> = /* @__PURE__ */ words({
   cure: 'in its cure',

@@ -1,7 +1,7 @@
 import { EVENT_KINDS, type BodyOf, type EventKind, type RecordEvent } from '../core/record/events.ts';
 import { LOOK_WORDS } from './acid.ts';
 import { CORRECTIVE_WORDS } from './cold.ts';
-import { cureStepWords, SCHOOL_WORDS } from './cure.ts';
+import { CURE_NAMES, cureStepWords } from './cure-names.ts';
 import { USE_WORDS, WASTE_WORDS } from './cuts.ts';
 import { ROUTE_WORDS } from './findings.ts';
 import { DECISION_OPTIONS } from './receive.ts';
@@ -85,7 +85,7 @@ const LINES: { readonly [Kind in EventKind]: Line<Kind> } = /* @__PURE__ */ word
   'thaw.started': ({ place, grams }, { by, of }) => `${by} started to thaw ${of} (${say.mass(grams)}) in ${place}.`,
   'thaw.ended': ({ core: read }, { by, of }) => `${by} took ${of} out of the thaw${core(read)}.`,
   'cure.started': ({ method, grams, saltGrams, place, dueAt }, { by, of }) =>
-    `${by} put ${of} (${say.mass(grams)}) in a ${SCHOOL_WORDS[method].noun}${place ? `, ${place}` : ''}: ${say.mass(saltGrams)} salt. Due ${say.dayAndTime(dueAt)}.`,
+    `${by} put ${of} (${say.mass(grams)}) in a ${CURE_NAMES[method].noun}${place ? `, ${place}` : ''}: ${say.mass(saltGrams)} salt. Due ${say.dayAndTime(dueAt)}.`,
   'cure.changed': ({ change, dueAt, note }, { by, of }) =>
     change === 'pause'
       ? `${by} paused the cure of ${of}${why(note)}.`

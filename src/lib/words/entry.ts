@@ -3,7 +3,7 @@ import * as say from './say.ts';
 import type { RecordEvent } from '../core/record/events.ts';
 import { LOOK_FIELDS } from '../core/activity/age/lists.ts';
 import { lookWords } from './age.ts';
-import { cureStepWords } from './cure.ts';
+import { cureStepWords } from './cure-names.ts';
 import { entryName } from './field-names.ts';
 
 interface TypedLike {

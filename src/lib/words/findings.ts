@@ -3,7 +3,7 @@ import type { ChangeCode, FindingCode } from '../core/codes/finding.ts';
 import type { Reason, Route, WindowState } from '../core/codes/window.ts';
 import type { School } from '../core/activity/cure/lists.ts';
 import { lookWords } from './age.ts';
-import { SCHOOL_WORDS } from './cure.ts';
+import { CURE_NAMES } from './cure-names.ts';
 import { formatDuration } from '../core/measure/format.ts';
 import { safety } from './safety.ts';
 import type { UnitPreferences } from '../core/measure/units.ts';
@@ -259,7 +259,7 @@ const SENTENCES: Record<FindingCode, (seen: Seen, degrees: Degrees) => string> =
     `The liquid its fish lay in: it carries that fish’s verdict, and is used within ${text(seen, 'hours')} h.`,
   'handling.cured': () => 'It has been in a cure: no longer a raw piece.',
   'handling.cure-running': (seen) =>
-    `In a ${SCHOOL_WORDS[seen.method as School]?.noun ?? 'cure'} for ${text(seen, 'hours')} h; opens when somebody takes it out.`,
+    `In a ${CURE_NAMES[seen.method as School]?.noun ?? 'cure'} for ${text(seen, 'hours')} h; opens when somebody takes it out.`,
   'cure.still-raw': () => safety('salt'),
   'cure.closed-pack': (seen, degrees) =>
     `In a pack without air: botulinum may grow from ${degrees(3.3, 38)} where the water-phase salt is under ${text(seen, 'needed')} % (least here, by the low forecast, ${text(seen, 'wps')} %). Opened within ${text(seen, 'limit')} h, or not served. Whether that relief covers fish that was never frozen is for your authority.`,

@@ -29,6 +29,10 @@ const CLOCK = { hour: '2-digit', minute: '2-digit' } as const;
 export const clockTime = (at: number): string => time(CLOCK, at);
 /** "Fri". */
 export const dayName = said((at: number): string => time({ weekday: 'short' }, at));
+/** "Fri 20:10". */
+export const dayTime = said((at: number): string => time({ weekday: 'short', ...CLOCK }, at));
+/** "Fri 13 Mar". */
+export const shortDay = said((at: number): string => time({ weekday: 'short', day: 'numeric', month: 'short' }, at));
 /** "Fri 13 Mar, 20:10". */
 export const dayAndTime = said((at: number): string =>
   time({ weekday: 'short', day: 'numeric', month: 'short', ...CLOCK }, at)

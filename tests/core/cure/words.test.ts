@@ -14,13 +14,13 @@ import { ACID_STYLES, type AcidStyle } from '../../../src/lib/core/bench/acid/st
 import { CUT_WORDS, LIQUID_WORDS, LOOK_MEANS, LOOK_WORDS } from '../../../src/lib/words/acid.ts';
 import {
   cureStageWords,
-  cureStepWords,
   DOSING_WORDS,
   METER_WORDS,
   PACK_WORDS,
   SALT_TASTE_WORDS,
   SCHOOL_WORDS
 } from '../../../src/lib/words/cure.ts';
+import { cureStepWords } from '../../../src/lib/words/cure-names.ts';
 import { FINDING_CODES } from '../../../src/lib/core/codes/finding.ts';
 import { sentence } from '../../../src/lib/words/findings.ts';
 import { taskWords } from '../../../src/lib/words/tasks.ts';

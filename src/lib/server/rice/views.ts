@@ -6,7 +6,7 @@ import { tubs } from '../../core/activity/rice/subject.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { toldOfLines } from '../../core/ingredients/kitchen.ts';
 import type { HouseState } from '../../core/record/house.ts';
-import { riceLabel } from '../../words/activity/rice.ts';
+import { riceLabel } from '../../words/rice-label.ts';
 import { query } from '../queries/query.ts';
 import { type Room } from '../room.ts';
 import type { Store } from '../store/store.ts';

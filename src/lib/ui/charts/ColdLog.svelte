@@ -17,6 +17,7 @@
     type Dot,
     type Track
   } from './cold-log.ts';
+  import { wallTicks } from './wall-ticks.ts';
 
   /**
    * A log of temperatures: band of least and most, mean, limit, what counts as held, what was wrong; under it the whole, on which a
@@ -62,8 +63,7 @@
   const degrees = $derived(spanOf(tracks, curves, dots, limit));
   const big = $derived(scales({ width, height: HEIGHT, left: 58, bottom: 26 }, view, degrees));
   const small = $derived(scales({ width, height: STRIP, left: 58, bottom: 4 }, span, degrees));
-  const ticks = $derived(big.x.ticks(Math.max(2, Math.floor(width / 120))).filter((tick) => big.x(tick) < width - 40));
-  const long = $derived(view[1] - view[0] > 3 * DAY);
+  const ticks = $derived(wallTicks(view, Math.max(2, Math.floor(width / 120)), say.wallInput));
   const clip = $props.id();
   const inView = (moment: number) => Math.min(Math.max(moment, view[0]), view[1]);
 
@@ -95,7 +95,7 @@
         if (!event.sourceEvent) return;
         const [a, b] = (event.selection ?? []) as [number, number];
         if (a === undefined) chosen = null;
-        else choose(moved([Number(small.x.invert(a)), Number(small.x.invert(b))], span, {}));
+        else choose(moved([small.x.invert(a), small.x.invert(b)], span, {}));
       });
     const node = select<SVGGElement, unknown>(strip);
     node.call(brush);
@@ -162,11 +162,9 @@
       <line class="grid" x1="58" x2={width - 8} y1={big.y(value)} y2={big.y(value)} />
       <text x="52" y={big.y(value) + 4} text-anchor="end">{degree(value)}</text>
     {/each}
-    {#each ticks as tick (Number(tick))}
+    {#each ticks.at.filter((tick) => big.x(tick) < width - 40) as tick (tick)}
       <text x={big.x(tick)} y={HEIGHT - 6} text-anchor="middle"
-        >{long
-          ? say.dayAndTime(Number(tick)).replace(/,? \d\d:\d\d$/, '')
-          : `${say.dayName(Number(tick))} ${say.clockTime(Number(tick))}`}</text
+        >{ticks.days ? say.shortDay(tick) : say.dayTime(tick)}</text
       >
     {/each}
     <line class="limit" x1="58" x2={width - 8} y1={big.y(limit)} y2={big.y(limit)} />

@@ -10,7 +10,8 @@
   import { ROUTE_WORDS } from '$lib/words/findings.ts';
   import LevelMark from '../marks/LevelMark.svelte';
   import WindowLine from '../marks/WindowLine.svelte';
-  import { SPANS, frame, ticks, water, type SpanId } from './tide.ts';
+  import { SPANS, frame, water, type SpanId } from './tide.ts';
+  import { wallTicks } from './wall-ticks.ts';
 
   let { rows, now, warnSeconds }: { rows: NowView['rows']; now: number; warnSeconds: number } = $props();
 
@@ -31,9 +32,14 @@
     );
   const LEFT = $derived(width < 720 ? 178 : 216);
   const of = $derived(frame(now, span, shift, LEFT, width));
-  const hours = $derived(SPANS.find(({ id }) => id === span)!.hours);
-  const hourOf = $derived((at: number) => Number(say.clockTime(at).slice(0, 2)));
-  const lines = $derived(ticks(of, hourOf, hours <= 24 ? 2 : hours <= 80 ? 6 : 24));
+  const most = $derived(SPANS.find(({ id }) => id === span)!.lines);
+  const lines = $derived(
+    wallTicks([of.from, of.to], most, say.wallInput).at.map((at) => ({
+      at,
+      x: of.x(at),
+      major: say.wallInput(at).endsWith('T00:00')
+    }))
+  );
   const height = $derived(HEAD + rows.length * ROW + 6);
   const nowX = $derived(of.x(now));
   const words = (piece: NowView['rows'][number]) => piece.windows.find((window) => window.route === route)!;

@@ -1,4 +1,4 @@
-import { area, curveLinear, line, scaleLinear, scaleTime, type ScaleLinear, type ScaleTime } from 'd3';
+import { area, curveLinear, line, scaleLinear, type ScaleLinear } from 'd3';
 import { DEFAULT_LOGGED_GAP_SECONDS } from '../../core/bench/freeze/hold.ts';
 import type { Bin } from '../../core/log/series.ts';
 
@@ -50,8 +50,8 @@ export const scales = (
   frame: Frame,
   [from, to]: readonly [number, number],
   [low, high]: readonly [number, number]
-): { x: ScaleTime<number, number>; y: ScaleLinear<number, number> } => ({
-  x: scaleTime([from, to], [frame.left, frame.width - 8]),
+): { x: ScaleLinear<number, number>; y: ScaleLinear<number, number> } => ({
+  x: scaleLinear([from, to], [frame.left, frame.width - 8]),
   y: scaleLinear([low, high], [frame.height - frame.bottom, 8])
 });
 

@@ -1,14 +1,14 @@
 import { DAY, HOUR } from '../../core/measure/spans.ts';
-import { area, curveMonotoneX, scaleTime } from 'd3';
+import { area, curveMonotoneX, scaleLinear } from 'd3';
 import type { RouteWindow } from '../../core/codes/window.ts';
 
 /** Geometry of the tide chart: plain functions, so that the server can draw it and a test can read it. */
 
 export const SPANS = [
-  { id: 'tonight', hours: 14, back: 3 },
-  { id: 'days', hours: 78, back: 18 },
-  { id: 'week', hours: 180, back: 40 },
-  { id: 'fortnight', hours: 340, back: 170 }
+  { id: 'tonight', hours: 14, back: 3, lines: 7 },
+  { id: 'days', hours: 78, back: 18, lines: 13 },
+  { id: 'week', hours: 180, back: 40, lines: 8 },
+  { id: 'fortnight', hours: 340, back: 170, lines: 15 }
 ] as const;
 export type SpanId = (typeof SPANS)[number]['id'];
 
@@ -25,26 +25,8 @@ export function frame(now: number, span: SpanId, shiftHours: number, left: numbe
   const { hours, back } = SPANS.find(({ id }) => id === span)!;
   const from = now + (shiftHours - back) * HOUR;
   const to = from + hours * HOUR;
-  const scale = scaleTime().domain([from, to]).range([left, right]);
-  return { from, to, x: (at) => scale(at), invert: (x) => Number(scale.invert(x)) };
-}
-
-export interface Tick {
-  readonly at: number;
-  readonly x: number;
-  readonly major: boolean;
-}
-
-/** Hour and midnight lines in the house's zone; `hourOf` gives an instant's hour there. */
-export function ticks(of: TideFrame, hourOf: (at: number) => number, everyHours: number): Tick[] {
-  const out: Tick[] = [];
-  const hour = HOUR;
-  for (let at = Math.ceil(of.from / hour) * hour; at <= of.to; at += hour) {
-    const seen = hourOf(at);
-    if (seen === 0) out.push({ at, x: of.x(at), major: true });
-    else if (everyHours < 24 && seen % everyHours === 0) out.push({ at, x: of.x(at), major: false });
-  }
-  return out;
+  const scale = scaleLinear().domain([from, to]).range([left, right]);
+  return { from, to, x: (at) => scale(at), invert: (x) => scale.invert(x) };
 }
 
 /**

@@ -13,7 +13,7 @@
   import { readInstant } from '$lib/core/measure/day.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PieceView } from '$lib/server/views/piece.ts';
-  import { cureStepWords } from '$lib/words/cure.ts';
+  import { cureStepWords } from '$lib/words/cure-names.ts';
   import { openCureWorker } from '$lib/workers/cure.ts';
   import { untrack } from 'svelte';
   import Field from '../controls/Field.svelte';

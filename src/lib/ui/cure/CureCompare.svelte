@@ -8,7 +8,7 @@
   import { thinEnd } from '$lib/core/bench/cure/plan.ts';
   import type { School } from '$lib/core/activity/cure/lists.ts';
   import type { RecipeBody } from '$lib/core/activity/cure/recipe-body.ts';
-  import { SCHOOL_WORDS } from '$lib/words/cure.ts';
+  import { CURE_NAMES } from '$lib/words/cure-names.ts';
   import { sentence } from '$lib/words/findings.ts';
   import Beside from '../plan/Beside.svelte';
   import CureFields from './CureFields.svelte';
@@ -62,7 +62,7 @@
   );
   type Plan = NonNullable<(typeof plans)[number]>;
   const rows: readonly { name: string; of: (plan: Plan) => string }[] = $derived([
-    { name: t.school, of: ({ shown }) => SCHOOL_WORDS[shown.method].name },
+    { name: t.school, of: ({ shown }) => CURE_NAMES[shown.method].name },
     {
       name: t.saltSugar,
       of: ({ result }) => `${say.mass(result.saltGrams)}, ${say.mass(result.sugarGrams)}`

@@ -10,6 +10,7 @@
   import { CURE_ASKS } from '$lib/core/activity/cure/plan.ts';
   import type { CureSubject } from '$lib/core/bench/cure/settings.ts';
   import { CANNOT_TELL, SCHOOL_WORDS } from '$lib/words/cure.ts';
+  import { CURE_NAMES } from '$lib/words/cure-names.ts';
   import { page } from '$app/state';
   import { ALSO_WORDS } from '$lib/words/notices.ts';
   import IngredientsField from '../controls/IngredientsField.svelte';
@@ -34,7 +35,7 @@
     isForm?: boolean;
   } = $props();
 
-  const schools = SCHOOL_IDS.map((value) => ({ value, name: SCHOOL_WORDS[value].name }));
+  const schools = SCHOOL_IDS.map((value) => ({ value, name: CURE_NAMES[value].name }));
   const method = $derived(draft.method);
   const set = $derived(draft.texts);
   const asks = $derived(new Set<string>(CURE_ASKS[method]));
@@ -93,7 +94,7 @@
       <option value={recipe.id}>{recipe.name}</option>
     {/each}
     {#each SCHOOL_IDS.filter((school) => school !== method) as school (school)}
-      <optgroup label={SCHOOL_WORDS[school].name}>
+      <optgroup label={CURE_NAMES[school].name}>
         {#each recipes.filter((each) => each.school === school) as recipe (recipe.id)}
           <option value={recipe.id}>{recipe.name}</option>
         {/each}

@@ -9,7 +9,8 @@
   import { isPausedAt, stageAt } from '$lib/core/bench/cure/changes.ts';
   import type { CureRunView } from '$lib/server/views/cure.ts';
   import type { PieceView } from '$lib/server/views/piece.ts';
-  import { cureStageWords, cureStepWords, METER_WORDS, SALT_TASTE_WORDS, SCHOOL_WORDS } from '$lib/words/cure.ts';
+  import { cureStageWords, METER_WORDS, SALT_TASTE_WORDS } from '$lib/words/cure.ts';
+  import { CURE_NAMES, cureStepWords } from '$lib/words/cure-names.ts';
   import { openCureWorker } from '$lib/workers/cure.ts';
   import { onMount, untrack } from 'svelte';
   import Field from '../controls/Field.svelte';
@@ -77,7 +78,7 @@
 
 <div class="halves main">
   <section class="sheet" data-running data-simulated={result ? 'yes' : 'no'}>
-    <h2>{view.piece.made.name}: {SCHOOL_WORDS[plan.method].noun}</h2>
+    <h2>{view.piece.made.name}: {CURE_NAMES[plan.method].noun}</h2>
     <p>
       {#if plan.method === 'desalt'}{t.desalting}{:else}{t.saltSugarOn(
           say.mass(plan.saltGrams),

@@ -4,7 +4,7 @@
   import { recipeForm as t } from '$lib/words/screens/cure.ts';
   import type { RecipeBody } from '$lib/core/activity/cure/recipe-body.ts';
   import { SCHOOL_IDS, type School } from '$lib/core/activity/cure/lists.ts';
-  import { SCHOOL_WORDS } from '$lib/words/cure.ts';
+  import { CURE_NAMES } from '$lib/words/cure-names.ts';
   import { untrack } from 'svelte';
   import { page } from '$app/state';
   import IngredientsField from '../controls/IngredientsField.svelte';
@@ -30,7 +30,7 @@
       label={common.school}
       kind="choice"
       bind:value={school}
-      options={SCHOOL_IDS.map((value) => ({ value, name: SCHOOL_WORDS[value].name }))}
+      options={SCHOOL_IDS.map((value) => ({ value, name: CURE_NAMES[value].name }))}
     />
     <Field
       name="basis"

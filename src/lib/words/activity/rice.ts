@@ -1,9 +1,4 @@
 import { words } from '../speech.ts';
-import { formatMass } from '../../core/measure/format.ts';
-import type { UnitPreferences } from '../../core/measure/units.ts';
-import type { Told } from '../../core/ingredients/ingredient.ts';
-import { labelTime, type LabelLines } from '../labels.ts';
-import { toldLine } from '../notices.ts';
 import type { ActivityWords } from './words.ts';
 
 export const riceWords = /* @__PURE__ */ words({
@@ -11,29 +6,6 @@ export const riceWords = /* @__PURE__ */ words({
   tasks: { 'rice-discard': (seen) => `Bin the rice: ${seen.name}` },
   steps: { rice: () => 'Rice' }
 } satisfies ActivityWords);
-
-/** The lines of a tub's label: what binds is when it goes into the bin. */
-export function riceLabel(
-  tub: {
-    readonly id: string;
-    readonly name: string;
-    readonly madeAt: number;
-    readonly discardAt: number;
-    readonly made: { readonly mass: { readonly si: number } | null; readonly place: string };
-    readonly told: Told;
-  },
-  { zone, units }: { readonly zone: string; readonly units: UnitPreferences }
-): LabelLines {
-  const { mass, place } = tub.made;
-  return {
-    window: `BIN AT ${labelTime(tub.discardAt, zone)}`,
-    name: tub.name,
-    code: tub.id,
-    mass: [mass && formatMass(mass.si, units), place].filter(Boolean).join(' · '),
-    made: `Dressed ${labelTime(tub.madeAt, zone)}`,
-    allergens: `Allergens: ${toldLine(tub.told)}`
-  };
-}
 
 export const RICE_WORDS = /* @__PURE__ */ words({
   title: 'Rice',

@@ -1,6 +1,7 @@
 import { words } from '../speech.ts';
 import type { cureLaid, cureSet } from '../../core/activity/cure/plan.ts';
-import { DOSING_WORDS, PACK_WORDS, SCHOOL_WORDS } from '../cure.ts';
+import { DOSING_WORDS, PACK_WORDS } from '../cure.ts';
+import { CURE_NAMES } from '../cure-names.ts';
 import type { PlanWords } from './plan.ts';
 
 type Set = Readonly<Record<string, string>>;
@@ -13,7 +14,7 @@ const by =
 export const CURE_FIELDS: PlanWords<typeof cureSet & typeof cureLaid> = /* @__PURE__ */ words({
   method: {
     label: 'School',
-    values: Object.fromEntries(Object.entries(SCHOOL_WORDS).map(([id, { name }]) => [id, name]))
+    values: Object.fromEntries(Object.entries(CURE_NAMES).map(([id, { name }]) => [id, name]))
   },
   thickness: { label: 'Thickness, thick end' },
   thin: { label: 'Thin end' },

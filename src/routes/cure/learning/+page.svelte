@@ -7,7 +7,8 @@
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import CureLearned from '$lib/ui/cure/CureLearned.svelte';
   import CureTabs from '$lib/ui/cure/CureTabs.svelte';
-  import { SALT_TASTE_WORDS, SCHOOL_WORDS } from '$lib/words/cure.ts';
+  import { SALT_TASTE_WORDS } from '$lib/words/cure.ts';
+  import { CURE_NAMES } from '$lib/words/cure-names.ts';
   import type { School } from '$lib/core/activity/cure/lists.ts';
   import type { PageProps } from './$types';
 
@@ -124,7 +125,7 @@
           <tr>
             <td class="soft">{say.dayAndTime(point.ended)}</td>
             <td><a class="link" href="/piece/{point.piece}">{point.name}</a></td>
-            <td>{SCHOOL_WORDS[point.method as School].name}</td>
+            <td>{CURE_NAMES[point.method as School].name}</td>
             <td>{point.what === 'loss' ? t.weightLost2 : t.salt}</td>
             <td
               >{say.exactly(point.forecast.likely, 1)} %

@@ -7,11 +7,11 @@
   import BookList from '$lib/ui/book/BookList.svelte';
   import CureTabs from '$lib/ui/cure/CureTabs.svelte';
   import RecipeForm from '$lib/ui/cure/RecipeForm.svelte';
-  import { SCHOOL_WORDS } from '$lib/words/cure.ts';
+  import { CURE_NAMES } from '$lib/words/cure-names.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
-  const groups = SCHOOL_IDS.map((id) => ({ id, name: SCHOOL_WORDS[id].name }));
+  const groups = SCHOOL_IDS.map((id) => ({ id, name: CURE_NAMES[id].name }));
 </script>
 
 <svelte:head><title>{titled(t.recipeBook)}</title></svelte:head>

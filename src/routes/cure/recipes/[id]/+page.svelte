@@ -14,7 +14,7 @@
   import CureTabs from '$lib/ui/cure/CureTabs.svelte';
   import { amountWords, recipeLinesText } from '$lib/ui/cure/recipe-text.ts';
   import RecipeForm from '$lib/ui/cure/RecipeForm.svelte';
-  import { SCHOOL_WORDS } from '$lib/words/cure.ts';
+  import { CURE_NAMES } from '$lib/words/cure-names.ts';
   import Swapped from '$lib/ui/controls/Swapped.svelte';
   import { toldLine } from '$lib/words/notices.ts';
   import type { PageProps } from './$types';
@@ -39,7 +39,7 @@
 <PageSheet
   page={recipe}
   version={data.version}
-  kind={SCHOOL_WORDS[body.school].name}
+  kind={CURE_NAMES[body.school].name}
   goodFor={body.goodFor}
   caution={t.ratiosAreStartingPoints}
 >
