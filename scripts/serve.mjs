@@ -2,7 +2,6 @@
  * Serves the built app on plain HTTP. Listens on loopback unless HOST says otherwise, answers only to the names it is
  * known by, packs what it sends, and on a signal closes streams and requests within SHUTDOWN_TIMEOUT seconds.
  */
-import compression from 'compression';
 import { createServer } from 'node:http';
 import { fileURLToPath } from 'node:url';
 
@@ -16,6 +15,8 @@ if (!process.env.ORIGIN) process.env.PROTOCOL_HEADER = 'x-forwarded-proto';
 // The largest anything may be, a logger's file; everything else is held to less by the app.
 process.env.BODY_SIZE_LIMIT ??= '201000000';
 process.env.EMBER_TIDE_IMPORT_WORKER ??= fileURLToPath(new URL('../build/workers/import.js', import.meta.url));
+// Only now: the first steps run on a machine on which nothing is installed yet.
+const { default: compression } = await import('compression');
 const { handler } = await import('../build/handler.js');
 
 const loopback = ['localhost', '127.0.0.1', '[::1]'];

@@ -5,4 +5,4 @@
 
 <h1>{page.status === 404 ? t.notOnRecord : t.somethingWentWrong}</h1>
 <p class="trouble" role="alert">{page.error?.message}</p>
-<p><a class="link" href="/">{t.backToNow}</a></p>
+<p><a class="link way" href="/">{t.backToNow}</a></p>

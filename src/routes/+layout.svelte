@@ -146,7 +146,7 @@
     position: absolute;
     left: -999px;
     background: var(--surface);
-    padding: 0.5rem 1rem;
+    padding: 0.7rem 1rem;
     z-index: 10;
   }
   .skip:focus {
@@ -278,7 +278,7 @@
     border-top: 1px solid var(--line);
     font-size: 0.9rem;
   }
-  @media (max-width: 900px) {
+  @media (max-width: 56.25em) {
     .frame {
       grid-template-columns: 92px minmax(0, 1fr);
     }

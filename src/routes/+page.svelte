@@ -104,7 +104,7 @@
 <style>
   .queue {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(310px, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(min(100%, 19.4rem), 1fr));
     gap: 0.5rem;
     margin-top: 0.5rem;
   }
@@ -131,6 +131,8 @@
     line-height: 1.1;
   }
   .what {
+    min-width: 0;
+    overflow-wrap: anywhere;
     display: flex;
     flex-direction: column;
     line-height: 1.25;

@@ -89,9 +89,9 @@ export async function openDemo(env: Record<string, string> = {}): Promise<Runnin
 
 let launched: Promise<Browser> | undefined;
 
-/** Headless Chromium, closed off from any network but the loopback: one for all tests, each page of which has a context of its own. */
-export const theBrowser = (): Promise<Browser> =>
-  (launched ??= chromium.launch({
+/** Headless Chromium, closed off from any network but the loopback. */
+export const launch = (...more: string[]): Promise<Browser> =>
+  chromium.launch({
     executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
     args: [
       '--headless',
@@ -101,9 +101,13 @@ export const theBrowser = (): Promise<Browser> =>
       '--no-first-run',
       '--disable-background-networking',
       '--disable-component-update',
-      '--disable-sync'
+      '--disable-sync',
+      ...more
     ]
-  }));
+  });
+
+/** The one for all tests, each page of which has a context of its own. */
+export const theBrowser = (): Promise<Browser> => (launched ??= launch());
 
 /** Closes every page that is open, so that none of them lives on in the next file. */
 export async function closePages(): Promise<void> {

@@ -2,7 +2,9 @@ import axe from 'axe-core';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { PLACES } from '../../src/lib/ui/places.ts';
+import { VIEWS } from './demo-views.ts';
 import { closePages, openDemo, signIn, visit, type RunningHouse } from './harness.ts';
+import { pressedOnPaper, tooSmall } from './manners.ts';
 import { watch, type WatchedPage } from './watch.ts';
 
 /** Serious faults, gathered in the page: what passed is not sent, for it is a hundred times as much. */
@@ -28,72 +30,35 @@ describe('every place of the demo house', () => {
     await closePages();
     await house.close();
   });
-  const paths = [
-    ...PLACES.map(({ path }) => path),
-    '/piece/ATL-0304-1-A',
-    '/piece/ARC-0313-1-A',
-    '/piece/EUR-0313-1-A',
-    '/piece/EUR-0313-1-A/roads',
-    '/receive?species=turbot',
-    '/receive?delivery=DEL-0313-1',
-    '/receive/note',
-    '/inspect/JOH-0313-1',
-    '/inspect/UNI-0313-1',
-    '/house/species?id=skipjack',
-    '/house/ingredients?id=soy-sauce',
-    '/house/documents',
-    '/house/rules',
-    '/house/sheets',
-    '/piece/MIX-0313-1',
-    '/break?piece=TUR-0313-1-A&part=blind-back',
-    '/break?piece=RAI-0312-1-C&map=fillet',
-    '/break/depth?piece=RAI-0312-1-C',
-    '/lot/TUR-0309-1?by=money',
-    '/lot/RAI-0312-1',
-    '/house/knife',
-    '/labels?piece=MIX-0313-1&size=a4-24',
-    '/freeze?piece=ATL-0304-1-A',
-    '/freeze/places',
-    '/freeze/places/chest-freezer',
-    '/freeze/import',
-    '/freeze/thaw?piece=SAB-0310-1-A',
-    '/freeze/record/ATL-0304-1-A',
-    '/cure?piece=RAI-0312-1-C&recipe=light-paste-sweet',
-    '/acid?piece=HAL-0302-1-A',
-    '/acid?piece=HAL-0302-1-C',
-    '/acid/sauces',
-    '/acid/sauces/harbour-lime',
-    '/age?piece=ARC-0311-1-A',
-    '/age?piece=ATL-0311-1-A',
-    '/cure/recipes',
-    '/cure/recipes/weighed-at-two',
-    '/serve/dishes',
-    '/serve/dishes/halibut-in-lime',
-    '/cure/learning'
-  ];
-
   // One visit shows a screen at both widths and in both lights: they do not depend on each other, so each is looked at once.
-  describe('no serious accessibility fault in both lights, nothing off the edge at both widths, a quiet console', () => {
+  describe('no serious accessibility fault in both lights, nothing off the edge at both widths, nothing too small to touch or read, a quiet console', () => {
     let watched: WatchedPage;
     before(async () => {
       watched = await watch({ viewport: { width: 1280, height: 800 } });
       await signIn(watched.page, house.url, 'p1');
     });
     after(() => watched.close());
+    const titles = new Map<string, string>();
     const overEdge = (page: Page) =>
       page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-    for (const path of paths) {
+    for (const path of VIEWS) {
       it(path, async () => {
         const { page } = watched;
         await page.setViewportSize({ width: 1280, height: 800 });
         await visit(page, house.url + path);
         if (/^\/(cure|acid)(\?|$)/.test(path)) await page.waitForSelector('[data-simulated="yes"]');
+        const view = path.split('?')[0]!;
+        const title = await page.title();
+        expect(titles.get(title) ?? view, `${title} is the title of two views`).to.equal(view);
+        titles.set(title, view);
         expect(await faults(page), `${path}, light, 1280 wide`).to.deep.equal([]);
         expect(await overEdge(page), `${path} is wider than 1280`).to.be.at.most(0);
         await page.setViewportSize({ width: 820, height: 1180 });
         await page.evaluate(() => (document.documentElement.dataset.theme = 'dim'));
         expect(await faults(page), `${path}, dim, 820 wide`).to.deep.equal([]);
         expect(await overEdge(page), `${path} is wider than 820`).to.be.at.most(0);
+        expect(await pressedOnPaper(page), `${path}, printed`).to.deep.equal([]);
+        expect(await tooSmall(page), `${path}, 820 wide`).to.deep.equal([]);
         watched.quiet();
       });
     }

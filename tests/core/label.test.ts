@@ -121,8 +121,8 @@ describe('what a label says first', () => {
         zone: 'UTC',
         units: { mass: 'g' } as never
       });
-    expect(words(['A, wild']).made).to.equal('Made 2026-03-13 · A, wild');
-    expect(words(['A', 'B']).made).to.equal('Made 2026-03-13 · A; B');
-    expect(words(['A', 'B', 'C']).made).to.equal('Made 2026-03-13 · A and 2 more');
+    expect(words(['A, wild']).made).to.equal('Made 13 Mar 2026 · A, wild');
+    expect(words(['A', 'B']).made).to.equal('Made 13 Mar 2026 · A; B');
+    expect(words(['A', 'B', 'C']).made).to.equal('Made 13 Mar 2026 · A and 2 more');
   });
 });

@@ -204,7 +204,7 @@ describe('labels', () => {
     expect(words.name).to.equal('Arctic char');
     expect(words.code).to.contain(piece);
     expect(words.mass).to.equal('2.00 kg · Drawer 2');
-    expect(words.made).to.equal('Made 2026-03-09 · Skarnes Tank Farm, farmed, harvested 2026-03-08');
+    expect(words.made).to.equal('Made 9 Mar 2026 · Skarnes Tank Farm, farmed, harvested 8 Mar 2026');
     expect(words.window).to.match(/^Raw until \d+ Mar, \d\d:\d\d · Cooked until \d+ Mar, \d\d:\d\d$/);
     expect(words.allergens).to.equal('Allergens: fish');
   });

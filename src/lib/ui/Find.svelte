@@ -1,15 +1,12 @@
 <script lang="ts">
   import { find as t } from '$lib/words/screens/shell.ts';
   import { goto } from '$app/navigation';
-  import { Modal } from 'flowbite-svelte';
+  import Line from '$lib/ui/kit/Line.svelte';
+  import Panel from '$lib/ui/kit/Panel.svelte';
 
   let { close }: { close: () => void } = $props();
   let text = $state('');
   let found = $state<{ href: string; name: string; more: string }[]>([]);
-  let open = $state(true);
-  $effect(() => {
-    if (!open) close();
-  });
 
   interface NowAnswer {
     pieces: { id: string; name: string; lot: string }[];
@@ -66,42 +63,37 @@
       }))
     ];
   }
-  function go(href: string) {
-    open = false;
-    void goto(href);
-  }
 </script>
 
-<Modal bind:open title={t.findAPieceA} size="md" class="bg-(--surface) text-(--ink)">
-  <form
-    onsubmit={(event) => {
-      event.preventDefault();
-      if (found[0]) go(found[0].href);
-    }}
-  >
-    <!-- svelte-ignore a11y_autofocus -->
-    <input
-      aria-label={t.whatToFind}
-      autofocus
-      class="w-full min-h-12 bg-(--surface) border border-(--strong-line) px-3"
-      placeholder={t.turbotTurIwashi}
-      bind:value={text}
-      oninput={look}
-    />
-  </form>
-  <ul aria-live="polite">
-    {#each found as each (each.href)}
-      <li>
-        <a
-          class="flex min-h-12 items-center gap-3 border-t border-(--line)"
-          href={each.href}
-          onclick={() => go(each.href)}
-        >
-          <b>{each.name}</b><span class="soft">{each.more}</span>
-        </a>
-      </li>
-    {:else}
-      {#if text.trim() !== ''}<li class="soft py-2">{t.nothingByThatName}</li>{/if}
-    {/each}
-  </ul>
-</Modal>
+<Panel title={t.findAPieceA} {close}>
+  {#snippet children(leave)}
+    <form
+      onsubmit={(event) => {
+        event.preventDefault();
+        if (!found[0]) return;
+        leave();
+        void goto(found[0].href);
+      }}
+    >
+      <Line
+        aria-label={t.whatToFind}
+        autofocus
+        class="w-full"
+        placeholder={t.turbotTurIwashi}
+        bind:value={text}
+        oninput={look}
+      />
+    </form>
+    <ul aria-live="polite">
+      {#each found as each (each.href)}
+        <li>
+          <a class="flex min-h-12 items-center gap-3 border-t border-(--line)" href={each.href} onclick={leave}>
+            <b>{each.name}</b><span class="soft">{each.more}</span>
+          </a>
+        </li>
+      {:else}
+        {#if text.trim() !== ''}<li class="soft py-2">{t.nothingByThatName}</li>{/if}
+      {/each}
+    </ul>
+  {/snippet}
+</Panel>

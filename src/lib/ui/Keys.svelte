@@ -1,13 +1,9 @@
 <script lang="ts">
   import { keys as t, PLACE_NAMES } from '$lib/words/screens/shell.ts';
-  import { Modal } from 'flowbite-svelte';
+  import Panel from '$lib/ui/kit/Panel.svelte';
   import { PLACES } from './places.ts';
 
   let { close }: { close: () => void } = $props();
-  let open = $state(true);
-  $effect(() => {
-    if (!open) close();
-  });
   const keys = [
     ...PLACES.map(({ key, path }) => ({ key, what: PLACE_NAMES[path] })),
     { key: 'n', what: t.aNewLot },
@@ -19,11 +15,11 @@
   ];
 </script>
 
-<Modal bind:open title={t.keys} size="sm" class="bg-(--surface) text-(--ink)">
+<Panel title={t.keys} size="sm" {close}>
   <dl class="grid grid-cols-[4rem_1fr] gap-y-2">
     {#each keys as { key, what } (key)}
       <dt><kbd class="inline-block min-w-8 border border-(--strong-line) px-2 text-center">{key}</kbd></dt>
       <dd>{what}</dd>
     {/each}
   </dl>
-</Modal>
+</Panel>

@@ -67,13 +67,19 @@
 
 <style>
   li {
-    display: grid;
-    grid-template-columns: 8.2rem 1fr;
-    gap: 0.8rem;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.2rem 0.8rem;
     padding: 0.6rem 0;
     border-top: 1px solid var(--line);
   }
+  li > div {
+    flex: 1 1 17rem;
+    min-width: 0;
+    overflow-wrap: anywhere;
+  }
   .tag {
+    flex: 0 0 8.2rem;
     font-size: 0.92rem;
     color: var(--soft);
     display: flex;
@@ -86,11 +92,5 @@
   }
   .change {
     font-weight: 600;
-  }
-  @media (max-width: 560px) {
-    li {
-      grid-template-columns: 1fr;
-      gap: 0.2rem;
-    }
   }
 </style>

@@ -1,3 +1,4 @@
+import * as say from './say.ts';
 import { said, words } from './speech.ts';
 import type { DocumentKind, DocumentState, LicensedScope } from '../core/codes/documents.ts';
 import { scopeWord } from './scopes.ts';
@@ -51,8 +52,8 @@ export const DOCUMENT_WORDS = /* @__PURE__ */ words({
   keep: 'File it',
   withdraw: 'Take it off the list',
   all: 'all species',
-  ending: (number: string, day: string) => `Document No. ${number} ends on ${day}.`,
-  ended: (number: string, day: string) => `Document No. ${number} ended on ${day}: it opens nothing any more.`,
+  ending: (number: string, day: string) => `Document No. ${number} ends on ${say.day(day)}.`,
+  ended: (number: string, day: string) => `Document No. ${number} ended on ${say.day(day)}: it opens nothing any more.`,
   caution:
     'A document is no permission beyond its words. Guidance only: your local code, your authority and licensed practice decide.'
 } as const);

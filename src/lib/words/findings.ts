@@ -1,3 +1,4 @@
+import * as say from './say.ts';
 import { said, speech, words } from './speech.ts';
 import type { ChangeCode, FindingCode } from '../core/codes/finding.ts';
 import type { Reason, Route, WindowState } from '../core/codes/window.ts';
@@ -30,6 +31,8 @@ export const STATE_WORDS: Record<WindowState, string> = /* @__PURE__ */ words({
 type Seen = Reason['seen'];
 const text = (seen: Seen, key: string) => String(seen[key] ?? '');
 const hours = (seen: Seen, key: string) => formatDuration(Number(seen[key] ?? 0));
+/** Days on ice: to a tenth, for nobody can tell hundredths of a day. */
+const daysUsed = (seen: Seen) => say.number(Number(seen.spentDays ?? 0), 1);
 /** A temperature in the house's scale: of a limit, as the rule prints it there. */
 type Degrees = (celsius: unknown, fahrenheit?: unknown) => string;
 const figure = (value: number, unit: string) => `${value.toFixed(1).replace('-', '\u2212')}\u00a0°${unit}`;
@@ -39,7 +42,8 @@ const DEGREES: Record<UnitPreferences['temperature'], Degrees> = {
 };
 
 const basis = (seen: Seen): string => {
-  const caught = `from its catch, ${text(seen, 'caughtOn').replace('T', ' ')}`;
+  const [day = '', hour = ''] = text(seen, 'caughtOn').split('T');
+  const caught = `from its catch, ${say.day(day)}${hour === '' ? '' : ` at ${hour.slice(0, 5)}`}`;
   if (seen.basis === 'catch') return caught;
   if (seen.basis === 'both') return `${caught}, or as old as its inspection read it, whichever is older`;
   if (seen.basis === 'inspection') return 'by the age its inspection read off it, at the old end of the band';
@@ -247,8 +251,8 @@ const SENTENCES: Record<FindingCode, (seen: Seen, degrees: Degrees) => string> =
   'freshness.raw-share': (seen, degrees) => {
     const from = basis(seen);
     return seen.alive === true
-      ? `Alive, it keeps about ${text(seen, 'iceDays')} days on ice ${from}, held at an assumed ${degrees(seen.celsius)}; ${text(seen, 'spentDays')} spent.`
-      : `Raw service uses the first ${Math.round(Number(seen.share) * 100)} % of about ${text(seen, 'iceDays')} days on ice ${from}; ${text(seen, 'spentDays')} spent, by every reading and an assumed ${degrees(seen.celsius)} between.`;
+      ? `Alive, it keeps about ${text(seen, 'iceDays')} days on ice ${from}, held at an assumed ${degrees(seen.celsius)}; ${daysUsed(seen)} used.`
+      : `Raw service uses the first ${Math.round(Number(seen.share) * 100)} % of about ${text(seen, 'iceDays')} days on ice ${from}; ${daysUsed(seen)} used, by every reading and an assumed ${degrees(seen.celsius)} between.`;
   },
   'freshness.eating-life': (seen) => `It keeps about ${text(seen, 'iceDays')} days on ice ${basis(seen)}.`,
   'freshness.paused': () => 'Frozen: the freshness clock stands still.',

@@ -1,3 +1,4 @@
+import * as say from './say.ts';
 import { said, words } from './speech.ts';
 import { mayServe, type LabelData, type LabelRoute } from '../core/trace/label.ts';
 import { formatMass } from '../core/measure/format.ts';
@@ -38,13 +39,35 @@ export const bindingWords = /* @__PURE__ */ said(function bindingWords(
   return `${raw.state === 'ebbing' ? 'Use soon: ' : ''}${named(raw)} · ${named(cooked)}`;
 });
 
-function allergenLine({ allergens: holds, mayHold, unsaid }: LabelData): string {
-  const said = toldWords({ holds, mayHold, unsaid });
+const allergenLine = /* @__PURE__ */ said(({ allergens: holds, mayHold, unsaid }: LabelData): string => {
+  const told = toldWords({ holds, mayHold, unsaid });
   const nothing = unsaid.length === 0 ? 'none of its own' : '';
-  return ['Allergens: ' + (said.holds || nothing), said.mayHold, said.ask && said.ask.replace(/^ask/, 'ASK')]
+  return ['Allergens: ' + (told.holds || nothing), told.mayHold, told.ask && told.ask.replace(/^ask/, 'ASK')]
     .filter((each) => each !== '')
     .join(' · ');
-}
+});
+const madeLine = /* @__PURE__ */ said(
+  (madeOn: string, origin: string): string => `Made ${say.shortDate(madeOn)}${origin === '' ? '' : ` · ${origin}`}`
+);
+/** Several lots: the first stands for them on so small a paper, and its page has the rest. */
+const originsLine = /* @__PURE__ */ said((origins: readonly string[]): string =>
+  origins.length > 2 ? `${origins[0]} and ${origins.length - 1} more` : origins.join('; ')
+);
+
+/** Where a lot came from, in a line: whose, wild or farmed, from what grounds, and its day. */
+export const originWords = /* @__PURE__ */ said(
+  (from: {
+    readonly supplier: string;
+    readonly source: 'wild' | 'farmed' | 'unknown';
+    readonly grounds: string;
+    readonly caughtOn: string | null;
+  }): string => {
+    const day = from.caughtOn
+      ? `${from.source === 'farmed' ? 'harvested' : 'caught'} ${say.shortDate(from.caughtOn)}`
+      : '';
+    return [from.supplier, from.source === 'unknown' ? '' : from.source, from.grounds, day].filter(Boolean).join(', ');
+  }
+);
 
 /** The lines of a label, the one that binds first. */
 export interface LabelLines {
@@ -74,17 +97,14 @@ export function labelWords(
   house: { readonly units: UnitPreferences; readonly zone: string }
 ): LabelLines {
   const time = (at: number) => labelTime(at, house.zone);
-  const kind = label.species.join(' and ');
-  const { origins } = label;
-  const origin = origins.length > 2 ? `${origins[0]} and ${origins.length - 1} more` : origins.join('; ');
+  const kind = say.list(label.species);
   return {
     window: bindingWords(label, time),
     // A label is small: a name without end is cut, its code is not.
     name: label.name.length > 60 ? `${label.name.slice(0, 59)}…` : label.name,
     code: `${label.code}${kind && !label.name.includes(kind) ? ` · ${kind}` : ''}`,
     mass: `${formatMass(label.grams, house.units)}${label.use ? ` · ${USE_WORDS[label.use] ?? label.use}` : ''}${label.place ? ` · ${label.place}` : ''}`,
-    // Two lots and more: the first stands for them on so small a paper, and its page has the rest.
-    made: `Made ${label.madeOn}${origin === '' ? '' : ` · ${origin}`}`,
+    made: madeLine(label.madeOn, originsLine(label.origins)),
     allergens: allergenLine(label)
   };
 }

@@ -59,7 +59,7 @@ export const stepWords = /* @__PURE__ */ said(function stepWords(step: RoadStep,
     }
     case 'fact':
       if (step.field === 'caughtOn')
-        return `Ask for the day of catch or harvest; a second person writes it down (lot ${step.lot}).${step.notBefore === null ? '' : ` It is in time if that was ${step.notBefore} or later.`}`;
+        return `Ask for the day of catch or harvest; a second person writes it down (lot ${step.lot}).${step.notBefore === null ? '' : ` It is in time if that was ${say.day(step.notBefore)} or later.`}`;
       if (step.field === 'commercial')
         return `A second person writes down that it came from a commercial source (lot ${step.lot}), if it did.`;
       return `A second person writes down that the roe was rinsed out of its skein (lot ${step.lot}), if it was.`;

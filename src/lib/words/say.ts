@@ -59,6 +59,15 @@ export const day = said((date: string): string => {
       })
   ).format(at);
 });
+/** A day of the calendar where there is little room: "13 Mar 2026". As {@link day} otherwise. */
+export const shortDate = said((date: string): string => {
+  const at = Date.parse(`${date.slice(0, 10)}T00:00Z`);
+  if (Number.isNaN(at)) return date;
+  return keep(
+    'short date',
+    (locale) => new Intl.DateTimeFormat(locale, { timeZone: 'UTC', day: 'numeric', month: 'short', year: 'numeric' })
+  ).format(at);
+});
 const dayKey = (at: number) => time({ year: 'numeric', month: '2-digit', day: '2-digit' }, at);
 
 /** A moment as a cook says it: the time today, the weekday within six days, else the date. */

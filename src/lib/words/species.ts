@@ -1,5 +1,6 @@
 import { said, words } from './speech.ts';
 import type { Difference } from '../core/codes/ambiguity.ts';
+import type { CatalogueEntry, SpeciesGroup, SpeciesHazard } from '../core/fish/kinds.ts';
 
 /** Words for what the catalogue keeps as codes. */
 const HANDLING: Record<string, string> = /* @__PURE__ */ words({
@@ -88,3 +89,52 @@ export const sourceWord = /* @__PURE__ */ said((code: string): string => SOURCES
 export const differenceWord = /* @__PURE__ */ said((code: Difference): string => DIFFERENCES[code]);
 export const HANDLING_WITH_WORDS = Object.keys(HANDLING);
 export const STYLES_WITH_WORDS = Object.keys(STYLES);
+
+export const GROUP_WORDS: Record<SpeciesGroup, string> = /* @__PURE__ */ words({
+  finfish: 'fish',
+  mollusc: 'bivalve',
+  gastropod: 'sea snail',
+  scallop: 'scallop',
+  cephalopod: 'squid, octopus or cuttlefish',
+  crustacean: 'crustacean',
+  urchin: 'sea urchin',
+  roe: 'roe',
+  surimi: 'surimi'
+});
+export const WATER_WORDS: Record<CatalogueEntry['water'], string> = /* @__PURE__ */ words({
+  sea: 'the sea',
+  fresh: 'fresh water',
+  anadromous: 'the sea, and up rivers to spawn'
+});
+export const FLESH_WORDS: Record<CatalogueEntry['texture'] | CatalogueEntry['fat'], string> = /* @__PURE__ */ words({
+  firm: 'firm',
+  medium: 'neither firm nor soft',
+  soft: 'soft',
+  lean: 'lean',
+  mid: 'some fat',
+  rich: 'rich'
+});
+export const PARASITE_WORDS: Record<CatalogueEntry['parasitesWhenWild'][number], string> = /* @__PURE__ */ words({
+  nematode: 'round worms',
+  tapeworm: 'tapeworms',
+  fluke: 'flukes'
+});
+/** What a species is known for, in a word or three. */
+export const HAZARD_NAMES: Record<SpeciesHazard, string> = /* @__PURE__ */ words({
+  histamine: 'histamine',
+  ciguatera: 'reef toxin',
+  tetrodotoxin: 'puffer poison',
+  gempylotoxin: 'purging oil',
+  'raw-blood': 'poisonous raw blood',
+  'cooked-only': 'cooked only',
+  'lung-fluke': 'lung fluke',
+  palytoxin: 'a poison like palytoxin',
+  tetramine: 'poison in the salivary glands',
+  spirurin: 'larvae in the gut',
+  kudoa: 'Kudoa',
+  norovirus: 'norovirus',
+  vibrio: 'Vibrio',
+  'shellfish-toxins': 'shellfish toxins',
+  'eu-forbidden': 'forbidden under EU rules',
+  'jp-forbidden': 'not for sale in Japan'
+});

@@ -149,7 +149,7 @@
     font-weight: 700;
     margin-bottom: 0.5rem;
   }
-  @media (max-width: 1000px) {
+  @media (max-width: 62.5em) {
     .cabinet {
       grid-template-columns: minmax(0, 1fr);
     }

@@ -47,12 +47,12 @@
     <div>
       <h2>
         <LevelMark state={view.raw} size={26} />
-        <a href="/piece/{view.piece.id}">{view.piece.made.name}</a>
+        <a class="way" href="/piece/{view.piece.id}">{view.piece.made.name}</a>
         <span class="soft">{view.piece.id}</span>
       </h2>
       <p class="soft">
         {t.from(MAP_WORDS[view.map], view.board ? '' : view.closed ? t.boardClosed : '')}
-        <a class="link" href="/lot/{view.lot.id}">{view.lot.supplier || view.lot.id}</a>
+        <a class="link way" href="/lot/{view.lot.id}">{view.lot.supplier || view.lot.id}</a>
       </p>
     </div>
     <p class="figure">
@@ -135,7 +135,7 @@
     gap: 0.8rem;
     grid-template-columns: minmax(0, 1fr);
   }
-  @media (max-width: 1000px) {
+  @media (max-width: 62.5em) {
     /* On a tablet the scale lies under the map, before what came off so far. */
     .left,
     .side {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import * as say from '$lib/words/say.ts';
-  import { common } from '$lib/words/screens/common.ts';
+  import { common, titled } from '$lib/words/screens/common.ts';
   import { housePage as t } from '$lib/words/screens/house.ts';
   import Button from '$lib/ui/kit/Button.svelte';
   import Table from '$lib/ui/kit/Table.svelte';
@@ -62,6 +62,7 @@
   ] as const;
 </script>
 
+<svelte:head><title>{titled(common.house)}</title></svelte:head>
 <h1>{common.house}</h1>
 <nav class="books" aria-label={t.booksOfTheHouse}>
   <a href="/house/species">{t.species}</a>

@@ -91,7 +91,7 @@
   .labels {
     display: grid;
     gap: 0.6rem;
-    grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(min(100%, 14.375rem), 1fr));
     margin: 0.6rem 0;
     max-height: 60vh;
     overflow-y: auto;

@@ -1,6 +1,6 @@
 <script lang="ts">
   import * as say from '$lib/words/say.ts';
-  import { common } from '$lib/words/screens/common.ts';
+  import { common, titled } from '$lib/words/screens/common.ts';
   import { ledgerPage as t } from '$lib/words/screens/ledger.ts';
   import Line from '$lib/ui/kit/Line.svelte';
   import Select from '$lib/ui/kit/Select.svelte';
@@ -39,6 +39,7 @@
   });
 </script>
 
+<svelte:head><title>{titled(t.ledger)}</title></svelte:head>
 <div class="head">
   <h1>{t.ledger}</h1>
   <p class="soft">{t.onlyEverAddedTo}</p>
@@ -158,11 +159,11 @@
       {/each}
     </tbody>
   </Table>
-  {#if data.more}<p class="older"><a class="out" href={older}>{t.olderEntries}</a></p>{/if}
+  {#if data.more}<p class="older"><a class="out way" href={older}>{t.olderEntries}</a></p>{/if}
 {/if}
 
 <section class="sheet sign no-print">
-  <h2>{t.signTheDay(data.today)}</h2>
+  <h2>{t.signTheDay(say.day(data.today))}</h2>
   <p class="soft">
     {t.signingWritesDownThe(data.head, data.headHash.slice(0, 12))}
   </p>
@@ -174,8 +175,8 @@
 <style>
   /* Beside its sentence an entry's parts are an aside. */
   td :global(.folded summary) {
-    min-height: 28px;
-    padding-block: 0;
+    min-height: 44px;
+    margin-block: -0.5rem;
     font-weight: 400;
   }
   .head {
@@ -222,7 +223,7 @@
     color: var(--ember);
     margin-left: 0.5rem;
   }
-  @media (max-width: 900px) {
+  @media (max-width: 56.25em) {
     td.nowrap {
       white-space: normal;
       width: 5.5rem;
@@ -259,7 +260,7 @@
     max-width: 44rem;
   }
   pre {
-    font-size: 0.85rem;
+    font-size: 0.9rem;
     white-space: pre-wrap;
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { titled } from '$lib/words/screens/common.ts';
   import { receivePage as t } from '$lib/words/screens/receive.ts';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import Delivery from '$lib/ui/receive/Delivery.svelte';
@@ -15,6 +16,7 @@
   const count = $derived(data.delivery?.lots.length ?? 0);
 </script>
 
+<svelte:head><title>{titled(t.receiveALot)}</title></svelte:head>
 <div class="title">
   <h1>{open ? t.receiveLot(count + 1) : t.receiveALot}</h1>
 </div>
@@ -83,7 +85,7 @@
   .caution {
     margin-top: 0.8rem;
   }
-  @media (max-width: 1000px) {
+  @media (max-width: 62.5em) {
     aside {
       position: static;
     }

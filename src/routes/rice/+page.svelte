@@ -135,7 +135,7 @@
 <style>
   .tubs {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(310px, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(min(100%, 19.375rem), 1fr));
     gap: 0.5rem;
     margin: 0.6rem 0;
   }

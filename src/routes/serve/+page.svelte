@@ -1,6 +1,6 @@
 <script lang="ts">
   import * as say from '$lib/words/say.ts';
-  import { common } from '$lib/words/screens/common.ts';
+  import { common, titled } from '$lib/words/screens/common.ts';
   import { servePage as t } from '$lib/words/screens/serve.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { namesOf } from '$lib/core/codes/allergens.ts';
@@ -34,6 +34,7 @@
   const onCard = $derived(view && servedAs ? disclosure(dish, view.card.kind, servedAs, view.card.raw) : '');
 </script>
 
+<svelte:head><title>{titled(t.serve)}</title></svelte:head>
 <h1>{t.serve}</h1>
 <ServeTabs />
 {#if data.trays.length > 0}
@@ -68,7 +69,7 @@
           <WindowLine {window} {now} warnSeconds={warn} />
         {/each}
       </div>
-      <p><a class="link" href="/piece/{view.piece.id}">{t.whyAndItsPapers}</a></p>
+      <p><a class="link way" href="/piece/{view.piece.id}">{t.whyAndItsPapers}</a></p>
       {#if hold}
         <p class="soft">
           {t.outOfTheCold(
@@ -169,7 +170,7 @@
 <style>
   .trays {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(min(100%, 18.75rem), 1fr));
     gap: 0.6rem;
     margin: 0.6rem 0 1rem;
   }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { titled } from '$lib/words/screens/common.ts';
   import * as say from '$lib/words/say.ts';
   import { slicePage as t } from '$lib/words/screens/slice.ts';
   import Line from '$lib/ui/kit/Line.svelte';
@@ -71,6 +72,7 @@
   };
 </script>
 
+<svelte:head><title>{titled(t.slice)}</title></svelte:head>
 <h1>{t.slice}</h1>
 <PiecePick pieces={data.pieces} chosen={data.chosen} empty={t.nothingToSliceYet} />
 {#if view}

@@ -2,18 +2,17 @@ import { labelOf, type LabelData } from '../../core/trace/label.ts';
 import { businessDay } from '../../core/measure/day.ts';
 import { stateAt } from '../../core/codes/window.ts';
 import type { LotState } from '../../core/record/lot.ts';
+import { originWords } from '../../words/labels.ts';
 import type { Room } from '../room.ts';
 import { namesOf } from '../../core/codes/allergens.ts';
 import { toldOfPiece } from '../facts/declarations.ts';
 import { candidatesOfLot } from '../facts/lot-species.ts';
 import { presentOf } from './now.ts';
 
-/** Where a lot came from, in a line: whose, wild or farmed, from what grounds, and its day. */
 function originOf({ received }: LotState): string {
   const { supplier, source, area, faoArea, caughtOn } = received;
   const grounds = [area, faoArea && `FAO ${faoArea}`].filter(Boolean).join(', ');
-  const day = caughtOn ? `${source === 'farmed' ? 'harvested' : 'caught'} ${caughtOn.slice(0, 10)}` : '';
-  return [supplier, source === 'unknown' ? '' : source, grounds, day].filter(Boolean).join(', ');
+  return originWords({ supplier, source, grounds, caughtOn: caughtOn ?? null });
 }
 
 /** What stands on the label of a piece. */

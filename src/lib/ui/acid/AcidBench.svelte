@@ -1,6 +1,6 @@
 <script lang="ts">
+  import Computing from '$lib/ui/kit/Computing.svelte';
   import * as say from '$lib/words/say.ts';
-  import { common } from '$lib/words/screens/common.ts';
   import { acidBench as t } from '$lib/words/screens/acid.ts';
   import Button from '$lib/ui/kit/Button.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
@@ -122,7 +122,7 @@
       <p class="still" data-still-raw>
         {safety('acid')}
       </p>
-    {:else if !one?.trouble}<p class="soft">{common.computing}</p>{/if}
+    {:else if !one?.trouble}<Computing />{/if}
   </section>
 </div>
 {#if pair.comparing && two}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Computing from '$lib/ui/kit/Computing.svelte';
   import * as say from '$lib/words/say.ts';
   import { common } from '$lib/words/screens/common.ts';
   import { acidRun as t } from '$lib/words/screens/acid.ts';
@@ -114,7 +115,7 @@
         ontouch={touched}
       />
       {#if scrubbed !== null}<Button onclick={() => (scrubbed = null)}>{t.backToNow}</Button>{/if}
-    {:else}<p class="soft">{common.computing}</p>{/if}
+    {:else}<Computing />{/if}
     {#each run.checks as check (check.seq)}
       <p class="soft" data-check>
         {t.rawMiddleTheForecast(

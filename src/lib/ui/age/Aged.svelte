@@ -113,7 +113,7 @@
       <p class="soft">{t.weighedAgainWithinTen}</p>
     {/if}
     {#if piece.missed.length > 0}
-      <p class="trouble" data-missed-days>{t.nobodyLookedAtIt(piece.missed.join(', '))}</p>
+      <p class="trouble" data-missed-days>{t.nobodyLookedAtIt(say.list(piece.missed.map(say.day)))}</p>
     {/if}
     <AgeChart {piece} {now} />
     <p class="soft">
@@ -149,7 +149,7 @@
         </li>
       {/each}
     </ul>
-    <p><a class="link" href="/piece/{piece.id}">{t.everyReasonAndIts}</a></p>
+    <p><a class="link way" href="/piece/{piece.id}">{t.everyReasonAndIts}</a></p>
   </section>
   <section class="sheet">
     <h2>{t.offTheRack}</h2>

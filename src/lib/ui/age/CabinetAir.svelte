@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { legible } from '$lib/ui/charts/legible.ts';
   import * as say from '$lib/words/say.ts';
   import { cabinetAir as t } from '$lib/words/screens/age.ts';
   import type { RackView } from '$lib/server/views/rack.ts';
@@ -19,6 +20,7 @@
   <h3>{t.itsAirLastDays}</h3>
   {#if cabinet.log}
     <svg
+      {@attach legible}
       viewBox="0 0 {W} {H}"
       role="img"
       aria-label={t.meanWarmest(cabinet.place, say.temperature(cabinet.mean!), say.temperature(cabinet.peak!))}
@@ -59,7 +61,7 @@
       {#if cabinet.id}<a class="link" href="/freeze/places/{cabinet.id}">{t.answerIt}</a>{/if}
     </p>
   {/each}
-  {#if cabinet.id}<p><a class="link" href="/freeze/places/{cabinet.id}">{t.itsWholeLog}</a></p>{/if}
+  {#if cabinet.id}<p><a class="link way" href="/freeze/places/{cabinet.id}">{t.itsWholeLog}</a></p>{/if}
 </div>
 
 <style>
@@ -73,7 +75,7 @@
     max-width: 460px;
   }
   text {
-    font-size: 12px;
+    font-size: calc(14px * var(--drawn, 1));
     fill: var(--soft);
   }
   .limit {

@@ -148,7 +148,7 @@
     translate: -50% 0;
     top: 40%;
     color: var(--soft);
-    font-size: 0.85rem;
+    font-size: 0.9rem;
   }
   .fish {
     display: grid;

@@ -75,9 +75,7 @@
     overflow-wrap: anywhere;
   }
   .name {
-    display: block;
     font-weight: 700;
-    min-height: 32px;
   }
   .soft,
   .missed {

@@ -70,7 +70,7 @@
 <style>
   .book {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(min(100%, 18.75rem), 1fr));
     gap: 0.9rem;
     align-items: start;
     margin-bottom: 0.9rem;

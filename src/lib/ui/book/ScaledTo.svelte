@@ -26,7 +26,7 @@
   }
 </script>
 
-<section class="sheet">
+<section class="sheet" class:no-print={picked.length === 0}>
   <h2>{t.scaledTo}</h2>
   {#if pieces.length > 0}
     <PieceTicks {pieces} bind:picked onchange={choose} />

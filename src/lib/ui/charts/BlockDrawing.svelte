@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { legible } from './legible.ts';
   import { blockDrawing as t } from '$lib/words/screens/charts.ts';
   import type { Block, CutPlan } from '$lib/core/bench/slice/geometry.ts';
 
@@ -26,6 +27,7 @@
 </script>
 
 <svg
+  {@attach legible}
   viewBox="0 0 {W} 220"
   role="img"
   aria-label={t.slicesOfMmAt(plan.pieces, plan.thickness, plan.angle, block.length, block.height, block.width)}
@@ -56,7 +58,7 @@
     height: auto;
   }
   text {
-    font-size: 14px;
+    font-size: calc(14px * var(--drawn, 1));
     fill: var(--soft);
   }
   .block,

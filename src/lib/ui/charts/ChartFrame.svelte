@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { legible } from './legible.ts';
   import type { Snippet } from 'svelte';
   import type { SVGAttributes } from 'svelte/elements';
   import AsTable from './AsTable.svelte';
@@ -28,7 +29,9 @@
 </script>
 
 <figure>
-  <svg class="chart" viewBox="0 0 {width} {height}" role="img" aria-label={says} {...rest}>{@render children()}</svg>
+  <svg {@attach legible} class="chart" viewBox="0 0 {width} {height}" role="img" aria-label={says} {...rest}
+    >{@render children()}</svg
+  >
   {#if caption}<figcaption>{@render caption()}</figcaption>{/if}
   {#if table}<AsTable {...table} />{/if}
 </figure>

@@ -262,7 +262,7 @@
     stroke: var(--line);
   }
   text {
-    font-size: 12.5px;
+    font-size: 14px;
     fill: var(--soft);
   }
   .grid {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { legible } from './legible.ts';
   import * as say from '$lib/words/say.ts';
   import { depthDrawing as t } from '$lib/words/screens/charts.ts';
   import type { DepthPlan } from '$lib/core/bench/breakdown/depth.ts';
@@ -52,6 +53,7 @@
 </script>
 
 <svg
+  {@attach legible}
   viewBox="0 0 {WIDTH} 230"
   bind:this={box}
   role="img"
@@ -126,7 +128,7 @@
     stroke-width: 3.5;
   }
   text {
-    font-size: 13px;
+    font-size: calc(14px * var(--drawn, 1));
     font-weight: 600;
     fill: var(--ink);
   }

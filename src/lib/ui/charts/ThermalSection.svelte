@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { legible } from './legible.ts';
   import * as say from '$lib/words/say.ts';
   import { thermalSection as t } from '$lib/words/screens/charts.ts';
   import Slide from '$lib/ui/kit/Slide.svelte';
@@ -68,7 +69,7 @@
 </script>
 
 <figure>
-  <svg viewBox="0 0 {W} {H}" role="img" aria-label={t.thePieceCutThrough(said)}>
+  <svg {@attach legible} viewBox="0 0 {W} {H}" role="img" aria-label={t.thePieceCutThrough(said)}>
     {#if isFlat}
       <clipPath id="{clip}-cut"><path d={outline} /></clipPath>
       <g clip-path="url(#{clip}-cut)">
@@ -112,7 +113,7 @@
     display: block;
   }
   text {
-    font-size: 13.5px;
+    font-size: calc(14px * var(--drawn, 1));
     fill: var(--soft);
   }
   .contour {

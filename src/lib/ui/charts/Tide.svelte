@@ -21,7 +21,7 @@
   let width = $state(900);
   let drag: { x: number; shift: number } | null = null;
 
-  const ROW = 46;
+  const ROW = 47;
   const HEAD = 30;
   /** Depth of a clock's vessel beside the name. */
   const DEEP = 31;
@@ -32,7 +32,7 @@
     );
   const LEFT = $derived(width < 720 ? 178 : 216);
   const of = $derived(frame(now, span, shift, LEFT, width));
-  const most = $derived(SPANS.find(({ id }) => id === span)!.lines);
+  const { hours, lines: most } = $derived(SPANS.find(({ id }) => id === span)!);
   const lines = $derived(
     wallTicks([of.from, of.to], most, say.wallInput).at.map((at) => ({
       at,
@@ -235,7 +235,7 @@
     stroke-width: 1.5;
   }
   .tick {
-    font-size: 13px;
+    font-size: 14px;
     fill: var(--soft);
   }
   .tick.major {
@@ -278,7 +278,7 @@
     fill-opacity: 0.9;
   }
   .steptext {
-    font-size: 12.5px;
+    font-size: 14px;
     fill: var(--ink);
   }
   .steptext.freeze {
@@ -326,7 +326,7 @@
     fill: var(--ink);
   }
   .code {
-    font-size: 12px;
+    font-size: 14px;
     fill: var(--soft);
   }
   .now {

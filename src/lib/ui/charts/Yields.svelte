@@ -81,7 +81,7 @@
   }
   .runs,
   .tick {
-    font-size: 12px;
+    font-size: calc(14px * var(--drawn, 1));
     fill: var(--soft);
   }
   .tick {

@@ -22,7 +22,7 @@ export function wallTicks(
     return ((hour! * 60 + minute!) * MINUTE) % Math.min(step, DAY) === 0;
   };
   const at: number[] = [];
-  for (let here = Math.ceil(from / base) * base; here <= to;) {
+  for (let here = Math.ceil(from / base) * base; here < to;) {
     if (!isRound(here)) here += base;
     else {
       at.push(here);

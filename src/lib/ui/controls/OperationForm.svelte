@@ -212,7 +212,7 @@
     flex-wrap: wrap;
   }
   pre {
-    font-size: 0.8rem;
+    font-size: 0.9rem;
     white-space: pre-wrap;
     border-top: 1px solid var(--line);
     padding: 0.3rem 0;

@@ -84,7 +84,7 @@
     white-space: nowrap;
   }
   .soft {
-    font-size: 0.85rem;
+    font-size: 0.9rem;
   }
   [aria-current] .soft {
     color: var(--ink);

@@ -37,7 +37,7 @@
 <style>
   .ticks {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(min(100%, 13.75rem), 1fr));
     gap: 0.2rem;
     max-height: 55vh;
     overflow-y: auto;

@@ -35,7 +35,7 @@
   }
   .ticks {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(min(100%, 11.25rem), 1fr));
   }
   .ticks label {
     display: flex;

@@ -1,6 +1,6 @@
 <script lang="ts">
+  import Computing from '$lib/ui/kit/Computing.svelte';
   import * as say from '$lib/words/say.ts';
-  import { common } from '$lib/words/screens/common.ts';
   import { cureBench as t } from '$lib/words/screens/cure.ts';
   import Button from '$lib/ui/kit/Button.svelte';
   import Table from '$lib/ui/kit/Table.svelte';
@@ -178,7 +178,7 @@
             </tbody>
           </Table>{/if}
       </Fold>
-    {:else if !one?.trouble}<p class="soft">{common.computing}</p>{/if}
+    {:else if !one?.trouble}<Computing />{/if}
   </section>
 </div>
 {#if pair.comparing && two}

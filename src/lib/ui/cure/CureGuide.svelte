@@ -5,6 +5,7 @@
   import { guardsOf } from '$lib/core/bench/cure/guards.ts';
   import type { School } from '$lib/core/activity/cure/lists.ts';
   import { SCHOOL_WORDS } from '$lib/words/cure.ts';
+  import { CURE_NAMES } from '$lib/words/cure-names.ts';
   import { sentence } from '$lib/words/findings.ts';
 
   /** A school's steps with their reasons, and what is to be said of every cure. */
@@ -23,7 +24,7 @@
   );
 </script>
 
-<Fold class="sheet guide" title={t.stepsReasonsMistakes(words.name)}>
+<Fold class="sheet guide" title={t.stepsReasonsMistakes(CURE_NAMES[method].name)}>
   <ol>
     {#each words.steps as step (step.do)}<li><b>{step.do}</b> <span class="soft">{step.why}</span></li>{/each}
   </ol>

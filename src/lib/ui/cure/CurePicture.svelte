@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { legible } from '$lib/ui/charts/legible.ts';
   import * as say from '$lib/words/say.ts';
   import { curePicture as t } from '$lib/words/screens/cure.ts';
   import Slide from '$lib/ui/kit/Slide.svelte';
@@ -104,7 +105,7 @@
 <figure>
   <div class="drawing">
     <canvas bind:this={canvas} width={wide} height={high} aria-hidden="true"></canvas>
-    <svg viewBox="0 0 {W} {H}" role="img" aria-label="{name}. {said}.">
+    <svg {@attach legible} viewBox="0 0 {W} {H}" role="img" aria-label="{name}. {said}.">
       <path class="around" d="M{left} {top}H{right}V{bottom}H{left}Z {outline}" />
       <path class="contour" d={outline} />
       <polyline class="face" points={upper} />
@@ -170,7 +171,7 @@
     height: auto;
   }
   text {
-    font-size: 13px;
+    font-size: calc(14px * var(--drawn, 1));
     fill: var(--soft);
   }
   .around {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Computing from '$lib/ui/kit/Computing.svelte';
   import * as say from '$lib/words/say.ts';
   import { common } from '$lib/words/screens/common.ts';
   import { cureRun as t } from '$lib/words/screens/cure.ts';
@@ -124,7 +125,7 @@
       <p class="soft">
         {t.begunInAnEarlier(range(forecast.meanSaltPercent), range(forecast.middleSaltPercent))}
       </p>
-    {:else}<p class="soft">{common.computing}</p>{/if}
+    {:else}<Computing />{/if}
     {#each run.changes as each (each.seq)}
       <p class="soft" data-change>
         {say.dayAndTime(each.at)}, {names[each.by] ?? each.by}: {each.change === 'left'

@@ -14,9 +14,3 @@ export function recipeLineText(line: RecipeLine, basis: RecipeBody['basis']): st
 }
 export const recipeLinesText = ({ lines, basis }: Pick<RecipeBody, 'lines' | 'basis'>): string =>
   lines.map((line) => recipeLineText(line, basis)).join('\n');
-
-/** What a person reads of a line: its share of the fish, or its parts. */
-export function amountWords(line: RecipeLine, basis: RecipeBody['basis']): string {
-  if (basis === 'fish') return `${figure(line.amount * 100)} % of the fish`;
-  return `${figure(line.amount)} ${line.amount === 1 ? 'part' : 'parts'}`;
-}

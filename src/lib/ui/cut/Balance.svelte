@@ -101,7 +101,7 @@
     margin: 0.3rem 0;
   }
   dt {
-    font-size: 0.85rem;
+    font-size: 0.9rem;
     color: var(--soft);
     display: flex;
     align-items: center;

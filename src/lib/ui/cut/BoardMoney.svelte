@@ -44,7 +44,7 @@
   {:else}
     <p class="soft">{t.nobodyWroteDownWhat(view.unpriced.join(', ') || t.thisLot)}</p>
   {/if}
-  <p><a class="link" href="/lot/{view.lot.id}">{t.whyIsItSo}</a></p>
+  <p><a class="link way" href="/lot/{view.lot.id}">{t.whyIsItSo}</a></p>
   <h3>{t.portionsItCouldGive}</h3>
   <Table>
     <tbody>

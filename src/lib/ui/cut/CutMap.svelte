@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { legible } from '$lib/ui/charts/legible.ts';
   import { cutMap as t } from '$lib/words/screens/break.ts';
   import { page } from '$app/state';
   import { drawingOf, drawnLast, VIEW } from './shapes.ts';
@@ -32,7 +33,13 @@
   const standing = (id: string) => (id === chosen ? 'chosen' : (taken[id] ?? 0) > 0 ? 'off' : 'on');
 </script>
 
-<svg viewBox="0 0 {VIEW.width} {VIEW.height}" role="group" aria-label={t.cutMapTouchA} class:touchable>
+<svg
+  {@attach legible}
+  viewBox="0 0 {VIEW.width} {VIEW.height}"
+  role="group"
+  aria-label={t.cutMapTouchA}
+  class:touchable
+>
   <defs>
     <pattern id="ebbed" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">
       <rect width="7" height="7" class="wash" />
@@ -132,7 +139,7 @@
     pointer-events: none;
   }
   text {
-    font-size: 13px;
+    font-size: calc(14px * var(--drawn, 1));
     font-weight: 600;
     text-anchor: middle;
     fill: var(--ink);
@@ -173,7 +180,7 @@
     font-weight: 600;
   }
   li .soft {
-    font-size: 0.85rem;
+    font-size: 0.9rem;
   }
   li .chosen .soft {
     color: var(--ink);

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { legible } from '$lib/ui/charts/legible.ts';
   import type { CutTemplate } from '$lib/core/activity/board/fold.ts';
   import { sideShape } from './shapes.ts';
 
@@ -6,7 +7,7 @@
   let { parts }: { parts: CutTemplate['parts'] } = $props();
 </script>
 
-<svg viewBox="30 60 590 180" aria-hidden="true">
+<svg {@attach legible} viewBox="30 60 590 180" aria-hidden="true">
   {#each parts as part (part.id)}
     {@const shape = sideShape(part)}
     <path d={shape.d} />
@@ -25,7 +26,7 @@
     stroke-width: 2;
   }
   text {
-    font-size: 22px;
+    font-size: calc(14px * var(--drawn, 1));
     font-weight: 600;
     text-anchor: middle;
     fill: var(--ink);

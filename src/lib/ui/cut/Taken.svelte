@@ -27,7 +27,7 @@
     <h2>{t.whatCameOff}</h2>
     {#if view.taken.length > 0}
       <a
-        class="link"
+        class="link way"
         href="/labels?{view.taken
           .filter(({ gone }) => !gone)
           .map(({ id }) => `piece=${id}`)

@@ -26,7 +26,7 @@
 
 <Button
   {...rest}
-  class="min-h-12 gap-2 justify-self-start rounded-[3px] px-4 py-1 text-base font-semibold focus-within:ring-0 aria-pressed:border-(--ink) aria-pressed:bg-(--ink) aria-pressed:text-(--surface) disabled:cursor-not-allowed disabled:border-dashed disabled:border-(--strong-line) disabled:bg-(--sunk) disabled:text-(--soft) disabled:opacity-100 {TONES[
+  class="min-h-12 min-w-12 gap-2 justify-self-start rounded-[3px] px-4 py-1 text-base font-semibold focus-within:ring-0 aria-pressed:border-(--ink) aria-pressed:bg-(--ink) aria-pressed:text-(--surface) disabled:cursor-not-allowed disabled:border-dashed disabled:border-(--strong-line) disabled:bg-(--sunk) disabled:text-(--soft) disabled:opacity-100 {TONES[
     tone
   ]} {own}"
 >

@@ -106,7 +106,7 @@
   .open li {
     padding: 0.15rem 0;
   }
-  @media (max-width: 1000px) {
+  @media (max-width: 62.5em) {
     .head {
       grid-template-columns: minmax(0, 1fr);
     }

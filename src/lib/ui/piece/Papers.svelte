@@ -120,7 +120,7 @@
     <div class="paper">
       <p>
         <b>{kind(evidence.type)}</b> · {evidence.issuer}{evidence.reference ? `, ${evidence.reference}` : ''}
-        {#if evidence.expiresOn}<span class="soft">{t.until2(evidence.expiresOn)}</span>{/if}
+        {#if evidence.expiresOn}<span class="soft">{t.until2(say.day(evidence.expiresOn))}</span>{/if}
         {#if evidence.frozenAt && evidence.frozenFor}<span class="soft"
             >{t.for2(evidence.frozenAt.typed, evidence.frozenFor.typed)}</span
           >{/if}

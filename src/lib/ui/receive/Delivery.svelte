@@ -75,13 +75,13 @@
           <Field name="vehicle" label={t.vehicleOrBoxAir} kind="quantity" units={temperatureUnits()} optional />
         </div>
       </OperationForm>
-      <p><a class="link" href="/receive/note">{t.takeInADelivery}</a></p>
+      <p><a class="link way" href="/receive/note">{t.takeInADelivery}</a></p>
     </Fold>
   {/if}
   {#if others.length > 0}
     <p class="open">
       {t.stillOpen}
-      {#each others as each (each.code)}<a class="link" href="/receive?delivery={each.code}"
+      {#each others as each (each.code)}<a class="link way" href="/receive?delivery={each.code}"
           >{each.supplier}, {each.code}</a
         >&nbsp;{/each}
     </p>
@@ -107,6 +107,13 @@
     border-top: 1px solid var(--line);
     min-height: 52px;
   }
+  .name {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 0.4rem;
+    align-items: center;
+    min-height: 48px;
+  }
   .act {
     min-height: 48px;
     display: grid;
@@ -117,11 +124,7 @@
     background: var(--surface);
     font-weight: 600;
   }
-  .open a {
-    display: inline-block;
-    padding: 0.6rem 0.8rem 0.6rem 0;
-  }
-  @media (max-width: 1000px) {
+  @media (max-width: 62.5em) {
     li {
       grid-template-columns: 1fr 1fr;
     }

@@ -46,7 +46,7 @@
           />
           <FishMark drawing={member.drawing} />
           <b>{title(member.species)}</b>
-          {#each member.marks as mark (mark)}<span>{mark}</span>{/each}
+          {#each member.marks as mark (mark)}<span translate="no">{mark}</span>{/each}
         </label>
       {/each}
       {#each undrawn as each (each.id)}
@@ -61,7 +61,8 @@
         <legend>{t.whatWasSeen}</legend>
         {#each [...(shown?.marks ?? []), t.namedByAPaper] as mark (mark)}
           <label class="mark"
-            ><input type="checkbox" value={mark.replaceAll(',', ' ')} bind:group={marks} /> {mark}</label
+            ><input type="checkbox" value={mark.replaceAll(',', ' ')} bind:group={marks} />
+            <span translate="no">{mark}</span></label
           >
         {/each}
       </fieldset>
@@ -79,7 +80,7 @@
   }
   .fish {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(min(100%, 12.5rem), 1fr));
     gap: 0.6rem;
   }
   .fish label {

@@ -1,5 +1,5 @@
-import { words, type Said } from '../speech.ts';
-import { plural } from '../say.ts';
+import { said, words, type Said } from '../speech.ts';
+import { number, plural } from '../say.ts';
 
 export const bookFile = /* @__PURE__ */ words({
   takeElsewhereOrIn: (list: Said) => `Take ${list} elsewhere, or in`,
@@ -49,3 +49,10 @@ export const scaledTo = /* @__PURE__ */ words({
   scaledTo: 'Scaled to',
   nothingInTheHouse: (mass: Said) => `Nothing in the house to scale it to: shown for ${mass}.`
 });
+
+/** What a person reads of a line of a recipe: its share of the fish, or its parts. */
+export const amountWords = /* @__PURE__ */ said((amount: number, basis: 'fish' | 'parts'): string =>
+  basis === 'fish'
+    ? `${number(amount * 100, 4)} % of the fish`
+    : `${number(amount, 4)} ${amount === 1 ? 'part' : 'parts'}`
+);

@@ -2,6 +2,7 @@ import { said, words } from '../speech.ts';
 
 export const common = /* @__PURE__ */ words({
   computing: 'Computing …',
+  needsScripts: 'This browser does not run scripts: these figures cannot be computed here.',
   note: 'Note',
   whereTo: 'Where to',
   weightNow: 'Weight now',

@@ -117,6 +117,7 @@ export const receiveNotePage = /* @__PURE__ */ words({
   takeTheGoodRows: (good: Said, bad: Said) => `Receive the ${good} good rows, leave the ${bad} broken ones`,
   leaveItOut: 'leave it out',
   nobodySaid: 'nobody said',
+  yearFirst: '2026-03-09, year first',
   dayFirst: '9.3.2026, day first',
   monthFirst: '3/9/2026, month first',
   findOut: 'find out',

@@ -172,7 +172,7 @@
 <style>
   .stations {
     display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(105px, 1fr));
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 6.5625rem), 1fr));
     gap: 0.5rem;
   }
   section {

@@ -30,7 +30,7 @@
     <p>
       {t.noCureWasWeighed}
     </p>
-    <p><a class="link" href="/cure">{t.toTheBench}</a></p>
+    <p><a class="link way" href="/cure">{t.toTheBench}</a></p>
   </section>
 {:else}
   <div class="cards">

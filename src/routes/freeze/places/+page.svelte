@@ -61,7 +61,7 @@
   {#each data.view.places as place (place.id)}
     <section class="sheet place" id="place-{place.id}" data-place={place.id}>
       <div class="head">
-        <h2><a href="/freeze/places/{place.id}">{place.name}</a></h2>
+        <h2><a class="way" href="/freeze/places/{place.id}">{place.name}</a></h2>
         <p class="soft">
           {PLACE_KIND_WORDS[place.kind]}{place.setPoint ? t.setTo(say.temperature(place.setPoint.si)) : ''}{place.litres
             ? `, ${place.litres} l`
@@ -102,7 +102,7 @@
             sensor.name,
             sensor.probe,
             sensor.accuracy,
-            sensor.calibratedOn ? t.calibrated(sensor.calibratedOn) : t.neverCalibratedHere,
+            sensor.calibratedOn ? t.calibrated(say.shortDate(sensor.calibratedOn)) : t.neverCalibratedHere,
             stale(sensor.calibratedOn) ? ' (due)' : '',
             say.number(sensor.count, 0)
           )}
@@ -215,7 +215,7 @@
 <style>
   .wrong {
     display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(min(100%, 420px), 1fr));
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 26.25rem), 1fr));
     align-items: start;
     gap: 0.6rem;
     margin-bottom: 1.2rem;
@@ -225,7 +225,7 @@
   }
   .places {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(min(100%, 20.625rem), 1fr));
     gap: 1rem;
     align-items: start;
   }

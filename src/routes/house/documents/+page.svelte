@@ -1,4 +1,5 @@
 <script lang="ts">
+  import * as say from '$lib/words/say.ts';
   import { common, titled } from '$lib/words/screens/common.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import DocumentForm from '$lib/ui/house/DocumentForm.svelte';
@@ -16,7 +17,7 @@
 </script>
 
 <svelte:head><title>{titled(SAY.title)}</title></svelte:head>
-<p><a class="link" href="/house">{common.house}</a></p>
+<p><a class="link way" href="/house">{common.house}</a></p>
 <h1>{SAY.title}</h1>
 <p class="soft">{SAY.lead}</p>
 <ul data-documents={data.documents.length}>
@@ -26,11 +27,11 @@
         <h2>{DOCUMENT_KIND_WORDS[document.kind]} {SAY.number} {document.number}</h2>
         <b class={document.state}>{DOCUMENT_STATE_WORDS[document.state]}</b>
       </div>
-      <p>{document.authority} · {document.issuedOn} – {document.expiresOn}</p>
+      <p>{document.authority} · {say.day(document.issuedOn)} – {say.day(document.expiresOn)}</p>
       <p><b>{SAY.covers}:</b> {coversWords(document.covers)} · {document.species.join(', ') || SAY.all}</p>
       {#if document.limits}<p><b>{SAY.limits}:</b> {document.limits}</p>{/if}
       {#if document.file}<p>
-          <a class="link" href="/files/{document.file.hash}" rel="external">{document.file.name}</a>
+          <a class="link way" href="/files/{document.file.hash}" rel="external">{document.file.name}</a>
         </p>{/if}
       {#if !document.withdrawn}
         <Fold title={SAY.again}>

@@ -28,7 +28,7 @@
 </script>
 
 <svelte:head><title>{titled(t.ingredients)}</title></svelte:head>
-<p><a class="link" href="/house">{common.house}</a></p>
+<p><a class="link way" href="/house">{common.house}</a></p>
 <h1>{SAY.title(data.rows.length)}</h1>
 <p class="soft">{SAY.lead}</p>
 <div class="halves">
@@ -162,7 +162,7 @@
   .told {
     font-weight: 600;
   }
-  @media (max-width: 1000px) {
+  @media (max-width: 62.5em) {
     /* What was chosen stands above the long list, not a screen below it. */
     .stack {
       order: -1;

@@ -112,7 +112,7 @@
     margin-bottom: 0.9rem;
   }
   .fields.wide {
-    grid-template-columns: repeat(auto-fit, minmax(min(100%, 290px), 1fr));
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 18.125rem), 1fr));
     gap: 1.2rem;
   }
   h3 {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { common } from '$lib/words/screens/common.ts';
+  import { common, titled } from '$lib/words/screens/common.ts';
   import { houseRulesPage as t } from '$lib/words/screens/house.ts';
   import Table from '$lib/ui/kit/Table.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
@@ -23,7 +23,8 @@
   const of = (id: string) => data.copy?.changes[id];
 </script>
 
-<p><a class="link" href="/house">{common.house}</a></p>
+<svelte:head><title>{titled(t.ruleBooksAndNotice)}</title></svelte:head>
+<p><a class="link way" href="/house">{common.house}</a></p>
 <h1>{t.ruleBooksAndNotice}</h1>
 <section class="sheet">
   <h2>{t.numberByNumber}</h2>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { common } from '$lib/words/screens/common.ts';
+  import { common, titled } from '$lib/words/screens/common.ts';
   import { houseSheetsPage as t } from '$lib/words/screens/house.ts';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
@@ -10,7 +10,8 @@
   const names = $derived(Object.fromEntries(data.people.map((person) => [person.id, person.name])));
 </script>
 
-<p><a class="link" href="/house">{common.house}</a></p>
+<svelte:head><title>{titled(t.inspectionSheets)}</title></svelte:head>
+<p><a class="link way" href="/house">{common.house}</a></p>
 <h1>{t.inspectionSheets}</h1>
 <p class="soft">
   {t.wordsAndWeightsAre}
@@ -104,7 +105,7 @@
     gap: 0.2rem;
     align-content: start;
   }
-  @media (max-width: 900px) {
+  @media (max-width: 56.25em) {
     fieldset {
       grid-template-columns: repeat(2, minmax(0, 1fr));
     }

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { common } from '$lib/words/screens/common.ts';
+  import { common, titled } from '$lib/words/screens/common.ts';
   import { houseSpeciesPage as t } from '$lib/words/screens/house.ts';
   import Line from '$lib/ui/kit/Line.svelte';
   import Table from '$lib/ui/kit/Table.svelte';
@@ -10,7 +10,20 @@
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import FishMark from '$lib/ui/marks/FishMark.svelte';
   import { named } from '$lib/words/receive.ts';
-  import { handlingWord, sourceWord, styleWord } from '$lib/words/species.ts';
+  import Ticks from '$lib/ui/controls/Ticks.svelte';
+  import * as say from '$lib/words/say.ts';
+  import { DAY } from '$lib/core/measure/spans.ts';
+  import type { CatalogueEntry } from '$lib/core/fish/kinds.ts';
+  import {
+    FLESH_WORDS,
+    GROUP_WORDS,
+    HAZARD_NAMES,
+    handlingWord,
+    PARASITE_WORDS,
+    sourceWord,
+    styleWord,
+    WATER_WORDS
+  } from '$lib/words/species.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
@@ -32,27 +45,40 @@
     no: t.norwegian,
     kr: t.korean
   };
-  const GROUPS = named(['', ...SPECIES_GROUPS], { '': t.asItIs });
+  const GROUPS = named(['', ...SPECIES_GROUPS], { '': t.asItIs, ...GROUP_WORDS });
+  const listed = (known: readonly string[], words: Record<string, string>) => [
+    ...known.map((value) => ({ value, name: words[value] ?? value })),
+    { value: 'none', name: t.noneOfThem }
+  ];
+  const hazardsOf = ({ hazards }: CatalogueEntry) =>
+    hazards.length > 0 ? say.list(hazards.map((each) => HAZARD_NAMES[each])) : t.noneNamed;
+  const parasitesOf = ({ parasitesWhenWild: known }: CatalogueEntry) =>
+    known.length > 0 ? say.list(known.map((each) => PARASITE_WORDS[each])) : t.seldomReported;
+  const fleshOf = ({ texture, fat }: CatalogueEntry) => say.list([FLESH_WORDS[texture], FLESH_WORDS[fat]]);
   const figures = $derived(
     chosen
       ? [
           {
             what: t.hazards,
-            is: chosen.hazards.join(', ') || t.noneNamed,
-            was: data.shipped?.hazards.join(', ') || t.noneNamed
+            is: hazardsOf(chosen),
+            was: data.shipped ? hazardsOf(data.shipped) : null
           },
           {
             what: t.parasitesWhenWild2,
-            is: chosen.parasitesWhenWild.join(', ') || t.seldomReported,
-            was: data.shipped?.parasitesWhenWild.join(', ') || t.seldomReported
+            is: parasitesOf(chosen),
+            was: data.shipped ? parasitesOf(data.shipped) : null
           },
-          { what: t.daysOnIce, is: `${chosen.iceDays} d`, was: `${data.shipped?.iceDays} d` },
-          { what: t.kind, is: chosen.group, was: data.shipped?.group },
-          { what: t.water2, is: chosen.water, was: data.shipped?.water },
+          {
+            what: t.daysOnIce,
+            is: say.span(chosen.iceDays * (DAY / 1000)),
+            was: data.shipped ? say.span(data.shipped.iceDays * (DAY / 1000)) : null
+          },
+          { what: t.kind, is: GROUP_WORDS[chosen.group], was: data.shipped ? GROUP_WORDS[data.shipped.group] : null },
+          { what: t.water2, is: WATER_WORDS[chosen.water], was: data.shipped ? WATER_WORDS[data.shipped.water] : null },
           {
             what: t.flesh,
-            is: `${chosen.texture}, ${chosen.fat}`,
-            was: `${data.shipped?.texture}, ${data.shipped?.fat}`
+            is: fleshOf(chosen),
+            was: data.shipped ? fleshOf(data.shipped) : null
           },
           {
             what: t.usualYield,
@@ -70,7 +96,8 @@
   );
 </script>
 
-<p><a class="link" href="/house">{common.house}</a></p>
+<svelte:head><title>{titled(t.species(data.catalogue.length))}</title></svelte:head>
+<p><a class="link way" href="/house">{common.house}</a></p>
 <h1>{t.species(data.catalogue.length)}</h1>
 <p class="soft">
   {t.typicalValuesCheckWith}
@@ -86,7 +113,9 @@
         <li>
           <a href="/house/species?id={each.id}" aria-current={each.id === chosen?.id ? 'true' : undefined}>
             <b>{each.name}</b>{#if data.own[each.id]}<em>{t.theHousesOwn}</em>{/if}
-            <span class="soft"><i>{each.scientific.join(', ')}</i> · {each.alsoCalled.slice(0, 6).join(', ')}</span>
+            <span class="soft" translate="no"
+              ><i>{each.scientific.join(', ')}</i> · {each.alsoCalled.slice(0, 6).join(', ')}</span
+            >
           </a>
         </li>
       {:else}<li class="soft">{t.nothingAnswersToThat}</li>{/each}
@@ -119,7 +148,7 @@
             {#each Object.entries(chosen.names) as [tongue, list] (tongue)}
               <tr>
                 <th scope="row">{TONGUES[tongue] ?? tongue}</th>
-                <td>{list?.join(', ')}</td>
+                <td translate="no">{list?.join(', ')}</td>
               </tr>
             {/each}
           </tbody>
@@ -134,7 +163,7 @@
                 <FishMark drawing={member.drawing} />
                 <figcaption>
                   <b>{data.catalogue.find(({ id }) => id === member.species)?.name}</b>
-                  {member.marks.join('; ')}
+                  <span translate="no">{member.marks.join('; ')}</span>
                 </figcaption>
               </figure>
             {/each}
@@ -163,17 +192,12 @@
               name="water"
               label={t.water}
               kind="choice"
-              options={named(['', 'sea', 'fresh', 'anadromous'], { '': t.asItIs })}
+              options={named(['', ...Object.keys(WATER_WORDS)], { '': t.asItIs, ...WATER_WORDS })}
             />
             <Field name="iceDays" label={t.daysOnIceD} kind="number" optional={chosen !== null} />
-            <Field name="hazards" label={t.hazardsWithCommas} hint={t.orNone(SPECIES_HAZARDS.join(', '))} optional />
-            <Field
-              name="parasitesWhenWild"
-              label={t.parasitesWhenWild}
-              hint={t.orNone(PARASITES.join(', '))}
-              optional
-            />
           </div>
+          <Ticks name="hazards" legend={t.hazardsNoneTicked} options={listed(SPECIES_HAZARDS, HAZARD_NAMES)} />
+          <Ticks name="parasitesWhenWild" legend={t.parasitesWhenWild} options={listed(PARASITES, PARASITE_WORDS)} />
           <Field name="note" label={common.note} optional />
           <Field name="reason" label={common.why} hint={t.staysInTheLedger} />
           <Field name="own" label={t.iAnswerForIt} kind="tick" />
@@ -220,13 +244,13 @@
   }
   .fish {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(min(100%, 9.375rem), 1fr));
     gap: 0.7rem;
   }
   figcaption {
     font-size: 0.9rem;
   }
-  @media (max-width: 900px) {
+  @media (max-width: 56.25em) {
     ul {
       max-height: 24rem;
     }

@@ -92,7 +92,7 @@
                   bind:group={levels[attribute.id]}
                 />
                 <Guide drawing={attribute.guide} level={index} />
-                <span>{level.text}</span>
+                <span translate="no">{level.text}</span>
                 {#if level.settles}<small>{level.settles === 'send-back' ? t.endsItSendBack : t.endsRawUse}</small>{/if}
               </label>
             {/each}
@@ -318,12 +318,12 @@
   .before {
     margin-top: 1rem;
   }
-  @media (max-width: 1000px) {
+  @media (max-width: 62.5em) {
     aside {
       position: static;
     }
   }
-  @media (max-width: 620px) {
+  @media (max-width: 38.75em) {
     .attributes fieldset {
       grid-template-columns: repeat(2, minmax(0, 1fr));
     }

@@ -230,7 +230,7 @@
     margin-top: 0.8rem;
   }
   dt {
-    font-size: 0.85rem;
+    font-size: 0.9rem;
     color: var(--soft);
   }
   dd {

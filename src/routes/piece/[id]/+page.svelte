@@ -59,7 +59,7 @@
       {#if piece.place?.place}· {piece.place.place}{/if}
     </p>
     {#if view.onBoard}
-      <p><a class="link" href="/break?piece={piece.id}">{t.onTheBoardNow}</a></p>
+      <p><a class="link way" href="/break?piece={piece.id}">{t.onTheBoardNow}</a></p>
     {/if}
     {#if view.ancestors.length > 0 || view.children.length > 0}
       <p class="soft">
@@ -241,13 +241,16 @@
   }
   .benches {
     display: grid;
-    grid-template-columns: repeat(4, 1fr);
+    grid-template-columns: repeat(auto-fit, minmax(max(22%, min(100%, 5.5rem)), 1fr));
     gap: 0.4rem;
   }
   .benches a {
     display: grid;
     place-items: center;
+    min-width: 0;
     min-height: 52px;
+    overflow-wrap: anywhere;
+    text-align: center;
     border: 1px solid var(--water);
     border-radius: 3px;
     font-weight: 600;

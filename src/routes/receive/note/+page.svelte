@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { titled } from '$lib/words/screens/common.ts';
   import { receiveNotePage as t } from '$lib/words/screens/receive.ts';
   import Lines from '$lib/ui/kit/Lines.svelte';
   import Button from '$lib/ui/kit/Button.svelte';
@@ -31,6 +32,7 @@
   ]);
 </script>
 
+<svelte:head><title>{titled(t.takeInADelivery)}</title></svelte:head>
 <h1>{t.takeInADelivery}</h1>
 <p class="soft">
   {t.aTableWithHeadings}
@@ -73,7 +75,7 @@
       name="dateOrder"
       label={t.daysAreWritten}
       kind="choice"
-      options={{ iso: '2026-03-09', dmy: t.dayFirst, mdy: t.monthFirst }}
+      options={{ iso: t.yearFirst, dmy: t.dayFirst, mdy: t.monthFirst }}
       value={given.dateOrder ?? 'iso'}
     />
     <Field

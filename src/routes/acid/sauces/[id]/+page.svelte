@@ -107,7 +107,7 @@
       {#each body.steps as step (step)}<li>{step}</li>{/each}
     </ol>
   {/if}
-  <p>
+  <p class="no-print">
     <a class="link" href="/acid?sauce={sauce.id}{data.picked[0] ? `&piece=${data.picked[0]}` : ''}"
       >{t.dressAPieceWith}</a
     >

@@ -12,7 +12,8 @@
   import PageSide from '$lib/ui/book/PageSide.svelte';
   import ScaledTo from '$lib/ui/book/ScaledTo.svelte';
   import CureTabs from '$lib/ui/cure/CureTabs.svelte';
-  import { amountWords, recipeLinesText } from '$lib/ui/cure/recipe-text.ts';
+  import { recipeLinesText } from '$lib/ui/cure/recipe-text.ts';
+  import { amountWords } from '$lib/words/screens/book.ts';
   import RecipeForm from '$lib/ui/cure/RecipeForm.svelte';
   import { CURE_NAMES } from '$lib/words/cure-names.ts';
   import Swapped from '$lib/ui/controls/Swapped.svelte';
@@ -59,7 +60,7 @@
                 >, {line.saltKind}</span
               >{/if}</td
           >
-          <td class="soft">{amountWords(body.lines[index]!, body.basis)}</td>
+          <td class="soft">{amountWords(body.lines[index]!.amount, body.basis)}</td>
           <td>
             <b>{say.weighed(line.weighed)}</b>
             {#if line.tooFine}<span class="soft">{t.gTooLittleFor(say.exactly(line.grams, 2))}</span>{/if}
@@ -124,7 +125,7 @@
       {#each body.steps as step (step)}<li>{step}</li>{/each}
     </ol>
   {/if}
-  <p>
+  <p class="no-print">
     <a class="link" href="/cure?recipe={recipe.id}{data.picked[0] ? `&piece=${data.picked[0]}` : ''}">{t.takeItToThe}</a
     >
     ·

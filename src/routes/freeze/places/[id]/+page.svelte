@@ -74,7 +74,7 @@
     {#each view.excursions as excursion (excursion.kind + excursion.from + excursion.cause)}
       <ExcursionCard {excursion} pieces={data.pieceNames} {names} {now} closable={false} />
       {#if !excursion.closed && excursion.to !== null}
-        <p><a class="link" href="/freeze/places">{t.closeItUnderCold}</a></p>
+        <p><a class="link way" href="/freeze/places">{t.closeItUnderCold}</a></p>
       {/if}
     {:else}<p class="soft">{t.nothingInTheLast}</p>{/each}
   </section>

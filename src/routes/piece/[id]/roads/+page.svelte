@@ -24,7 +24,7 @@
 </script>
 
 <svelte:head><title>{titled(t.text(SAY.title, asked.piece.name))}</title></svelte:head>
-<p class="no-print"><a class="link" href="/piece/{asked.piece.id}">{asked.piece.name}, {asked.piece.id}</a></p>
+<p class="no-print"><a class="link way" href="/piece/{asked.piece.id}">{asked.piece.name}, {asked.piece.id}</a></p>
 <h1>{SAY.title}</h1>
 <Headline verdict={data.verdict} route={asked.route} now={asked.now} warnSeconds={data.house.warnMinutes * 60} />
 <form method="GET" class="ask no-print">

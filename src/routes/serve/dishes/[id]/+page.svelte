@@ -56,7 +56,9 @@
       {#each scaled.body.steps as step (step)}<li>{step}</li>{/each}
     </ol>
   {/if}
-  <p><a class="link" href="/serve/dishes/export?id={dish.id}" download="{dish.id}.json">{common.asAFile}</a></p>
+  <p class="no-print">
+    <a class="link way" href="/serve/dishes/export?id={dish.id}" download="{dish.id}.json">{common.asAFile}</a>
+  </p>
   {#snippet side()}
     <section class="sheet">
       <h2>{t.scaledTo}</h2>

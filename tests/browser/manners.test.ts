@@ -1,0 +1,140 @@
+import { expect } from 'chai';
+import type { Browser, Page } from 'playwright-core';
+import { get } from 'node:http';
+import { gzipSync } from 'node:zlib';
+import { VIEWS } from './demo-views.ts';
+import { closePages, launch, openDemo, signIn, visit, type RunningHouse } from './harness.ts';
+import { watch } from './watch.ts';
+
+describe('manners of the house', () => {
+  let house: RunningHouse;
+  before(async () => {
+    house = await openDemo();
+  });
+  after(async () => {
+    await closePages();
+    await house.close();
+  });
+
+  it('Now sends at most 140 kB of scripts, packed', async () => {
+    const watched = await watch();
+    const sent: Promise<number>[] = [];
+    watched.page.on('response', (answer) => {
+      if (answer.url().endsWith('.js')) sent.push(answer.body().then((body) => gzipSync(body).length));
+    });
+    await visit(watched.page, house.url);
+    await watched.page.waitForLoadState('load');
+    const bytes = (await Promise.all(sent)).reduce((sum, each) => sum + each, 0);
+    expect(bytes).to.be.within(40_000, 140_000);
+    await watched.close();
+  });
+
+  /** The head of an answer, and what comes first of its body. */
+  const headOf = (path: string) =>
+    new Promise<{ packed: string | undefined; first: Buffer }>((resolve, reject) => {
+      const request = get(house.url + path, { headers: { 'accept-encoding': 'gzip' } }, (answer) => {
+        answer.once('data', (first: Buffer) => {
+          resolve({ packed: answer.headers['content-encoding'], first });
+          request.destroy();
+        });
+      });
+      request.once('error', reject);
+    });
+  it('pages and answers are packed; the stream of changes is not held back', async () => {
+    for (const path of ['/', '/ledger', '/api/v1/now', '/api/v1/openapi.json'])
+      expect((await headOf(path)).packed, path).to.equal('gzip');
+    const stream = await headOf('/api/v1/stream');
+    expect(stream.packed).to.equal(undefined);
+    expect(stream.first.toString()).to.contain('retry');
+  });
+
+  it('can be put on a home screen: a manifest whose pictures are as large as it says', async () => {
+    const page = await (await fetch(house.url)).text();
+    const [, path] = /rel="manifest" href="([^"]+)"/.exec(page)!;
+    const manifest = (await (await fetch(new URL(path!, house.url))).json()) as {
+      start_url: string;
+      icons: { src: string; sizes: string; type: string; purpose?: string }[];
+    };
+    expect(manifest.start_url).to.equal('/');
+    expect(manifest.icons.some(({ purpose }) => purpose === 'maskable')).to.equal(true);
+    for (const { src, sizes, type } of manifest.icons) {
+      const picture = await fetch(house.url + src);
+      expect(picture.headers.get('content-type'), src).to.equal(type);
+      if (type !== 'image/png') continue;
+      const bytes = Buffer.from(await picture.arrayBuffer());
+      expect(`${bytes.readUInt32BE(16)}x${bytes.readUInt32BE(20)}`, src).to.equal(sizes);
+    }
+  });
+
+  it('works before scripts load: nothing says that it is computing, and every bench shows its fish', async () => {
+    const watched = await watch({ javaScriptEnabled: false });
+    for (const path of VIEWS.filter((each) => /^\/(cure|acid|age|slice|break|freeze|serve|piece)\b/.test(each))) {
+      await watched.page.goto(house.url + path);
+      const text = await watched.page.locator('main').innerText();
+      expect(text.length, path).to.be.greaterThan(200);
+      expect(text, path).to.not.contain('Computing');
+    }
+    await watched.close();
+  });
+
+  it('a panel gives the place back to who opened it, and says its name', async () => {
+    const watched = await watch();
+    const { page } = watched;
+    await visit(page, house.url);
+    for (const key of ['/', '?']) {
+      const opener = page.locator(`.foot button[aria-keyshortcuts="${key}"]`);
+      await opener.click();
+      expect(await page.locator('dialog[open]').getAttribute('aria-label')).to.match(/\w/);
+      await page.keyboard.press('Escape');
+      await page.waitForSelector('dialog', { state: 'detached' });
+      await page.waitForFunction(
+        (shortcut) => document.activeElement?.getAttribute('aria-keyshortcuts') === shortcut,
+        key
+      );
+    }
+    watched.quiet();
+    await watched.close();
+  });
+
+  it("what is chosen is marked where the reader's colours stand in for ours", async () => {
+    const watched = await watch({ forcedColors: 'active' });
+    await visit(watched.page, house.url);
+    const outline = (selector: string) =>
+      watched.page
+        .locator(selector)
+        .first()
+        .evaluate((element) => getComputedStyle(element).outlineStyle);
+    expect(await outline('[aria-pressed="true"]')).to.equal('solid');
+    expect(await outline('[aria-pressed="false"]')).to.equal('none');
+    expect(await outline('.rail [aria-current="page"]')).to.equal('solid');
+    await watched.close();
+  });
+
+  describe('with letters twice as large', () => {
+    let browser: Browser;
+    let page: Page;
+    before(async () => {
+      browser = await launch('--blink-settings=defaultFontSize=32,defaultFixedFontSize=26');
+      page = await (await browser.newContext({ reducedMotion: 'reduce' })).newPage();
+      await signIn(page, house.url, 'p1');
+    });
+    after(() => browser.close());
+
+    it('nothing runs off the edge at 1280 and 820', async () => {
+      const over: string[] = [];
+      for (const path of VIEWS) {
+        await visit(page, house.url + path);
+        for (const width of [1280, 820]) {
+          await page.setViewportSize({ width, height: 1000 });
+          const [by, size] = await page.evaluate(() => [
+            document.documentElement.scrollWidth - document.documentElement.clientWidth,
+            getComputedStyle(document.documentElement).fontSize
+          ]);
+          expect(size).to.equal('32px');
+          if (Number(by) > 0) over.push(`${path} is ${by} wider than ${width}`);
+        }
+      }
+      expect(over).to.deep.equal([]);
+    });
+  });
+});
