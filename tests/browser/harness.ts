@@ -133,3 +133,20 @@ export async function visit(page: Page, url: string): Promise<void> {
   await page.goto(url);
   await page.waitForSelector('html[data-ready]');
 }
+
+/** The demo house for a suite: started before its tests, ended with every page after them. */
+export function demoHouse(): { readonly url: string } {
+  let open: RunningHouse;
+  before(async () => {
+    open = await openDemo();
+  });
+  after(async () => {
+    await closePages();
+    await open.close();
+  });
+  return {
+    get url() {
+      return open.url;
+    }
+  };
+}

@@ -3,18 +3,11 @@ import type { Browser, Page } from 'playwright-core';
 import { get } from 'node:http';
 import { gzipSync } from 'node:zlib';
 import { VIEWS } from './demo-views.ts';
-import { closePages, launch, openDemo, signIn, visit, type RunningHouse } from './harness.ts';
-import { watch } from './watch.ts';
+import { demoHouse, launch, signIn, visit } from './harness.ts';
+import { form, watch } from './watch.ts';
 
 describe('manners of the house', () => {
-  let house: RunningHouse;
-  before(async () => {
-    house = await openDemo();
-  });
-  after(async () => {
-    await closePages();
-    await house.close();
-  });
+  const house = demoHouse();
 
   it('Now sends at most 140 kB of scripts, packed', async () => {
     const watched = await watch();
@@ -107,6 +100,32 @@ describe('manners of the house', () => {
     expect(await outline('[aria-pressed="true"]')).to.equal('solid');
     expect(await outline('[aria-pressed="false"]')).to.equal('none');
     expect(await outline('.rail [aria-current="page"]')).to.equal('solid');
+    await watched.close();
+  });
+
+  it('a time that comes twice is asked about before it is written, and one that is jumped over is told at once', async () => {
+    const watched = await watch();
+    const { page } = watched;
+    await signIn(page, house.url, 'p1');
+    await visit(page, `${house.url}/serve`);
+    const planned = form(page, 'set-service').last();
+    await planned.locator('[name="name"]').fill('Late tasting');
+    await planned.locator('[name="at"]').fill('2026-03-08T02:30');
+    expect(await planned.locator('[role="alert"]').textContent()).to.contain('there is no 02:30');
+    await planned.locator('[name="at"]').fill('2026-11-01T01:30');
+    await planned.locator('button:has-text("Plan it")').click();
+    await page.waitForSelector('text=01:30 comes twice. Say which one.');
+    expect(await page.textContent('main')).to.not.contain('Sun 1 Nov');
+    await planned.locator('button:has-text("the second")').click();
+    await planned.locator('button:has-text("Plan it")').click();
+    await page.waitForSelector('text=Sun 1 Nov, 01:30');
+    const { services } = (await (await fetch(`${house.url}/api/v1/house`)).json()) as {
+      services: Record<string, { name: string; at: number }>;
+    };
+    expect(Object.values(services).find(({ name }) => name === 'Late tasting')!.at).to.equal(
+      Date.UTC(2026, 10, 1, 6, 30)
+    );
+    watched.quiet(/422/);
     await watched.close();
   });
 

@@ -282,7 +282,7 @@ describe('receiving and judging', () => {
     await until(page, 'raw', 'open');
     expect(await page.textContent('main')).to.contain('No. V-77: Sides under 3 kg only');
     await visit(page, house.url);
-    expect(await page.textContent('[data-document-ending]')).to.contain('ends on 2026-03-20');
+    expect(await page.textContent('[data-document-ending]')).to.contain('ends on Fri, 20 Mar 2026');
     await visit(page, `${house.url}/house/documents`);
     await page.click('summary:has-text("Take it off the list")');
     await send(page, 'withdraw-document', { reason: 'given back' });

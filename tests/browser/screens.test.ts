@@ -3,7 +3,7 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { PLACES } from '../../src/lib/ui/places.ts';
 import { VIEWS } from './demo-views.ts';
-import { closePages, openDemo, signIn, visit, type RunningHouse } from './harness.ts';
+import { demoHouse, signIn, visit } from './harness.ts';
 import { pressedOnPaper, tooSmall } from './manners.ts';
 import { watch, type WatchedPage } from './watch.ts';
 
@@ -22,14 +22,7 @@ async function faults(page: Page): Promise<string[]> {
 }
 
 describe('every place of the demo house', () => {
-  let house: RunningHouse;
-  before(async () => {
-    house = await openDemo();
-  });
-  after(async () => {
-    await closePages();
-    await house.close();
-  });
+  const house = demoHouse();
   // One visit shows a screen at both widths and in both lights: they do not depend on each other, so each is looked at once.
   describe('no serious accessibility fault in both lights, nothing off the edge at both widths, nothing too small to touch or read, a quiet console', () => {
     let watched: WatchedPage;

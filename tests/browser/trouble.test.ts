@@ -1,19 +1,12 @@
 import { expect } from 'chai';
 import { request } from 'node:http';
-import { closePages, openDemo, signIn, visit, type RunningHouse } from './harness.ts';
+import { closePages, demoHouse, openDemo, signIn, visit } from './harness.ts';
 import { form, send, shown, watch } from './watch.ts';
 
 const NEW_CHAR = 'ARC-0313-1-A';
 
 describe('bad input, two tabs, and trouble', () => {
-  let house: RunningHouse;
-  before(async () => {
-    house = await openDemo();
-  });
-  after(async () => {
-    await closePages();
-    await house.close();
-  });
+  const house = demoHouse();
   const open = async (path: string, options = {}) => {
     const watched = await watch(options);
     await signIn(watched.page, house.url, 'p1');

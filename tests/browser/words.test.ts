@@ -9,7 +9,7 @@ import { INGREDIENTS } from '../../src/lib/core/ingredients/catalogue.ts';
 import { SHEETS } from '../../src/lib/core/inspect/sheets.ts';
 import { PROFILES } from '../../src/lib/core/codes/profiles/index.ts';
 import { STRANGE } from '../../src/lib/words/speech.ts';
-import { closePages, openDemo, signIn, visit, type RunningHouse } from './harness.ts';
+import { demoHouse, signIn, visit } from './harness.ts';
 import { VIEWS } from './demo-views.ts';
 import { watch } from './watch.ts';
 
@@ -52,14 +52,7 @@ function plainWords(text: string, names: readonly string[]): string[] {
 }
 
 describe('English made strange', () => {
-  let house: RunningHouse;
-  before(async () => {
-    house = await openDemo();
-  });
-  after(async () => {
-    await closePages();
-    await house.close();
-  });
+  const house = demoHouse();
   it('no place says a plain English word: all it says is in the catalogue', async () => {
     const record = (await (await fetch(`${house.url}/ledger/export?format=jsonl`)).text()).trim().split('\n');
     const people = await (await fetch(`${house.url}/`)).text();

@@ -8,7 +8,7 @@ import type { FreezeReading } from '../../src/lib/core/activity/freeze/fold.ts';
 import type { FreezeCycle } from '../../src/lib/core/codes/profile.ts';
 import { EU } from '../../src/lib/core/codes/profiles/eu.ts';
 import { US_FC } from '../../src/lib/core/codes/profiles/us-fc.ts';
-import { troubleOf } from './measure.test.ts';
+import { troubleOf } from '../trouble.ts';
 import { options } from './freeze-options.ts';
 
 const HOUR = 3600_000;

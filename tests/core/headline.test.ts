@@ -6,7 +6,7 @@ import { headlineWords } from '../../src/lib/words/headline.ts';
 import { ask, freezeStart, HOUR, HOUSE, readEvery, START, type Case } from './build.ts';
 import { anyCase, anyHour, anyProfile } from './cases.ts';
 import { chilled, fullFeed, statement } from './golden.ts';
-import { troubleOf } from './measure.test.ts';
+import { troubleOf } from '../trouble.ts';
 import { runs } from '../runs.ts';
 
 const WARN = HOUSE.warnMinutes * 60;

@@ -27,7 +27,7 @@ import { ingredientText, readIngredient, readIngredients } from '../../src/lib/c
 import { ALLERGENS, allergensAdded } from '../../src/lib/core/codes/allergens.ts';
 import { profileById } from '../../src/lib/core/codes/profiles/index.ts';
 import { disclosure, noticeText } from '../../src/lib/words/notices.ts';
-import { troubleOf } from './measure.test.ts';
+import { troubleOf } from '../trouble.ts';
 import { runs } from '../runs.ts';
 
 const DAY = 86_400_000;

@@ -6,7 +6,7 @@ import { SPECIES } from '../../src/lib/core/fish/species.ts';
 import { HOUSE_LIMITS, belowFloor, buildProfile, looserChanges } from '../../src/lib/core/codes/profiles/house.ts';
 import { PROFILES, profileById } from '../../src/lib/core/codes/profiles/index.ts';
 import { LIMITS_WITH_WORDS } from '../../src/lib/words/house-limits.ts';
-import { troubleOf } from './measure.test.ts';
+import { troubleOf } from '../trouble.ts';
 import { runs } from '../runs.ts';
 
 const sheet = (id: string): Sheet => SHEETS.find((each) => each.id === id)!;

@@ -5,17 +5,7 @@ import { formatDuration, formatMass, formatTemperature } from '../../src/lib/cor
 import { parseQuantity, readNumber } from '../../src/lib/core/measure/parse.ts';
 import { UNITS, fromBase, toBase, type Kind } from '../../src/lib/core/measure/units.ts';
 import { runs } from '../runs.ts';
-
-/** The error an action throws; fails where it throws none. */
-export function troubleOf(action: () => unknown): EmberError {
-  try {
-    action();
-  } catch (error) {
-    if (error instanceof EmberError) return error;
-    throw error;
-  }
-  throw new Error('nothing was thrown');
-}
+import { troubleOf } from '../trouble.ts';
 
 describe('quantities as a cook writes them', () => {
   const readable: [Kind, string, number][] = [

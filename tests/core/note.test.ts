@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { SPECIES } from '../../src/lib/core/fish/species.ts';
 import { guessColumns, noteDay, readRow, speciesFromNote, type NoteOptions } from '../../src/lib/core/receive/note.ts';
-import { troubleOf } from './measure.test.ts';
+import { troubleOf } from '../trouble.ts';
 
 const options = (more: Partial<NoteOptions> = {}): NoteOptions => ({
   columns: { Fish: 'species', Weight: 'mass:kg', Caught: 'caughtOn', Temp: 'core:°C', Price: 'price' },

@@ -7,7 +7,7 @@ import { foldHouse } from '../../src/lib/core/record/house.ts';
 import { foldLot } from '../../src/lib/core/record/lot.ts';
 import { foldPiece } from '../../src/lib/core/record/piece.ts';
 import { HOUR, LOT, PAPER, START, celsius, event, freezeRead, freezeStart, lineageOf, typed } from './build.ts';
-import { troubleOf } from './measure.test.ts';
+import { troubleOf } from '../trouble.ts';
 
 const amend = (
   seq: number,

@@ -21,7 +21,7 @@ import { moment, until, wallInput } from '../../src/lib/words/say.ts';
 import { heard } from '../speaking.ts';
 import { startWith } from '../../src/lib/ui/units.ts';
 import { HOUR, HOUSE, START, cureStart, freezeRead, freezeStart, holdStart, lineageOf, type Case } from './build.ts';
-import { troubleOf } from './measure.test.ts';
+import { troubleOf } from '../trouble.ts';
 
 const oslo = { zone: 'Europe/Oslo', dayEndsHour: 4 };
 

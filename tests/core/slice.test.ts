@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { FLESH_GRAMS_PER_MM3, cutBlock, thicknessFor } from '../../src/lib/core/bench/slice/geometry.ts';
-import { troubleOf } from './measure.test.ts';
+import { troubleOf } from '../trouble.ts';
 
 const block = { length: 180, height: 30, width: 70 };
 

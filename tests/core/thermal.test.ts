@@ -20,7 +20,7 @@ import {
 } from '../../src/lib/core/bench/freeze/thermal.ts';
 import { EU } from '../../src/lib/core/codes/profiles/eu.ts';
 import { US_FC } from '../../src/lib/core/codes/profiles/us-fc.ts';
-import { troubleOf } from './measure.test.ts';
+import { troubleOf } from '../trouble.ts';
 import { runs } from '../runs.ts';
 
 const freezing = (more: Partial<ThermalInput> = {}): ThermalInput => ({

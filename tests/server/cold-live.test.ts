@@ -7,7 +7,7 @@ import { pieceView } from '../../src/lib/server/views/piece.ts';
 import { pack, unpack } from '../../src/lib/server/store/readings.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { seriesOf } from '../../src/lib/core/log/series.ts';
-import { troubleOf } from '../core/measure.test.ts';
+import { troubleOf } from '../trouble.ts';
 import { CHAR, FEED, HOUR, NOON } from './house.ts';
 import { INTO_CHEST, MINUTE, KEY, HALIBUT, open } from './cold-house.ts';
 

@@ -6,7 +6,7 @@ import { chunksOf } from '../../src/lib/server/store/readings.ts';
 import { draft } from '../../src/lib/server/store/record.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { seriesOf, type LogReading } from '../../src/lib/core/log/series.ts';
-import { troubleOf } from '../core/measure.test.ts';
+import { troubleOf } from '../trouble.ts';
 import { CHAR, HOUR, NOON, type TestHouse } from './house.ts';
 import { INTO_CHEST, MINUTE, HALIBUT, open } from './cold-house.ts';
 

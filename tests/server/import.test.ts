@@ -7,7 +7,7 @@ import type { LogMapping } from '../../src/lib/core/log/csv.ts';
 import { migrate, sha256 } from '../../src/lib/server/store/open.ts';
 import { openStore } from '../../src/lib/server/store/store.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
-import { troubleOf } from '../core/measure.test.ts';
+import { troubleOf } from '../trouble.ts';
 import { NOON, openTestHouse, scratch, type TestHouse } from './house.ts';
 
 const stream = (text: string) => new Response(text).body;

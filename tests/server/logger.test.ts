@@ -4,7 +4,7 @@ import { connect } from 'node:net';
 import type { AddressInfo } from 'node:net';
 import { readingsFor, runLogger, tellLogger, type LoggerSetting, type Sent } from '../../devices/logger.ts';
 import { LOGGER_SCENARIOS, loggerSays } from '../../src/lib/core/device/logger.ts';
-import { troubleOf } from '../core/measure.test.ts';
+import { troubleOf } from '../trouble.ts';
 
 const HOUR = 3600;
 const setting = (more: Partial<LoggerSetting> = {}): LoggerSetting => ({

@@ -15,6 +15,7 @@ export const ERROR_CODES = [
   'time.out-of-order',
   'time.zone-unknown',
   'time.does-not-exist',
+  'time.exists-twice',
   'species.unknown',
   'species.ambiguous',
   'profile.unknown',

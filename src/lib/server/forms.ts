@@ -21,15 +21,16 @@ export interface FormAnswer {
 }
 
 /**
- * A form's fields as an operation's input: "mass" and "mass:unit" become "2.4 kg"; names that begin with "_" are for the
+ * A form's fields as an operation's input: "mass" and "mass:unit" become "2.4 kg", "at" and "at:offset" an instant; names that begin with "_" are for the
  * envelope.
  */
 export function formInput(form: FormData): Record<string, string> {
   const out: Record<string, string> = {};
   for (const [name, value] of form) {
-    if (typeof value !== 'string' || name.startsWith('_') || name.endsWith(':unit')) continue;
+    if (typeof value !== 'string' || name.startsWith('_') || /:(?:unit|offset)$/.test(name)) continue;
     const unit = form.get(`${name}:unit`);
-    const said = withUnit(value, typeof unit === 'string' ? unit : null);
+    const offset = form.get(`${name}:offset`);
+    const said = withUnit(value, typeof unit === 'string' ? unit : null) + (typeof offset === 'string' ? offset : '');
     // Boxes of one name are a list.
     out[name] = out[name] === undefined ? said : `${out[name]},${said}`;
   }

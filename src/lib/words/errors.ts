@@ -14,6 +14,9 @@ function range(details: ErrorDetails): string {
   return 'is out of range';
 }
 
+/** The clock in a time as somebody wrote it: "02:30". */
+const clockOf = (seen: unknown) => /\d{1,2}:\d{2}/.exec(String(seen))?.[0] ?? String(seen);
+
 /** What is wrong inside something that was handed in whole. */
 function becauseOf({ because }: ErrorDetails): string {
   const inside = because as { code: ErrorCode; details: ErrorDetails } | undefined;
@@ -32,10 +35,13 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'quantity.out-of-range': (details, field) => `${field} ${range(details)}; saw ${number(details.seen)}.`,
   'number.not-finite': ({ seen }, field) => `${field}: "${seen}" is not a number.`,
   'time.unreadable': ({ seen }, field) => `${field}: "${seen}" cannot be read as a time.`,
+  'time.exists-twice': ({ seen }, field) =>
+    `${field}: the clocks go back that night, and ${clockOf(seen)} comes twice. Say which one.`,
   'time.in-future': ({ seen }, field) => `${field}: ${seen} has not happened yet.`,
   'time.out-of-order': ({ seen }, field) => `${field}: ${seen ?? 'this'} lies before what it follows.`,
   'time.zone-unknown': ({ seen }, field) => `${field}: "${seen}" is not a known zone, such as Europe/Oslo.`,
-  'time.does-not-exist': ({ seen }, field) => `${field}: ${seen} does not exist: the clocks went forward over it.`,
+  'time.does-not-exist': ({ seen }, field) =>
+    `${field}: the clocks go forward that night, and there is no ${clockOf(seen)}. Write the time they showed.`,
   'log.unreadable': ({ seen }) =>
     `This cannot be read as a log: no line holds a time and a temperature${seen ? ` (it begins "${seen}")` : ''}.`,
   'log.zone-needed': () => 'The times in this file name no zone. Say in which zone the logger keeps its clock.',

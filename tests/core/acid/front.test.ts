@@ -17,7 +17,7 @@ import {
 } from '../../../src/lib/core/bench/acid/liquid.ts';
 import { erf } from '../../../src/lib/core/measure/erf.ts';
 import { flatFront, stefanNumber } from '../../../src/lib/core/bench/acid/stefan.ts';
-import { troubleOf } from '../measure.test.ts';
+import { troubleOf } from '../../trouble.ts';
 import { runs } from '../../runs.ts';
 
 const S = 0.506 / 0.075;

@@ -12,7 +12,7 @@ import {
 import { rememberedCourses } from '../../../src/lib/core/bench/acid/front.ts';
 import { SET_POINTS } from '../../../src/lib/core/activity/acid/lists.ts';
 import { ACID_STYLES, type AcidStyle } from '../../../src/lib/core/bench/acid/styles.ts';
-import { troubleOf } from '../measure.test.ts';
+import { troubleOf } from '../../trouble.ts';
 
 const dice: AcidSettings = {
   cut: 'dice',

@@ -7,7 +7,7 @@ import { linkTo, NO_HOUSE_INGREDIENTS, toldOfLines } from '../../../src/lib/core
 import { portionsText, sauceLinesText } from '../../../src/lib/ui/acid/sauce-text.ts';
 import { sauceLineFrom } from '../../../src/lib/server/operations/sauces.ts';
 import { SAUCE_KIND_WORDS } from '../../../src/lib/words/acid.ts';
-import { troubleOf } from '../measure.test.ts';
+import { troubleOf } from '../../trouble.ts';
 import { runs } from '../../runs.ts';
 import { pageChanges } from '../../../src/lib/core/bench/book/changes.ts';
 

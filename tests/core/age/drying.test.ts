@@ -16,7 +16,7 @@ import {
 import { ageForecast } from '../../../src/lib/core/bench/age/forecast.ts';
 import { MOST_LOSS, WET_LOSS } from '../../../src/lib/core/bench/age/parameters.ts';
 import { seededChance } from '../../../src/lib/core/random.ts';
-import { troubleOf } from '../measure.test.ts';
+import { troubleOf } from '../../trouble.ts';
 
 export const TURBOT: Hanging = { kind: 'whole', grams: 3200, celsius: 2, humidity: 0.8 };
 const INTERVAL = 1;

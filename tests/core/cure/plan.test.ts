@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { waterActivity, waterPhaseSalt } from '../../../src/lib/core/bench/cure/activity.ts';
 import { SALT_SATURATION, saltDiffusivity } from '../../../src/lib/core/bench/cure/parameters.ts';
 import { cure, cureBand, weighedSalt, type CureSettings } from '../../../src/lib/core/bench/cure/plan.ts';
-import { troubleOf } from '../measure.test.ts';
+import { troubleOf } from '../../trouble.ts';
 
 const side: CureSettings = {
   method: 'weighed',

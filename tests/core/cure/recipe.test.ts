@@ -4,7 +4,7 @@ import { SCHOOL_IDS } from '../../../src/lib/core/activity/cure/lists.ts';
 import { scaleRecipe, settingsOf, sharesOf } from '../../../src/lib/core/bench/cure/recipe.ts';
 import { recipeBody } from '../../../src/lib/core/activity/cure/recipe-body.ts';
 import { SHIPPED_RECIPES } from '../../../src/lib/core/bench/cure/recipes/index.ts';
-import { troubleOf } from '../measure.test.ts';
+import { troubleOf } from '../../trouble.ts';
 import { pagesAsFile, readPages } from '../../../src/lib/core/bench/book/file.ts';
 
 const named = (name: string) => SHIPPED_RECIPES.find((recipe) => recipe.name === name)!;

@@ -8,7 +8,7 @@ import { cure, type CureSettings } from '../../../src/lib/core/bench/cure/plan.t
 import { programmeOf, type Stage } from '../../../src/lib/core/bench/cure/programme.ts';
 import { stepsOf } from '../../../src/lib/core/bench/cure/steps.ts';
 import { seededChance } from '../../../src/lib/core/random.ts';
-import { troubleOf } from '../measure.test.ts';
+import { troubleOf } from '../../trouble.ts';
 import { SIDE } from './side.ts';
 
 const HOUR = 3600;

@@ -5,7 +5,7 @@ import { programmeOf, zonesOf } from '../../../src/lib/core/bench/cure/programme
 import { bathLoss, warmthClock } from '../../../src/lib/core/bench/cure/simulate.ts';
 import { saltDiffusivity, SHIPPED, warmth } from '../../../src/lib/core/bench/cure/parameters.ts';
 import { cureZones } from '../../../src/lib/core/bench/cure/zones.ts';
-import { troubleOf } from '../measure.test.ts';
+import { troubleOf } from '../../trouble.ts';
 import { runs } from '../../runs.ts';
 import { SIDE } from './side.ts';
 

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { bare, guessLog, loggedFigure, logReader, type LogMapping } from '../../../src/lib/core/log/csv.ts';
-import { troubleOf } from '../measure.test.ts';
+import { troubleOf } from '../../trouble.ts';
 
 const NOW = Date.UTC(2026, 2, 20);
 const mapping = (more: Partial<LogMapping> = {}): LogMapping => ({

@@ -20,7 +20,7 @@ import {
   type LogReading
 } from '../../../src/lib/core/log/series.ts';
 import { excursionsOf, quarantineOf } from '../../../src/lib/core/log/excursions.ts';
-import { troubleOf } from '../measure.test.ts';
+import { troubleOf } from '../../trouble.ts';
 
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;

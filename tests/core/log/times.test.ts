@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { ordersFitting, wallReader, writtenTime, type TimeOrder } from '../../../src/lib/core/log/times.ts';
-import { troubleOf } from '../measure.test.ts';
+import { troubleOf } from '../../trouble.ts';
 
 describe('times as loggers write them', () => {
   const cases: [string, TimeOrder, string | null][] = [

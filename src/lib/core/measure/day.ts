@@ -1,6 +1,7 @@
 import { Temporal } from 'temporal-polyfill';
 import { EmberError, inRange } from '../errors.ts';
 import type { Instant } from './units.ts';
+import { offsetText, wallReadings } from './wall.ts';
 
 /** Where the house stands in time: its zone, and the hour at which its business day ends. */
 export interface HouseTime {
@@ -139,6 +140,28 @@ function computedInstant(trimmed: string, zone: string, text: string, field?: st
     if (error instanceof EmberError) throw error;
     throw new EmberError('time.unreadable', { field, seen: text });
   }
+}
+
+/**
+ * An instant as somebody says it, read as {@link readInstant} does; but a time that the wall shows twice, or jumps over, is
+ * asked about: an hour too early or too late shortens or lengthens what a fish has borne.
+ *
+ * @throws EmberError `time.exists-twice` with both instants as candidates, `time.does-not-exist`, `time.unreadable`
+ * @example
+ * saidInstant('2026-03-14T18:30', 'UTC') // => Date.UTC(2026, 2, 14, 18, 30)
+ */
+export function saidInstant(text: string, zone: string, field?: string): Instant {
+  const at = readInstant(text, zone, field);
+  const wall = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}/.exec(text.trim())?.[0];
+  // A day is no time, and an instant with its offset is one.
+  if (!wall || /(?:Z|[+-]\d{2}:?\d{2})$/.test(text.trim())) return at;
+  const readings = wallReadings(wall, (moment) => wallText(moment, zone));
+  if (readings.length === 0) throw new EmberError('time.does-not-exist', { field, seen: text });
+  if (readings.length > 1) {
+    const candidates = readings.map((moment) => `${wall}${offsetText(wall, moment)}`);
+    throw new EmberError('time.exists-twice', { field, seen: text, candidates });
+  }
+  return at;
 }
 
 /**

@@ -1,5 +1,5 @@
 import { EmberError } from '../../core/errors.ts';
-import { readInstant } from '../../core/measure/day.ts';
+import { saidInstant } from '../../core/measure/day.ts';
 import type { HouseState } from '../../core/record/house.ts';
 
 /** Skew between two devices that is not a lie, ms. */
@@ -8,7 +8,7 @@ export const FUTURE_TOLERANCE_MS = 2 * 60_000;
 export function instantReader(house: HouseState, now: number) {
   return (text: string | undefined, field: string): number => {
     if (text === undefined || text.trim() === '') return now;
-    const at = readInstant(text, house.zone, field);
+    const at = saidInstant(text, house.zone, field);
     if (at > now + FUTURE_TOLERANCE_MS) throw new EmberError('time.in-future', { field, seen: text });
     return Math.min(at, now);
   };

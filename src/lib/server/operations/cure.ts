@@ -12,7 +12,7 @@ import { type HouseState } from '../../core/record/house.ts';
 import { METER_PLACES } from '../../core/bench/cure/learn.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { versionsFor } from '../../core/rules/verdict.ts';
-import { readInstant } from '../../core/measure/day.ts';
+import { saidInstant } from '../../core/measure/day.ts';
 import { cureSubject, forecastBody, runningSettings, warmthOf } from '../plans/cure.ts';
 import { pageOf } from '../facts/book.ts';
 import { toldBody } from '../facts/declarations.ts';
@@ -67,7 +67,7 @@ export const startCure = operation({
           pressed,
           recipe: recipe ? { id: recipe.id, name: recipe.name, version: recipe.version } : null,
           ...toldBody(toldOfCure(house, recipe, settings.method, input.also, at)),
-          readyBy: input.readyBy ? readInstant(input.readyBy, house.zone, 'readyBy') : null,
+          readyBy: input.readyBy ? saidInstant(input.readyBy, house.zone, 'readyBy') : null,
           pins: pins(house)
         })
       ],

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { readInstant } from '../../core/measure/day.ts';
+import { saidInstant } from '../../core/measure/day.ts';
 import { draft } from '../store/record.ts';
 import { neededText, optionalNumeric, shortText } from '../../core/fields/field.ts';
 import { bookId } from '../input/book-id.ts';
@@ -19,7 +19,7 @@ export const setService = operation({
   subject: () => 'house',
   run({ house, now }, { id, name, at: text, covers }) {
     if (id !== '' && !house.services[id]) throw new EmberError('form.value-unknown', { field: 'id', seen: id });
-    const at = readInstant(text, house.zone, 'at');
+    const at = saidInstant(text, house.zone, 'at');
     // Two of one name on two days are two sittings.
     const service = id || bookId(`${name} ${new Date(at).toISOString().slice(0, 10)}`);
     return {

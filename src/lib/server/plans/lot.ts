@@ -18,7 +18,7 @@ import {
 } from '../../core/activity/receive/bodies.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { versionsFor } from '../../core/rules/verdict.ts';
-import { businessDay, addDays, readInstant } from '../../core/measure/day.ts';
+import { businessDay, addDays, saidInstant } from '../../core/measure/day.ts';
 import { draft, type Draft } from '../store/record.ts';
 import {
   choice,
@@ -195,7 +195,7 @@ export function momentOf(context: Standing, day: string | null, hour: string | u
   if (day === null) return null;
   const text = day.includes('T') || !hour ? day : `${day}T${hour}`;
   const { house, now } = context;
-  const at = readInstant(text, house.zone, field);
+  const at = saidInstant(text, house.zone, field);
   const today = businessDay(now, house);
   if (text.includes('T') ? at > now + FUTURE_TOLERANCE_MS : text > today) {
     throw new EmberError('time.in-future', { field, seen: text });

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import StepsFields from '$lib/ui/book/StepsFields.svelte';
   import * as say from '$lib/words/say.ts';
   import { common } from '$lib/words/screens/common.ts';
   import { sauceForm as t } from '$lib/words/screens/acid.ts';
@@ -49,13 +50,5 @@
     placeholder={EXAMPLE}
     hint={t.oneALineAn}
   />
-  <Field
-    name="steps"
-    label={common.steps}
-    kind="long"
-    optional
-    value={start?.steps.join('\n') ?? ''}
-    hint={common.oneALine}
-  />
-  {#if id}<Field name="reason" label={t.whatIsDifferentIn} optional />{/if}
+  <StepsFields steps={start?.steps} changes={Boolean(id)} />
 </OperationForm>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { field as t } from '$lib/words/screens/controls.ts';
   import Button from '$lib/ui/kit/Button.svelte';
+  import When from '$lib/ui/kit/When.svelte';
   import { getContext, untrack } from 'svelte';
   import { Input, Textarea } from 'flowbite-svelte';
   import { FORM_CONTEXT, type FormContext } from './OperationForm.svelte';
@@ -98,10 +99,12 @@
           <span class="unit">{units[0]}</span><input type="hidden" name="{name}:unit" value={units[0]} />
         {/if}
       </div>
+    {:else if kind === 'time'}
+      <When {...shared} bind:value />
     {:else}
       <Input
         {...shared}
-        type={kind === 'date' ? 'date' : kind === 'time' ? 'datetime-local' : 'text'}
+        type={kind === 'date' ? 'date' : 'text'}
         inputmode={kind === 'number' ? 'decimal' : undefined}
         autocomplete="off"
         list={among.length > 0 ? `${id}-among` : undefined}

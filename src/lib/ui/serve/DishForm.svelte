@@ -1,4 +1,5 @@
 <script lang="ts">
+  import StepsFields from '$lib/ui/book/StepsFields.svelte';
   import { common } from '$lib/words/screens/common.ts';
   import { dishForm as t } from '$lib/words/screens/serve.ts';
   import type { DishBody, DishLine } from '$lib/core/activity/book/dish-body.ts';
@@ -28,13 +29,5 @@
     placeholder={EXAMPLE}
     hint={t.oneALineWhat}
   />
-  <Field
-    name="steps"
-    label={common.steps}
-    kind="long"
-    optional
-    value={start?.steps.join('\n') ?? ''}
-    hint={common.oneALine}
-  />
-  {#if id}<Field name="reason" label={t.whatIsDifferentIn} optional />{/if}
+  <StepsFields steps={start?.steps} changes={Boolean(id)} />
 </OperationForm>

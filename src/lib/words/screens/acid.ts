@@ -137,7 +137,6 @@ export const sauceForm = /* @__PURE__ */ words({
   perCentTastingBetween: 'Per cent, tasting between.',
   lines: 'Lines',
   oneALineAn: 'One a line: an ingredient; parts by weight; each 18 (g) for what comes whole.',
-  whatIsDifferentIn: 'What is different in this version',
   limeJuiceOliveOil: 'Lime juice; 60\nOlive oil; 30\nEgg yolk; 18; each 18',
   keepAsTheNext: 'Keep as the next version',
   writeItIntoThe: 'Write it into the book'

@@ -56,3 +56,7 @@ export const amountWords = /* @__PURE__ */ said((amount: number, basis: 'fish' |
     ? `${number(amount * 100, 4)} % of the fish`
     : `${number(amount, 4)} ${amount === 1 ? 'part' : 'parts'}`
 );
+
+export const stepsFields = /* @__PURE__ */ words({
+  whatIsDifferentIn: 'What is different in this version'
+});

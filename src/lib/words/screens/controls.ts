@@ -45,3 +45,10 @@ export const scalePanel = /* @__PURE__ */ words({
 export const beside = /* @__PURE__ */ words({
   leaveIt: 'Close'
 });
+
+export const when = /* @__PURE__ */ words({
+  comesTwice: (time: Said) => `The clocks go back that night: ${time} comes twice. Which one?`,
+  theFirst: 'the first',
+  theSecond: 'the second',
+  isJumpedOver: (time: Said) => `The clocks go forward that night: there is no ${time}.`
+});

@@ -230,7 +230,6 @@ export const recipeForm = /* @__PURE__ */ words({
   watersInAll: 'Waters in all',
   saltedFirstWith: 'Salted first with',
   forMinutes: 'for, minutes',
-  whatIsDifferentIn: 'What is different in this version',
   fineSaltSaltFine: 'Fine salt; salt; 2 %; fine\nWhite sugar; sugar; 0.8 %\nDill; aromatic; 1 %',
   keepAsTheNext: 'Keep as the next version',
   writeItIntoThe: 'Write it into the book',

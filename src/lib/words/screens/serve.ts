@@ -4,7 +4,6 @@ export const dishForm = /* @__PURE__ */ words({
   onAPortion: 'On a portion',
   oneALineWhat:
     'One a line: what; grams on one portion; fish, sauce, recipe or dish. Without a last word it is an ingredient of the list.',
-  whatIsDifferentIn: 'What is different in it',
   turbotFishHarbourLime: 'Turbot; 60; fish\nHarbour lime; 12; sauce\nChives; 2',
   keepAsTheNext: 'Keep as the next version',
   writeItIntoThe: 'Write it into the book'

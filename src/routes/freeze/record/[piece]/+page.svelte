@@ -153,9 +153,11 @@
   .paper {
     max-width: 60rem;
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 0.9rem;
+    overflow-wrap: anywhere;
   }
   th {
-    width: 12rem;
+    width: min(12rem, 30%);
   }
 </style>

@@ -1,0 +1,59 @@
+import { expect } from 'chai';
+import { formInput } from '../../src/lib/server/forms.ts';
+import { CHAR } from '../../src/lib/server/examples.ts';
+import { HOUR, openTestHouse, type TestHouse } from './house.ts';
+
+/** The clocks go back in Europe at one in the morning by UTC: 02:30 comes twice, an hour apart. */
+const NIGHT = Date.UTC(2026, 9, 25);
+
+describe('a deed in the hour that comes twice', () => {
+  let house: TestHouse;
+  let piece: string;
+  beforeEach(() => {
+    house = openTestHouse();
+    house.done('set-house', {
+      name: 'The Ebb Counter',
+      profile: 'us-fc',
+      zone: 'Europe/Oslo',
+      dayEndsHour: 4,
+      currency: 'USD',
+      warnMinutes: 60,
+      rawShareOfIceDays: 0.5,
+      dateMarkDays: 7
+    });
+    house.clock.moveTo(NIGHT - 6 * HOUR, true);
+    piece = String(house.done('receive-lot', { ...CHAR, caughtOn: '2026-10-22' }).piece);
+    house.clock.moveTo(NIGHT + 9 * HOUR, true);
+  });
+  afterEach(() => house.close());
+  const read = (at: string) => house.act('read-cold', { piece, reading: '3 °C', at });
+
+  it('is not written down before somebody says which hour it was', () => {
+    const answer = read('2026-10-25T02:30');
+    expect(answer.ok).to.equal(false);
+    if (answer.ok) return;
+    expect(answer.code).to.equal('time.exists-twice');
+    expect(answer.details.candidates).to.deep.equal(['2026-10-25T02:30+02:00', '2026-10-25T02:30+01:00']);
+  });
+
+  it('is written at the hour that was said, from a form and from a program', () => {
+    const form = new FormData();
+    form.set('at', '2026-10-25T02:30');
+    form.set('at:offset', '+01:00');
+    const second = formInput(form).at!;
+    expect(second).to.equal('2026-10-25T02:30+01:00');
+    expect(read(second).ok).to.equal(true);
+    expect(read('2026-10-25T02:30+02:00').ok).to.equal(true);
+    const at = house.store.record
+      .eventsOf(`piece:${piece}`)
+      .filter(({ kind }) => kind === 'cold.read')
+      .map(({ happened }) => happened);
+    expect(at[1]! - at[0]!).to.equal(HOUR);
+  });
+
+  it('a time that the clocks jump over is refused', () => {
+    house.clock.moveTo(Date.UTC(2027, 2, 28, 12), true);
+    const answer = read('2027-03-28T02:30');
+    expect(answer.ok ? '' : answer.code).to.equal('time.does-not-exist');
+  });
+});
