@@ -3,12 +3,14 @@ import { problem } from '$lib/server/api.ts';
 import { closeApp, theApp } from '$lib/server/app.ts';
 import { FILE_BODY_LIMIT_BYTES } from '$lib/server/config.ts';
 import { LOG_BYTES } from '$lib/server/import/jobs.ts';
+import { isEveryObjects } from '$lib/server/input/strangers.ts';
 import { closeStreams } from '$lib/server/stream.ts';
 import { errorSentence } from '$lib/words/errors.ts';
 import { localeOf, speaksAs, type Speech } from '$lib/words/speech.ts';
 import { building } from '$app/environment';
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { randomUUID } from 'node:crypto';
+import { error } from '@sveltejs/kit';
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 
 const TABLET_COOKIE = 'ember-tablet';
@@ -51,6 +53,10 @@ export const handle: Handle = async ({ event, resolve }) => {
   if (unsaid || Number(request.headers.get('content-length') ?? 0) > most) {
     return problem(413, new EmberError('request.too-large', { max: most }));
   }
+  // The API says so itself; of a page's address there is nothing of that name.
+  const asked = [...url.pathname.split('/'), ...url.searchParams.values()];
+  if (!url.pathname.startsWith('/api/') && asked.some((each) => isEveryObjects(each)))
+    error(404, errorSentence('request.unknown-path', { seen: url.pathname }));
   const who = request.headers.get('x-ember-person') ?? cookies.get('ember-person');
   const person = who ? app.store.people.get(who) : null;
   locals.person = person?.name ? person : null;

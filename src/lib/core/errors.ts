@@ -82,6 +82,8 @@ export const ERROR_CODES = [
   'request.too-large',
   'request.foreign-origin',
   'request.not-json',
+  'request.not-a-form',
+  'request.key-too-long',
   'request.unknown-path'
 ] as const;
 

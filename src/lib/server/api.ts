@@ -8,6 +8,7 @@ import { operationByName } from './registry.ts';
 import type { Answer } from './operations/execute.ts';
 import { matchQuery } from './registry.ts';
 import { fieldTroubles } from '../core/fields/trouble.ts';
+import { strangerIn } from './input/strangers.ts';
 
 /** What a field is called where it is set. */
 type Named = (field: string) => string | undefined;
@@ -58,6 +59,8 @@ export function answerQuery(app: App, path: string, search: URLSearchParams, bod
     if (path === 'openapi.json') return json(openApi());
     const { query, parts } = matchQuery(path, body !== undefined);
     const given = body === undefined ? Object.fromEntries(search) : body;
+    const stranger = strangerIn({ given, parts });
+    if (stranger) throw stranger;
     const parsed = query.input.safeParse({ ...(given as object), ...parts });
     if (!parsed.success) {
       const fields = fieldTroubles(parsed.error.issues, { ...(given as object), ...parts });

@@ -5,6 +5,7 @@ import { namedIn } from '../words/plans/index.ts';
 import { EmberError } from '../core/errors.ts';
 import { withUnit } from '../core/fields/written.ts';
 import { theApp } from './app.ts';
+import { formOf, isEveryObjects } from './input/strangers.ts';
 import { sniff } from './store/files.ts';
 import { storeTrouble } from './store/open.ts';
 import { OPERATIONS } from './registry.ts';
@@ -26,8 +27,10 @@ export interface FormAnswer {
  */
 export function formInput(form: FormData): Record<string, string> {
   const out: Record<string, string> = {};
+  // What every object answers to is the name of no field.
   for (const [name, value] of form) {
-    if (typeof value !== 'string' || name.startsWith('_') || /:(?:unit|offset)$/.test(name)) continue;
+    if (typeof value !== 'string' || isEveryObjects(name)) continue;
+    if (name.startsWith('_') || /:(?:unit|offset)$/.test(name)) continue;
     const unit = form.get(`${name}:unit`);
     const offset = form.get(`${name}:offset`);
     const said = withUnit(value, typeof unit === 'string' ? unit : null) + (typeof offset === 'string' ? offset : '');
@@ -38,7 +41,9 @@ export function formInput(form: FormData): Record<string, string> {
 }
 
 const typedIn = (form: FormData): Record<string, string> =>
-  Object.fromEntries([...form].filter((pair): pair is [string, string] => typeof pair[1] === 'string'));
+  Object.fromEntries(
+    [...form].filter((pair): pair is [string, string] => typeof pair[1] === 'string' && !isEveryObjects(pair[0]))
+  );
 
 /** Keeps the file of a form, if it has one: told by its contents, found again by its hash. */
 async function keepPaper(
@@ -74,7 +79,7 @@ export function actionsFor(page: string): Actions {
     OPERATIONS.filter((operation) => operation.page === page).map((operation) => [
       operation.name,
       async ({ request, locals }: RequestEvent) => {
-        const form = await request.formData();
+        const form = await formOf(request);
         const seen = form.get('_seen');
         const key = form.get('_key');
         const paper = await keepPaper(form, locals.person !== null);
@@ -95,7 +100,8 @@ export function actionsFor(page: string): Actions {
           actor: locals.person?.id ?? null,
           tablet: locals.tablet,
           key: typeof key === 'string' && key ? `${key}:${operation.name}` : randomUUID(),
-          seen: typeof seen === 'string' && seen ? Number(seen) : undefined
+          // A version that is no number was seen by nobody.
+          seen: typeof seen === 'string' && seen ? (/^\d{1,12}$/.test(seen) ? Number(seen) : -1) : undefined
         });
         const values = typedIn(form);
         if (!answer.ok) {

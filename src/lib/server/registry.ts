@@ -91,6 +91,15 @@ export type QueryAnswers = AnswersOf<
   (typeof OF_FISH)[number] | (typeof PREVIEWS)[number] | (typeof BOOKS)[number] | Brought['queries'][number]
 >;
 
+/** A part of a path without its escapes; as it is, where they are none. */
+function unescaped(part: string): string {
+  try {
+    return decodeURIComponent(part);
+  } catch {
+    return part;
+  }
+}
+
 /** Finds the query a path belongs to, with the parts in braces filled in. */
 export function matchQuery(path: string, post = false): { query: Query; parts: Record<string, string> } {
   const asked = path.split('/');
@@ -101,7 +110,7 @@ export function matchQuery(path: string, post = false): { query: Query; parts: R
     const parts: Record<string, string> = {};
     const fits = pattern.every((piece, index) => {
       if (!piece.startsWith('{')) return piece === asked[index];
-      parts[piece.slice(1, -1)] = decodeURIComponent(asked[index]!);
+      parts[piece.slice(1, -1)] = unescaped(asked[index]!);
       return true;
     });
     if (fits) return { query: candidate, parts };

@@ -154,6 +154,8 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'request.too-large': ({ max }) => `That is too large to take: at most ${number(max)} bytes.`,
   'request.foreign-origin': () => 'That came from another site and was not taken.',
   'request.not-json': () => 'That cannot be read as JSON.',
+  'request.not-a-form': () => 'That is no form, or it was cut short on the way. Nothing was written: send it again.',
+  'request.key-too-long': ({ max }) => `The key of a request has at most ${max} letters. Nothing was written.`,
   'request.unknown-path': ({ seen }) => `There is nothing at ${seen}.`
 });
 

@@ -1,3 +1,4 @@
+import { formOf } from '$lib/server/input/strangers.ts';
 import { fail, type Actions } from '@sveltejs/kit';
 import { EmberError } from '$lib/core/errors.ts';
 import { LABEL_SIZES } from '$lib/core/trace/label.ts';
@@ -33,7 +34,7 @@ const registered = actionsFor('/labels');
 export const actions: Actions = {
   /** Prints first and writes it down after: what the printer refused was not printed. */
   'print-labels': async (event) => {
-    const form = await event.request.clone().formData();
+    const form = await formOf(event.request.clone());
     const text = (name: string) => (typeof form.get(name) === 'string' ? (form.get(name) as string) : '');
     const pieces = text('pieces').split(',').filter(Boolean).slice(0, MOST_LABELS);
     const app = theApp();

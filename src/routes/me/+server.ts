@@ -1,4 +1,5 @@
 import { theApp } from '$lib/server/app.ts';
+import { formOf } from '$lib/server/input/strangers.ts';
 import { redirect } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
@@ -8,7 +9,7 @@ const local = (path: FormDataEntryValue | null) =>
 
 /** Who is at this device, and how it likes its light: kept on the device, not in the ledger. */
 export const POST: RequestHandler = async ({ request, cookies, url }) => {
-  const form = await request.formData();
+  const form = await formOf(request);
   const options = {
     path: '/',
     maxAge: YEAR_SECONDS,

@@ -10,6 +10,7 @@ import type { HouseState } from '../../core/record/house.ts';
 import type { Clock } from '../clock.ts';
 import { type Operation } from './operation.ts';
 import { instantReader } from '../input/instant.ts';
+import { KEY_LETTERS, strangerIn } from '../input/strangers.ts';
 import { fieldTroubles, type FieldTrouble } from '../../core/fields/trouble.ts';
 
 export type Answer =
@@ -72,13 +73,16 @@ interface ReadRequest {
 }
 
 /** Reads a request, or hands back why it cannot be read. Nothing is looked up in the record yet. */
-function readRequest({ people }: Store, { operation, actor, seen, input }: Request): ReadRequest | Answer {
+function readRequest({ people }: Store, { operation, actor, seen, input, key }: Request): ReadRequest | Answer {
   if (!actor && !(operation.withoutActor && people.list().length === 0)) {
     return refuse(422, new EmberError('person.required', { field: 'actor' }));
   }
   if (actor && !people.get(actor)?.name) {
     return refuse(422, new EmberError('person.unknown', { field: 'actor', seen: actor }));
   }
+  if (key.length > KEY_LETTERS) return refuse(400, new EmberError('request.key-too-long', { max: KEY_LETTERS }));
+  const stranger = strangerIn(input);
+  if (stranger) return refuse(422, stranger);
   let text: string;
   try {
     text = canonical(input);

@@ -1,3 +1,4 @@
+import { formOf } from '$lib/server/input/strangers.ts';
 import { fail } from '@sveltejs/kit';
 import { EmberError } from '$lib/core/errors.ts';
 import { NOTE_FIELDS } from '$lib/core/receive/note.ts';
@@ -13,7 +14,7 @@ export const actions: Actions = {
   ...actionsFor('/receive/note'),
   /** Reads the note and shows what it would bring. Nothing is written. */
   read: async ({ request }) => {
-    const form = await request.formData();
+    const form = await formOf(request);
     const given = formInput(form);
     const file = form.get('note');
     if (file instanceof File && file.size > 0) {

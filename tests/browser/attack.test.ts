@@ -1,0 +1,136 @@
+import { expect } from 'chai';
+import { demoHouse } from './harness.ts';
+
+/** What nobody in a kitchen sends: half an escape, names that every object has, a byte of nothing, far too much. */
+const STRANGERS = [
+  '%25E0%25A4',
+  '%E0%A4',
+  'toString',
+  'constructor',
+  '__proto__',
+  '%00',
+  '..%2F..%2Fetc',
+  'x'.repeat(3000),
+  '-1',
+  '1e309'
+];
+const PAGES = [
+  ...['piece', 'lot', 'inspect', 'freeze/places', 'freeze/record', 'cure/recipes', 'acid/sauces', 'serve/dishes'].map(
+    (path) => `/${path}/X`
+  ),
+  ...['break', 'break/depth', 'freeze', 'freeze/thaw', 'cure', 'acid', 'age', 'slice', 'serve', 'labels'].map(
+    (path) => `/${path}?piece=X`
+  ),
+  ...['cure/recipes', 'acid/sauces', 'serve/dishes'].map((path) => `/${path}/export?id=X`),
+  '/piece/TUR-0313-1-A?at=X&knownAt=X',
+  '/piece/TUR-0313-1-A/roads?want=X&by=X',
+  '/receive?species=X',
+  '/receive?delivery=X',
+  '/cure?recipe=X',
+  '/acid?sauce=X',
+  '/labels?piece=TUR-0313-1-A&size=X',
+  '/ledger?seq=X&day=X&lot=X&person=X&before=X',
+  '/ledger/export?format=X',
+  '/lot/RAI-0312-1?by=X',
+  '/break?piece=TUR-0313-1-A&map=X&part=X',
+  '/house/species?id=X',
+  '/house/ingredients?id=X',
+  '/house/rules?copy=X',
+  '/house/knife?by=X',
+  '/house/sheets?id=X'
+];
+
+describe('what nobody in a kitchen sends', () => {
+  const house = demoHouse();
+  /** Answers of 500 and more, but for a printer that is not there. */
+  async function faultOf(what: string, path: string, init: RequestInit = {}): Promise<string[]> {
+    const answer = await fetch(house.url + path, init);
+    const text = await answer.text();
+    return answer.status < 500 || (answer.status === 503 && /printer/.test(text)) ? [] : [`${answer.status} ${what}`];
+  }
+
+  it('in any place of the API’s addresses is refused, never a fault', async () => {
+    const { paths } = (await (await fetch(`${house.url}/api/v1/openapi.json`)).json()) as {
+      paths: Record<string, { get?: { parameters?: { in: string; name: string }[] } }>;
+    };
+    const faults: string[] = [];
+    for (const [path, { get }] of Object.entries(paths)) {
+      // A stream has no end to wait for.
+      if (!get || /stream|scale/.test(path)) continue;
+      const full = path.startsWith('/api/v1') ? path : `/api/v1${path}`;
+      for (const stranger of STRANGERS) {
+        faults.push(...(await faultOf(`${path} ${stranger}`, full.replaceAll(/\{\w+\}/g, stranger))));
+        const asked = (get.parameters ?? []).filter((each) => each.in === 'query');
+        const query = asked.map(({ name }) => `${name}=${stranger}`).join('&');
+        faults.push(...(await faultOf(`${path}?${query}`, `${full.replaceAll(/\{\w+\}/g, 'TUR-0313-1-A')}?${query}`)));
+      }
+    }
+    expect(faults).to.deep.equal([]);
+  });
+
+  it('in any page’s address is refused, never a fault', async () => {
+    const faults: string[] = [];
+    for (const page of PAGES)
+      for (const stranger of STRANGERS)
+        faults.push(
+          ...(await faultOf(`${page} ${stranger.slice(0, 20)}`, page.replaceAll('X', stranger), {
+            headers: { accept: 'text/html' }
+          }))
+        );
+    expect(faults).to.deep.equal([]);
+  });
+
+  it('as the body of any operation is refused, never a fault', async () => {
+    const { paths } = (await (await fetch(`${house.url}/api/v1/openapi.json`)).json()) as {
+      paths: Record<string, object>;
+    };
+    const faults: string[] = [];
+    const bodies = [
+      '[]',
+      'null',
+      '1',
+      '{',
+      '{"__proto__":{"a":1}}',
+      '{"piece":{"a":1},"lot":["x"],"name":{"b":2},"id":7}',
+      '{"piece":"toString","lot":"__proto__","id":"constructor","name":"toString","place":"__proto__","sensor":"constructor","species":"valueOf","service":"toString","recipe":"toString","sauce":"toString"}',
+      `{"id":"${'x'.repeat(5000)}","name":"${'y'.repeat(5000)}","reason":"${'z'.repeat(50_000)}"}`,
+      '{"piece":"\\u0000","name":"\\u0000","reason":"\\ud800"}'
+    ];
+    for (const path of Object.keys(paths).filter((each) => each.includes('operations/')))
+      for (const body of bodies)
+        faults.push(
+          ...(await faultOf(`${path} ${body.slice(0, 50)}`, path.startsWith('/api/v1') ? path : `/api/v1${path}`, {
+            method: 'POST',
+            headers: { 'content-type': 'application/json', 'x-ember-person': 'p1' },
+            body
+          }))
+        );
+    expect(faults).to.deep.equal([]);
+  });
+
+  it('as a form is refused, never a fault', async () => {
+    const BROKEN = { 'content-type': 'multipart/form-data; boundary=x' };
+    const TYPED = { 'content-type': 'application/x-www-form-urlencoded' };
+    const forms: [string, Record<string, string>, string | undefined][] = [
+      ['JSON', { 'content-type': 'application/json' }, '{"person":"p1"}'],
+      ['half a file', BROKEN, '--x\r\nbroken'],
+      ['nothing', {}, undefined],
+      ['a version that is no number', TYPED, `_seen=abc&_key=${'k'.repeat(5000)}&piece=TUR-0313-1-A&place=x`],
+      ['names every object has', TYPED, '__proto__=1&constructor=2&piece=__proto__&toString=3&hasOwnProperty=4']
+    ];
+    const doors = ['/me', '/receive/note?/read', '/piece/TUR-0313-1-A?/move-piece', '/serve?/serve-piece'];
+    doors.push('/house?/join-person', '/labels?/print-labels', '/receive?/receive-lot');
+    const faults: string[] = [];
+    for (const door of doors)
+      for (const [what, headers, body] of forms)
+        faults.push(
+          ...(await faultOf(`${door} ${what}`, door, {
+            method: 'POST',
+            redirect: 'manual',
+            headers: { ...headers, origin: house.url, cookie: 'ember-person=p1', accept: 'text/html' },
+            body
+          }))
+        );
+    expect(faults).to.deep.equal([]);
+  });
+});
