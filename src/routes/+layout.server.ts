@@ -6,25 +6,26 @@ export const load = (({ locals, depends }) => {
   depends('house:record');
   const { store, clock, movable, executor, readOnly, config } = theApp();
   const head = store.record.head();
-  // The house's own books go only to the pages that show them.
-  const {
-    species: _,
-    profiles: __,
-    sheets: ___,
-    notice: ____,
-    places: _____,
-    templates: ______,
-    kitchen: _______,
-    racks: ________,
-    services: _________,
-    pages: __________,
-    documents: ___________,
-    ...house
-  } = store.projections.currentHouse();
+  const house = store.projections.currentHouse();
   return {
     now: clock.now(),
     frozen: config.frozenAt !== null && movable !== null,
-    house,
+    // How the house is set, and nothing else: its books go to the pages that show them, its keys nowhere.
+    house: {
+      name: house.name,
+      profile: house.profile,
+      zone: house.zone,
+      units: house.units,
+      currency: house.currency,
+      dayEndsHour: house.dayEndsHour,
+      warnMinutes: house.warnMinutes,
+      dateMarkDays: house.dateMarkDays,
+      rawShareOfIceDays: house.rawShareOfIceDays,
+      strictAccuracy: house.strictAccuracy,
+      countFromCore: house.countFromCore,
+      susceptibleGuests: house.susceptibleGuests,
+      ingredients: house.ingredients
+    },
     houseVersion: store.record.versionOf('house'),
     people: store.people.list().filter((person) => person.name !== null),
     person: locals.person,

@@ -133,4 +133,11 @@ describe('what nobody in a kitchen sends', () => {
         );
     expect(faults).to.deep.equal([]);
   });
+
+  it('no page and no answer says by what a logger’s key is known', async () => {
+    const record = await (await fetch(`${house.url}/ledger/export?format=jsonl`)).text();
+    const [, hash] = /keyHash[^0-9a-f]+([0-9a-f]{64})/.exec(record)!;
+    for (const path of ['/', '/freeze/places', '/house', '/api/v1/house', '/api/v1/places'])
+      expect(await (await fetch(house.url + path)).text(), path).to.not.contain(hash);
+  });
 });

@@ -79,6 +79,7 @@ export const ERROR_CODES = [
   'form.value-unknown',
   'person.required',
   'person.unknown',
+  'person.last',
   'request.too-large',
   'request.foreign-origin',
   'request.not-json',

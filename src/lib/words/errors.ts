@@ -150,6 +150,8 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
       ? `${field}: "${seen}" is here already.`
       : `${field}: ${seen} cannot be used.${candidates && candidates.length > 0 && candidates.length <= 12 ? ` Use ${candidates.filter(Boolean).join(', ')}.` : ''}`,
   'person.required': () => 'Say who you are first: pick your name at the top.',
+  'person.last': () =>
+    'That is the last person of the house: nobody could write anything down any more. Add another first.',
   'person.unknown': ({ seen }) => `Nobody here goes by ${seen}.`,
   'request.too-large': ({ max }) => `That is too large to take: at most ${number(max)} bytes.`,
   'request.foreign-origin': () => 'That came from another site and was not taken.',

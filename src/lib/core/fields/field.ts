@@ -1,3 +1,4 @@
+import { plainText } from './plain.ts';
 import { z } from 'zod';
 import { EmberError } from '../errors.ts';
 import { parseQuantity, readNumber, type Typed } from '../measure/parse.ts';
@@ -108,8 +109,9 @@ export function optionalQuantity(kind: Kind, bounds: QuantityMeta) {
 }
 
 export const shortText = (max = 120) =>
-  field(z.string().trim().max(max).default(''), { kind: 'text', max, optional: true });
-export const neededText = (max = 120) => field(z.string().trim().min(1).max(max), { kind: 'text', max });
+  field(z.string().overwrite(plainText).trim().max(max).default(''), { kind: 'text', max, optional: true });
+export const neededText = (max = 120) =>
+  field(z.string().overwrite(plainText).trim().min(1).max(max), { kind: 'text', max });
 /** A box that a form sends only when ticked. */
 const TICKED = z
   .union([z.boolean(), z.enum(['on', 'true', 'false', ''])])

@@ -66,6 +66,8 @@ export const forgetPerson = operation({
   run({ store, now }, input) {
     if (!store.people.get(input.person)?.name)
       throw new EmberError('person.unknown', { field: 'person', seen: input.person });
+    if (store.people.list().filter(({ name }) => name !== null).length === 1)
+      throw new EmberError('person.last', { field: 'person', seen: input.person });
     store.people.forget(input.person, now);
     return {
       events: [draft('person.forgotten', `person:${input.person}`, now, { reason: input.reason })],

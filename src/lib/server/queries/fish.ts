@@ -1,3 +1,4 @@
+import { houseShown } from '../views/house.ts';
 import { z } from 'zod';
 import { query } from './query.ts';
 import { readInstant } from '../../core/measure/day.ts';
@@ -171,7 +172,7 @@ export const OF_FISH = [
     path: 'house',
     summary: 'How the house is set.',
     input: z.object({}),
-    run: (room) => room.store.projections.currentHouse()
+    run: (room) => houseShown(room.store.projections.currentHouse())
   }),
   query({
     name: 'people',

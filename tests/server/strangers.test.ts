@@ -1,0 +1,45 @@
+import { expect } from 'chai';
+import { everyObjectsIn } from '../../src/lib/server/input/strangers.ts';
+import { houseShown } from '../../src/lib/server/views/house.ts';
+import { openTestHouse, type TestHouse } from './house.ts';
+
+describe('what stands at the door', () => {
+  let house: TestHouse;
+  beforeEach(() => (house = openTestHouse()));
+  afterEach(() => house.close());
+  const codeOf = (answer: ReturnType<TestHouse['act']>) => (answer.ok ? 'done' : answer.code);
+
+  it('finds what every object answers to, however deep, and says where', () => {
+    expect(everyObjectsIn({ piece: 'TUR-1', lines: [{ what: 'Salt' }] })).to.equal(null);
+    expect(everyObjectsIn({ lines: [{ what: 'toString' }] })).to.deep.equal({ field: 'lines', seen: 'toString' });
+    expect(everyObjectsIn(JSON.parse('{"__proto__":1}'))).to.deep.equal({ field: '__proto__', seen: '__proto__' });
+  });
+  it('such a name is refused by every operation, in its field', () => {
+    const answer = house.act('set-place', { name: 'constructor', kind: 'drawer', setPoint: '2 C' });
+    expect(codeOf(answer)).to.equal('form.value-unknown');
+    if (!answer.ok) expect(answer.fields[0]!.field).to.equal('name');
+  });
+  it('a key has at most 100 letters', () => {
+    const join = (key: string) => codeOf(house.act('join-person', { name: `Bo ${key.length}` }, { key }));
+    expect(join('k'.repeat(101))).to.equal('request.key-too-long');
+    expect(join('k'.repeat(100))).to.equal('done');
+  });
+  it('a name is kept as it is seen, so that two that look alike are one', () => {
+    house.done('join-person', { name: 'Tove' });
+    expect(codeOf(house.act('join-person', { name: 'To\u200bve' }))).to.equal('form.value-unknown');
+  });
+  it('the last person cannot be forgotten: nobody could write any more', () => {
+    expect(codeOf(house.act('forget-person', { person: 'p1' }))).to.equal('person.last');
+    house.done('join-person', { name: 'Bo' });
+    expect(codeOf(house.act('forget-person', { person: 'p1' }))).to.equal('done');
+    expect(codeOf(house.act('forget-person', { person: 'p2' }, { actor: 'p2' }))).to.equal('person.last');
+  });
+  it('by what a logger’s key is known is shown to nobody', () => {
+    house.done('key-device', { name: 'Chest logger', key: 'a-key-that-is-long-enough' });
+    const kept = house.store.projections.currentHouse();
+    const { keyHash } = Object.values(kept.devices)[0]!;
+    expect(keyHash).to.match(/^[0-9a-f]{64}$/);
+    expect(JSON.stringify(houseShown(kept))).to.not.contain(keyHash);
+    expect(houseShown(kept).devices).to.have.nested.property('chest-logger.name', 'Chest logger');
+  });
+});
