@@ -83,6 +83,9 @@ export const handle: Handle = async ({ event, resolve }) => {
     })
   );
   response.headers.set('x-content-type-options', 'nosniff');
+  // A page holds the house's data: no browser keeps it for whoever has the tablet next.
+  if (response.headers.get('content-type')?.startsWith('text/html'))
+    response.headers.set('cache-control', 'private, no-store');
   response.headers.set('referrer-policy', 'same-origin');
   response.headers.set('cross-origin-opener-policy', 'same-origin');
   return response;

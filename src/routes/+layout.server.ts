@@ -34,6 +34,7 @@ export const load = (({ locals, depends }) => {
     mode: config.mode,
     readOnly,
     behind: executor.clockBehindSeconds(),
+    ahead: executor.clockAheadSeconds(),
     head: head.seq,
     /** One key for each form of this page as it was served: the same form sent twice happens once. */
     formKey: randomUUID()

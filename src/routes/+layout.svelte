@@ -128,6 +128,12 @@
         {t.thisMachinesClockReads(say.span(data.behind))}
       </p>
     {/if}
+    {#if data.ahead > 0}
+      <p class="trouble" role="alert">
+        {t.thisMachinesClockIsAhead(say.dayOfYear(now), say.span(data.ahead))}
+        <a class="link" href="/house#clock">{t.sayThatItIsRight}</a>
+      </p>
+    {/if}
     <main id="main" tabindex="-1" aria-busy={navigating.to !== null}>{@render children()}</main>
     <footer class="soft">
       {t.guidanceForTrainedStaff}

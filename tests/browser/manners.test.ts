@@ -41,6 +41,14 @@ describe('manners of the house', () => {
     expect(stream.first.toString()).to.contain('retry');
   });
 
+  it('no answer is guessed at, and no page is kept for whoever has the tablet next', async () => {
+    const html = await fetch(house.url, { headers: { accept: 'text/html' } });
+    const [, script] = /href="([^"]+\.js)"/.exec(await html.text())!;
+    expect(html.headers.get('cache-control')).to.equal('private, no-store');
+    for (const path of ['/', new URL(script!, `${house.url}/`).pathname, '/mark.svg', '/api/v1/now'])
+      expect((await fetch(house.url + path)).headers.get('x-content-type-options'), path).to.equal('nosniff');
+  });
+
   it('can be put on a home screen: a manifest whose pictures are as large as it says', async () => {
     const page = await (await fetch(house.url)).text();
     const [, path] = /rel="manifest" href="([^"]+)"/.exec(page)!;

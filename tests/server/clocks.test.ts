@@ -57,3 +57,37 @@ describe('a deed in the hour that comes twice', () => {
     expect(answer.ok ? '' : answer.code).to.equal('time.does-not-exist');
   });
 });
+
+describe('a clock that is years ahead', () => {
+  let house: TestHouse;
+  beforeEach(() => (house = openTestHouse()));
+  afterEach(() => house.close());
+  const join = (name: string) => house.act('join-person', { name });
+  const codeOf = (answer: ReturnType<typeof join>) => (answer.ok ? 'done' : answer.code);
+  const DAYS = 24 * HOUR;
+
+  it('writes nothing, and once it is set right the house goes on as if nothing had been', () => {
+    const before = house.store.record.head();
+    const right = house.clock.now();
+    house.clock.moveTo(right + 9 * 365 * DAYS, true);
+    expect(codeOf(join('Bo'))).to.equal('time.clock-ahead');
+    expect(house.executor.clockAheadSeconds()).to.be.greaterThan(8 * 365 * 86_400);
+    expect(house.store.record.head()).to.deep.equal(before);
+    house.clock.moveTo(right + HOUR, true);
+    expect(codeOf(join('Bo'))).to.equal('done');
+    expect(house.store.record.head().recorded).to.equal(right + HOUR);
+  });
+  it('a house that was closed for so long says once that its clock is right', () => {
+    house.clock.moveTo(house.clock.now() + 500 * DAYS, true);
+    expect(codeOf(house.act('confirm-clock', { reason: '' }))).to.not.equal('done');
+    expect(house.done('confirm-clock', { reason: 'closed over the winter' })).to.deep.equal({
+      aheadSeconds: 500 * 86_400
+    });
+    expect(house.executor.clockAheadSeconds()).to.equal(0);
+    expect(codeOf(join('Bo'))).to.equal('done');
+  });
+  it('a season away is believed', () => {
+    house.clock.moveTo(house.clock.now() + 399 * DAYS, true);
+    expect(codeOf(join('Bo'))).to.equal('done');
+  });
+});

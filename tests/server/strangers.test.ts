@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { everyObjectsIn } from '../../src/lib/server/input/strangers.ts';
 import { houseShown } from '../../src/lib/server/views/house.ts';
-import { openTestHouse, type TestHouse } from './house.ts';
+import { charHouse, openTestHouse, type TestHouse } from './house.ts';
 
 describe('what stands at the door', () => {
   let house: TestHouse;
@@ -41,5 +41,26 @@ describe('what stands at the door', () => {
     expect(keyHash).to.match(/^[0-9a-f]{64}$/);
     expect(JSON.stringify(houseShown(kept))).to.not.contain(keyHash);
     expect(houseShown(kept).devices).to.have.nested.property('chest-logger.name', 'Chest logger');
+  });
+});
+
+describe('a correction is held to what forms are held to', () => {
+  const at = charHouse();
+  it('a weight no scale shows, a parent that is itself, and a correction of a correction are refused; a slip is mended', () => {
+    const made = at.house.store.record.eventsOf(`piece:${at.piece}`).find(({ kind }) => kind === 'piece.made')!;
+    const amend = (seq: number, patch: object) => at.house.act('amend-entry', { seq, patch, reason: 'a slip' });
+    const codes = [{ grams: 1e9 }, { parents: [at.piece] }, { lot: 'NONE-0101-1' }, { name: 'x'.repeat(100_000) }].map(
+      (patch) => amend(made.seq, patch)
+    );
+    expect(codes.map((answer) => (answer.ok ? 'done' : answer.code))).to.deep.equal([
+      'quantity.out-of-range',
+      'record.not-amendable',
+      'record.not-amendable',
+      'form.too-long'
+    ]);
+    expect(amend(made.seq, { name: 'Char, whole' }).ok).to.equal(true);
+    const correction = at.house.store.record.head().seq;
+    const again = amend(correction, { reason: 'a better one' });
+    expect(again.ok ? 'done' : again.code).to.equal('record.not-amendable');
   });
 });

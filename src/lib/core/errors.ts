@@ -16,6 +16,7 @@ export const ERROR_CODES = [
   'time.zone-unknown',
   'time.does-not-exist',
   'time.exists-twice',
+  'time.clock-ahead',
   'species.unknown',
   'species.ambiguous',
   'profile.unknown',

@@ -354,7 +354,8 @@ const PASS: readonly Example[] = [
   act('read-tub', { tub: 'RICE-0320-1', reading: '41 C' }, 0.5),
   act('bin-tub', { tub: 'RICE-0320-1' }, 2),
   act('forget-person', { person: 'p2', reason: 'left' }),
-  act('sign-day', { note: 'counted and signed' })
+  act('sign-day', { note: 'counted and signed' }),
+  act('confirm-clock', { reason: 'closed over the winter' })
 ];
 
 /**

@@ -187,6 +187,8 @@ const LINES: { readonly [Kind in EventKind]: Line<Kind> } = /* @__PURE__ */ word
   'day.signed': ({ day }, { by }) => `${by} signed the day ${say.day(day)}.`,
   'backup.made': ({ file }, { by }) => `${by} made the backup ${file}.`,
   'clock.behind': ({ behindSeconds }) => `The machine’s clock was ${say.span(behindSeconds)} behind the ledger.`,
+  'clock.confirmed': ({ aheadSeconds, reason }, { by }) =>
+    `${by} looked at the machine’s clock, ${say.span(aheadSeconds)} past the last entry, and found it right${why(reason)}.`,
   'entry.amended': ({ amends, void: undone, reason }, { by }) =>
     undone ? `${by} undid entry ${amends}${why(reason)}.` : `${by} corrected entry ${amends}${why(reason)}.`
 });

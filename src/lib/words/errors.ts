@@ -1,3 +1,4 @@
+import * as say from './say.ts';
 import { said, words } from './speech.ts';
 import type { ErrorCode, ErrorDetails } from '../core/errors.ts';
 import { fieldName } from './field-names.ts';
@@ -35,6 +36,8 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'quantity.out-of-range': (details, field) => `${field} ${range(details)}; saw ${number(details.seen)}.`,
   'number.not-finite': ({ seen }, field) => `${field}: "${seen}" is not a number.`,
   'time.unreadable': ({ seen }, field) => `${field}: "${seen}" cannot be read as a time.`,
+  'time.clock-ahead': ({ seen }) =>
+    `This machine’s clock reads ${typeof seen === 'number' ? say.dayOfYear(seen) : seen}, more than a year past the last entry. Nothing was written: written once, no entry could be earlier. Set the clock, or say in House that it is right.`,
   'time.exists-twice': ({ seen }, field) =>
     `${field}: the clocks go back that night, and ${clockOf(seen)} comes twice. Say which one.`,
   'time.in-future': ({ seen }, field) => `${field}: ${seen} has not happened yet.`,
@@ -83,10 +86,14 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'record.version-unknown': ({ seen }) => `The ledger holds an entry of a newer version (${seen}).`,
   'record.body-invalid': (details) => `That change would not make a whole entry. ${becauseOf(details)}`.trim(),
   'record.not-found': ({ seen }, field) => `${field} ${seen ?? ''} is not on record.`,
-  'record.not-amendable': ({ seen, batch }) =>
-    batch
-      ? 'A batch weighs what its parents gave: weigh it again instead.'
-      : `An entry of kind ${seen} cannot be corrected.`,
+  'record.not-amendable': ({ seen, batch, about }, field) =>
+    seen === 'entry.amended'
+      ? 'A correction is not corrected: undo it, and correct the entry again.'
+      : batch
+        ? 'A batch weighs what its parents gave: weigh it again instead.'
+        : about
+          ? `${field} says what the entry is about: undo the entry, and write another.`
+          : `An entry of kind ${seen} cannot be corrected.`,
   'record.widens-without-owner': ({ seen }) =>
     `This would open a window wider than the record did (${seen}). Tick that you take responsibility; your name and reason stay on it.`,
   'record.not-allowed-now': ({ seen, route }) =>

@@ -72,6 +72,14 @@
   <a href="/house/sheets">{t.inspectionSheets}</a>
   <a href="/house/knife">{t.knifeWork}</a>
 </nav>
+{#if data.ahead > 0}
+  <section class="sheet" id="clock">
+    <h2>{t.theClock}</h2>
+    <OperationForm operation="confirm-clock" submit={t.theClockIsRight}>
+      <Field name="reason" label={common.why} placeholder={t.closedOverTheWinter} />
+    </OperationForm>
+  </section>
+{/if}
 <div class="halves">
   <section class="sheet">
     <h2>{t.howTheHouseIs}</h2>

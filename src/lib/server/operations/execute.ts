@@ -9,6 +9,7 @@ import type { Store } from '../store/store.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import type { Clock } from '../clock.ts';
 import { type Operation } from './operation.ts';
+import { DAY } from '../../core/measure/spans.ts';
 import { instantReader } from '../input/instant.ts';
 import { KEY_LETTERS, strangerIn } from '../input/strangers.ts';
 import { fieldTroubles, type FieldTrouble } from '../../core/fields/trouble.ts';
@@ -39,6 +40,12 @@ export type Listener = (changes: readonly { seq: number; subject: string }[]) =>
 
 /** How far the clock may read behind the newest entry before it is said. */
 const CLOCK_TOLERANCE_MS = 2000;
+
+/**
+ * How far past the newest entry the clock may read, ms. The ledger's time never runs back: one entry under a clock that is
+ * years ahead would date every later one. A house that was closed for longer says once that its clock is right.
+ */
+const MOST_AHEAD_MS = 400 * DAY;
 
 /** What Undo may take back says on which tablet it was done. */
 const onTablet = (each: Draft, tablet: string | undefined): Draft =>
@@ -114,6 +121,13 @@ function answeredBefore({ requests }: Store, { key, operation }: Request, read: 
   );
 }
 
+/** A refusal where the machine's clock is too far ahead to be believed; else null. */
+function refusedAsAhead({ record }: Store, { operation }: Request, now: number): Answer | null {
+  const { seq, recorded } = record.head();
+  if (seq === 0 || operation.answersForClock || now - recorded <= MOST_AHEAD_MS) return null;
+  return refuse(503, new EmberError('time.clock-ahead', { seen: now }));
+}
+
 /** A refusal where the subject has entries the asker had not seen, with both; else null. */
 function refusedAsStale({ record }: Store, { operation, seen }: Request, read: ReadRequest): Answer | null {
   const subject = operation.subject?.(read.data);
@@ -168,7 +182,10 @@ export function createExecutor(store: Store, clock: Clock) {
     try {
       const answer = store.db
         .transaction((): Answer => {
-          const early = answeredBefore(store, request, read) ?? refusedAsStale(store, request, read);
+          const early =
+            answeredBefore(store, request, read) ??
+            refusedAsAhead(store, request, clock.now()) ??
+            refusedAsStale(store, request, read);
           if (early) return early;
           const done = runOperation(store, clock.now(), request, read);
           changes.push(...done.written.map(({ seq, subject }) => ({ seq, subject })));
@@ -229,6 +246,12 @@ export function createExecutor(store: Store, clock: Clock) {
     onChange(listener: Listener): () => void {
       listeners.add(listener);
       return () => listeners.delete(listener);
+    },
+    /** Seconds the clock reads past the newest entry, where that is more than is believed; else 0. */
+    clockAheadSeconds(): number {
+      const { seq, recorded } = store.record.head();
+      const ahead = clock.now() - recorded;
+      return seq > 0 && ahead > MOST_AHEAD_MS ? Math.round(ahead / 1000) : 0;
     },
     /** Seconds the clock reads behind the newest entry; 0 when all is well. */
     clockBehindSeconds(): number {

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { EVENT_KINDS, checkBody, type RecordEvent, patchNow } from '../../core/record/events.ts';
+import { checkPatch } from '../../core/record/patch.ts';
 import { effectiveEvents, refusalOf, unwarranted } from '../../core/record/amend.ts';
 import { foldLineages, judge, type Lineage } from '../../core/rules/verdict.ts';
 import { combineAll, isWider, type RouteWindow } from '../../core/codes/window.ts';
@@ -138,11 +139,14 @@ export const amendEntry = operation({
     const { store } = context;
     const original = store.record.event(said.seq);
     if (!original) throw new EmberError('record.not-found', { field: 'seq', seen: said.seq });
-    const input = { ...said, patch: patchNow(original.kind, said.patch) };
+    const input = { ...said, patch: checkPatch(original.kind, patchNow(original.kind, said.patch)) };
     if (!EVENT_KINDS[original.kind].amendable) {
       throw new EmberError('record.not-amendable', { field: 'seq', seen: original.kind });
     }
     const moved = input.happened ? context.instant(input.happened, 'happened') : null;
+    // A correction changes nothing of its own: it is struck, and another is written.
+    if (original.kind === 'entry.amended' && !input.void)
+      throw new EmberError('record.not-amendable', { field: 'void', seen: original.kind });
     if (!input.void && moved === null && Object.keys(input.patch).length === 0) {
       throw new EmberError('form.incomplete', { field: 'patch' });
     }
@@ -202,6 +206,18 @@ export const signDay = operation({
       events: [draft('day.signed', `day:${day}`, now, { day, headSeq: seq, headHash: hash, note: input.note })],
       result: { day, seq, hash }
     };
+  }
+});
+
+export const confirmClock = operation({
+  name: 'confirm-clock',
+  page: '/house',
+  summary: "Say that the machine's clock is right although it reads far past the last entry.",
+  input: z.object({ reason: neededText(200) }),
+  answersForClock: true,
+  run({ store, now }, { reason }) {
+    const aheadSeconds = Math.max(0, Math.round((now - store.record.head().recorded) / 1000));
+    return { events: [draft('clock.confirmed', 'clock', now, { aheadSeconds, reason })], result: { aheadSeconds } };
   }
 });
 

@@ -6,6 +6,7 @@ export const ledgerWords = /* @__PURE__ */ words({
     'day.signed': 'Day signed',
     'backup.made': 'Backup made',
     'clock.behind': 'Clock read behind the ledger',
+    'clock.confirmed': 'Clock looked at and found right',
     'entry.amended': 'Corrected'
   },
   tasks: {},

@@ -58,6 +58,9 @@ export const rootLayout = /* @__PURE__ */ words({
   nobodyYet: 'Nobody yet',
   set: 'Set',
   theRecordIsRead: 'The record cannot be written to. You can read everything, but keep nothing until that is mended.',
+  thisMachinesClockIsAhead: (day: Said, duration: Said) =>
+    `This machine’s clock reads ${day}: ${duration} past the last entry. Set it before anything is written.`,
+  sayThatItIsRight: 'It is right',
   thisMachinesClockReads: (duration: Said) =>
     `Set this machine’s clock: it is ${duration} behind the newest entry of the ledger. Until then windows may look open too long.`,
   guidanceForTrainedStaff:

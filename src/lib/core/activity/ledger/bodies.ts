@@ -15,6 +15,9 @@ export const backupMade = z.object({ headSeq: z.number().int(), headHash: z.stri
 
 export const clockBehind = z.object({ behindSeconds: finite });
 
+/** A clock far ahead of the last entry, which somebody looked at and found right. */
+export const clockConfirmed = z.object({ aheadSeconds: finite, reason: z.string() });
+
 export const amended = z.object({
   amends: z.number().int(),
   void: z.boolean(),
@@ -30,5 +33,6 @@ export const kinds = {
   'day.signed': kind(daySigned, false),
   'backup.made': kind(backupMade, false),
   'clock.behind': kind(clockBehind, false),
+  'clock.confirmed': kind(clockConfirmed, false),
   'entry.amended': kind(amended)
 } satisfies Kinds;
