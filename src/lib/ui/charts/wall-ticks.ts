@@ -1,6 +1,23 @@
 import { DAY, HOUR, MINUTE } from '../../core/measure/spans.ts';
 
-const STEPS = [1, 5, 15, 30, 60, 120, 180, 360, 720, 1440, 2 * 1440, 7 * 1440, 28 * 1440].map((min) => min * MINUTE);
+const STEPS = [
+  1,
+  5,
+  15,
+  30,
+  60,
+  120,
+  180,
+  360,
+  720,
+  1440,
+  2 * 1440,
+  3 * 1440,
+  4 * 1440,
+  7 * 1440,
+  14 * 1440,
+  28 * 1440
+].map((min) => min * MINUTE);
 
 /**
  * Round times on the wall of the house between two moments, at most so many: a tablet that stands in another zone does not

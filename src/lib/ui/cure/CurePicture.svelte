@@ -117,7 +117,7 @@
       <text x={right} y={H - 12} text-anchor="end">{t.long(say.length(lengthMm))}</text>
       <text x={left - 8} y={topAt(0) + 12} text-anchor="end">{say.length(zones[0]!.mm)}</text>
       {#if zones.length > 1}
-        <text x={right} y={topAt(1) - 6} text-anchor="end">{say.length(zones.at(-1)!.mm)}</text>
+        <text x={right} y={topAt(1) - 12} text-anchor="end">{say.length(zones.at(-1)!.mm)}</text>
       {/if}
       <text x={(left + right) / 2} y={H - 12} text-anchor="middle">{t.thickestZone(say.length(thick))}</text>
     </svg>
@@ -169,6 +169,8 @@
     display: block;
     width: 100%;
     height: auto;
+    /* On a narrow page its letters are larger than it is wide. */
+    overflow: visible;
   }
   text {
     font-size: calc(14px * var(--drawn, 1));
