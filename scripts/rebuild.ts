@@ -1,8 +1,17 @@
-/** `npm run rebuild`: makes every projection anew from the record. */
+/** `npm run rebuild`: makes every projection anew from the record. Stop the app first. */
+import { lockFolder } from '../src/lib/server/store/lock.ts';
 import { openStore } from '../src/lib/server/store/store.ts';
-import { databaseFile } from './paths.ts';
+import { dataFolder, ownRecord } from './paths.ts';
+import { told } from './told.ts';
 
-const store = openStore(databaseFile);
-store.projections.rebuild(Date.now());
-console.log(`Rebuilt ${store.projections.dump().length} rows from ${store.record.head().seq} entries.`);
-store.close();
+await told(() => {
+  const unlock = lockFolder(dataFolder);
+  try {
+    const store = openStore(ownRecord());
+    store.projections.rebuild(Date.now());
+    console.log(`Rebuilt ${store.projections.dump().length} rows from ${store.record.head().seq} entries.`);
+    store.close();
+  } finally {
+    unlock();
+  }
+});

@@ -23,11 +23,19 @@ speaksAs(() => speeches.getStore());
 
 export const init: ServerInit = () => {
   if (building) return;
-  theApp();
+  try {
+    theApp();
+  } catch (trouble) {
+    // Whoever starts it reads this line and acts on it; a list of functions would hide it.
+    if (!(trouble instanceof EmberError)) throw trouble;
+    console.error(`ember-tide: ${errorSentence(trouble.code, trouble.details)}`);
+    process.exit(1);
+  }
   process.once('sveltekit:shutdown', () => {
     closeStreams();
-    // Requests still in flight finish their synchronous transactions before the next turn.
+    // Requests still in flight finish their synchronous transactions before the next turn; the last of them may end it all.
     setImmediate(closeApp);
+    process.once('exit', closeApp);
   });
 };
 

@@ -33,6 +33,8 @@ export const load = (({ locals, depends }) => {
     locale: locals.locale,
     mode: config.mode,
     readOnly,
+    /** Entries that were answered for and are gone; null where the record holds. */
+    loss: store.noted.loss() && { noted: store.noted.loss()!.noted.seq, found: store.noted.loss()!.found.seq },
     behind: executor.clockBehindSeconds(),
     ahead: executor.clockAheadSeconds(),
     head: head.seq,

@@ -123,6 +123,12 @@
     {#if data.readOnly}<p class="trouble" role="alert">
         {t.theRecordIsRead}
       </p>{/if}
+    {#if data.loss}
+      <p class="trouble" role="alert">
+        {t.entriesAreGone(data.loss.noted, data.loss.found)}
+        <a class="link" href="/ledger#loss">{t.goOnWithoutThem}</a>
+      </p>
+    {/if}
     {#if data.behind > 0}
       <p class="trouble" role="alert">
         {t.thisMachinesClockReads(say.span(data.behind))}

@@ -62,7 +62,10 @@ describe('the tools by hand', () => {
     house.close();
     expect(lots()).to.equal(2);
     expect(tool('verify', folder.path, seq!, hash!).status).to.equal(0);
-    const restored = tool('restore', folder.path, copy);
+    const asked = tool('restore', folder.path, copy);
+    expect(asked.status).to.equal(1);
+    expect(asked.said).to.match(/entries stand in the record and not in the copy:\n {2}\d+ .*Z .*\./);
+    const restored = tool('restore', folder.path, copy, '--drop-them');
     expect(restored.status, restored.said).to.equal(0);
     expect(restored.said).to.contain(`entry ${seq}, ${hash}`);
     expect(lots()).to.equal(1);

@@ -1,11 +1,15 @@
+import { existsSync } from 'node:fs';
 import { join } from 'node:path';
+import { EmberError, type ErrorCode } from '../core/errors.ts';
 import { movableClock, systemClock, type Clock, type MovableClock } from './clock.ts';
 import { readConfig, type Config } from './config.ts';
 import { seedDemo } from './demo/house.ts';
 import { openScale, type ScaleLink } from './devices/scale.ts';
 import { openImports, type Imports } from './import/jobs.ts';
 import { createExecutor, type Executor } from './operations/execute.ts';
-import { DATABASE_FILE } from './store/open.ts';
+import { settleFolder } from './store/folder.ts';
+import { lockFolder } from './store/lock.ts';
+import { DATABASE_FILE, storeTrouble } from './store/open.ts';
 import { openStore, type Store } from './store/store.ts';
 
 export interface App {
@@ -17,8 +21,52 @@ export interface App {
   readonly executor: Executor;
   readonly scale: ScaleLink;
   readonly imports: Imports;
-  /** Why nothing can be written, if so. */
+  /** Nothing can be written. */
   readonly readOnly: boolean;
+  /** Gives the folder's lock back, once the record is closed. */
+  readonly unlock: () => void;
+}
+
+/** What a folder holds, opened; and how its lock is given back. */
+interface Kept {
+  readonly store: Store;
+  readonly readOnly: boolean;
+  readonly unlock: () => void;
+}
+
+const isCode = (error: unknown, code: ErrorCode): boolean => error instanceof EmberError && error.code === code;
+
+/**
+ * Opens the record of a folder for this process alone, with whatever was cut off there finished or cleaned up. One that may not
+ * be written to is opened for reading.
+ *
+ * @throws EmberError `store.in-use`, `store.gone`, `store.no-folder`, `store.damaged`, `store.newer`, `store.read-only`
+ */
+function openFolder({ dataFolder, mode, readOnly, maxPages }: Config): Kept {
+  const file = join(dataFolder, DATABASE_FILE);
+  const forReading = (): Kept => ({
+    store: openStore(file, { readonly: true }),
+    readOnly: true,
+    unlock: () => undefined
+  });
+  if (mode === 'production' && !existsSync(dataFolder)) throw new EmberError('store.no-folder', { seen: dataFolder });
+  if (readOnly) return forReading();
+  let unlock: (() => void) | null = null;
+  try {
+    unlock = lockFolder(dataFolder);
+    settleFolder(dataFolder);
+    const store = openStore(file, { maxPages });
+    if (store.noted.loss()?.found.seq === 0) {
+      store.close();
+      throw new EmberError('store.gone', { seen: file });
+    }
+    return { store, readOnly: false, unlock };
+  } catch (error) {
+    unlock?.();
+    const trouble = storeTrouble(error, file);
+    if (isCode(trouble, 'store.read-only') && existsSync(file)) return forReading();
+    throw trouble;
+  }
 }
 
 /** Opens the house. A record that may not be written to is opened for reading, and says so. */
@@ -26,17 +74,10 @@ export function openApp(env: Record<string, string | undefined>): App {
   const config = readConfig(env);
   const movable = config.mode === 'production' ? null : movableClock(config.frozenAt, config.frozenAt !== null);
   const clock = movable ?? systemClock();
-  const file = join(config.dataFolder, DATABASE_FILE);
-  let readOnly = config.readOnly;
-  let store: Store;
-  try {
-    store = openStore(file, { readonly: readOnly, maxPages: config.maxPages });
-  } catch (error) {
-    if (readOnly || !/READONLY|CANTOPEN|PERM/.test((error as { code?: string }).code ?? '')) throw error;
-    readOnly = true;
-    store = openStore(file, { readonly: true });
-  }
-  if (config.mode === 'demo' && !readOnly && store.record.head().seq === 0) seedDemo(store, clock.now());
+  const { store, readOnly, unlock } = openFolder(config);
+  const isNew = !readOnly && store.record.head().seq === 0;
+  // All of it or nothing: a demo house that was cut off in the making is made anew.
+  if (config.mode === 'demo' && isNew) store.transact(() => seedDemo(store, clock.now()));
   const opened: App = {
     config,
     store,
@@ -45,7 +86,8 @@ export function openApp(env: Record<string, string | undefined>): App {
     executor: createExecutor(store, clock),
     scale: openScale(config.scale),
     imports: openImports(() => opened),
-    readOnly
+    readOnly,
+    unlock
   };
   return opened;
 }
@@ -62,5 +104,9 @@ export function closeApp(): void {
   app?.imports.close();
   app?.scale.close();
   app?.store.close();
+  app?.unlock();
   app = null;
 }
+
+// A development server that takes in a changed file opens the house again: the lock is given back first.
+import.meta.hot?.dispose(closeApp);

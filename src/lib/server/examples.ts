@@ -355,7 +355,8 @@ const PASS: readonly Example[] = [
   act('bin-tub', { tub: 'RICE-0320-1' }, 2),
   act('forget-person', { person: 'p2', reason: 'left' }),
   act('sign-day', { note: 'counted and signed' }),
-  act('confirm-clock', { reason: 'closed over the winter' })
+  act('confirm-clock', { reason: 'closed over the winter' }),
+  act('confirm-loss', { reason: 'the machine lost its power' })
 ];
 
 /**

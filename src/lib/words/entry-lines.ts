@@ -189,6 +189,10 @@ const LINES: { readonly [Kind in EventKind]: Line<Kind> } = /* @__PURE__ */ word
   'clock.behind': ({ behindSeconds }) => `The machine’s clock was ${say.span(behindSeconds)} behind the ledger.`,
   'clock.confirmed': ({ aheadSeconds, reason }, { by }) =>
     `${by} looked at the machine’s clock, ${say.span(aheadSeconds)} past the last entry, and found it right${why(reason)}.`,
+  'loss.confirmed': ({ notedSeq, foundSeq, reason }, { by }) =>
+    notedSeq > foundSeq
+      ? `${by} went on after entry ${foundSeq}, without the ${notedSeq - foundSeq} that came after it and are gone${why(reason)}.`
+      : `${by} went on with the record as it is, after looking for what may be gone${why(reason)}.`,
   'entry.amended': ({ amends, void: undone, reason }, { by }) =>
     undone ? `${by} undid entry ${amends}${why(reason)}.` : `${by} corrected entry ${amends}${why(reason)}.`
 });

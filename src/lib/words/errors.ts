@@ -149,6 +149,18 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
     `The file says it is ${seen}, but its contents are ${real === undefined || real === 'unknown' ? 'something else' : String(real)}. It was not taken.`,
   'store.read-only': () => 'The record cannot be written to: the file is read-only. Nothing was saved.',
   'store.full': () => 'The record is full or its disk is. Nothing was saved; free some space and send it again.',
+  'store.damaged': ({ seen }) =>
+    `The record in ${seen ?? 'its file'} is damaged and cannot be read. Leave it as it is, stop the app, and put a copy in its place: npm run restore -- copy.`,
+  'store.newer': ({ seen }) =>
+    `The record in ${seen ?? 'its file'} was written by a later Ember Tide. Start that one, or put an older copy in its place.`,
+  'store.in-use': ({ seen }) =>
+    `Another Ember Tide has the folder ${seen ?? 'of this house'} open. Stop it first; two at a time would undo each other’s work.`,
+  'store.gone': ({ seen }) =>
+    `There was a record in ${seen ?? 'this folder'}, and it is gone or empty. Put a copy in its place: npm run restore -- copy. To begin a new house, name another folder.`,
+  'store.no-folder': ({ seen }) =>
+    `There is no folder ${seen ?? 'of that name'}. Is it written right? To begin a new house there, make the folder first.`,
+  'store.shortened': ({ seen, found }) =>
+    `Entries are gone from the record: ${number(seen)} were written, and the last that is there is ${number(found as number)}. Nothing is written until a copy is put in its place (npm run restore), or somebody says in the ledger that the house goes on without them.`,
   'form.incomplete': (_, field) => `${field} is needed.`,
   'form.too-long': ({ max, seen }, field) => `${field}: at most ${number(max)} letters; saw ${number(seen)}.`,
   'form.too-many': ({ max }, field) => `${field}: at most ${number(max)} of them.`,

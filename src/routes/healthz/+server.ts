@@ -4,6 +4,18 @@ import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = () => {
   const { store, readOnly, executor } = theApp();
-  const head = store.record.head();
-  return json({ ok: true, seq: head.seq, readOnly, clockBehindSeconds: executor.clockBehindSeconds() });
+  const loss = store.noted.loss();
+  const clockAheadSeconds = executor.clockAheadSeconds();
+  // A house that only shows what it has is up, and is not well: whoever watches over it is to come and look.
+  const ok = !readOnly && loss === null && clockAheadSeconds === 0;
+  const state = {
+    ok,
+    seq: store.record.head().seq,
+    readOnly,
+    entriesLost: loss ? loss.noted.seq - loss.found.seq : 0,
+    headNoted: !store.noted.isBehind(),
+    clockBehindSeconds: executor.clockBehindSeconds(),
+    clockAheadSeconds
+  };
+  return json(state, { status: ok ? 200 : 503, headers: { 'cache-control': 'no-store' } });
 };

@@ -67,6 +67,15 @@
   <Button onclick={() => print()}>{t.print}</Button>
 </form>
 
+{#if data.loss}
+  <section class="sheet" id="loss">
+    <h2>{t.lostEntries}</h2>
+    <p>{t.whatToDoAboutLost(data.loss.noted, data.loss.found)}</p>
+    <OperationForm operation="confirm-loss" submit={t.goOnWithoutThem}>
+      <Field name="reason" label={common.why} placeholder={t.theMachineLostPower} />
+    </OperationForm>
+  </section>
+{/if}
 {#if stands}
   <p class="sheet" role="status">
     {t.writtenDownWhatStood}

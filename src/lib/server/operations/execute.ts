@@ -121,12 +121,23 @@ function answeredBefore({ requests }: Store, { key, operation }: Request, read: 
   );
 }
 
-/** A refusal where the machine's clock is too far ahead to be believed; else null. */
-function refusedAsAhead({ record }: Store, { operation }: Request, now: number): Answer | null {
-  const { seq, recorded } = record.head();
-  if (seq === 0 || operation.answersForClock || now - recorded <= MOST_AHEAD_MS) return null;
-  return refuse(503, new EmberError('time.clock-ahead', { seen: now }));
+/** A refusal where entries that were answered for are not in the record any more; else null. */
+function refusedAsLost({ noted }: Store, operation?: Operation): EmberError | null {
+  const loss = noted.loss();
+  if (!loss || operation?.answersFor === 'loss') return null;
+  return new EmberError('store.shortened', { seen: loss.noted.seq, found: loss.found.seq });
 }
+
+/** A refusal where the machine's clock is too far ahead to be believed; else null. */
+function refusedAsAhead({ record }: Store, now: number, operation?: Operation): EmberError | null {
+  const { seq, recorded } = record.head();
+  if (seq === 0 || operation?.answersFor === 'clock' || now - recorded <= MOST_AHEAD_MS) return null;
+  return new EmberError('time.clock-ahead', { seen: now });
+}
+
+/** Why nothing is written until somebody has looked: entries are gone, or the clock cannot be believed. Null where nothing is wrong. */
+const halted = (store: Store, now: number, operation?: Operation): EmberError | null =>
+  refusedAsLost(store, operation) ?? refusedAsAhead(store, now, operation);
 
 /** A refusal where the subject has entries the asker had not seen, with both; else null. */
 function refusedAsStale({ record }: Store, { operation, seen }: Request, read: ReadRequest): Answer | null {
@@ -180,18 +191,18 @@ export function createExecutor(store: Store, clock: Clock) {
     if ('ok' in read) return read;
     const changes: { seq: number; subject: string }[] = [];
     try {
-      const answer = store.db
-        .transaction((): Answer => {
-          const early =
-            answeredBefore(store, request, read) ??
-            refusedAsAhead(store, request, clock.now()) ??
-            refusedAsStale(store, request, read);
-          if (early) return early;
-          const done = runOperation(store, clock.now(), request, read);
-          changes.push(...done.written.map(({ seq, subject }) => ({ seq, subject })));
-          return done.answer;
-        })
-        .immediate();
+      const answer = store.transact((): Answer => {
+        const before = answeredBefore(store, request, read);
+        if (before) return before;
+        const halt = halted(store, clock.now(), request.operation);
+        if (halt) return refuse(503, halt);
+        const stale = refusedAsStale(store, request, read);
+        if (stale) return stale;
+        const done = runOperation(store, clock.now(), request, read);
+        changes.push(...done.written.map(({ seq, subject }) => ({ seq, subject })));
+        return done.answer;
+      });
+      if (answer.ok && request.operation.answersFor === 'loss') store.noted.ownUp();
       if (changes.length > 0) for (const listener of listeners) listener(changes);
       return answer;
     } catch (error) {
@@ -218,19 +229,19 @@ export function createExecutor(store: Store, clock: Clock) {
   ): Result {
     const changes: { seq: number; subject: string }[] = [];
     try {
-      const result = store.db
-        .transaction(() => {
-          const now = Math.max(clock.now(), store.record.head().recorded);
-          const outcome = work({ store, house: store.projections.currentHouse(), now });
-          const written = store.record.append([...outcome.events], actor, now);
-          changes.push(...written.map(({ seq, subject }) => ({ seq, subject })));
-          store.projections.rejudgeIn(outcome.places, now);
-          // A place has no number of its own to show: whoever looks at it is entries by its name.
-          const { seq } = store.record.head();
-          changes.push(...outcome.places.map((place) => ({ seq, subject: `air:${place}` })));
-          return outcome.result;
-        })
-        .immediate();
+      const result = store.transact(() => {
+        const halt = halted(store, clock.now());
+        if (halt) throw halt;
+        const now = Math.max(clock.now(), store.record.head().recorded);
+        const outcome = work({ store, house: store.projections.currentHouse(), now });
+        const written = store.record.append([...outcome.events], actor, now);
+        changes.push(...written.map(({ seq, subject }) => ({ seq, subject })));
+        store.projections.rejudgeIn(outcome.places, now);
+        // A place has no number of its own to show: whoever looks at it is entries by its name.
+        const { seq } = store.record.head();
+        changes.push(...outcome.places.map((place) => ({ seq, subject: `air:${place}` })));
+        return outcome.result;
+      });
       if (changes.length > 0) for (const listener of listeners) listener(changes);
       return result;
     } catch (error) {

@@ -214,10 +214,24 @@ export const confirmClock = operation({
   page: '/house',
   summary: "Say that the machine's clock is right although it reads far past the last entry.",
   input: z.object({ reason: neededText(200) }),
-  answersForClock: true,
+  answersFor: 'clock',
   run({ store, now }, { reason }) {
     const aheadSeconds = Math.max(0, Math.round((now - store.record.head().recorded) / 1000));
     return { events: [draft('clock.confirmed', 'clock', now, { aheadSeconds, reason })], result: { aheadSeconds } };
+  }
+});
+
+export const confirmLoss = operation({
+  name: 'confirm-loss',
+  page: '/ledger',
+  summary: 'Go on without entries that were answered for and are not in the record any more.',
+  input: z.object({ reason: neededText(200) }),
+  answersFor: 'loss',
+  run({ store, now }, { reason }) {
+    const { seq, hash } = store.record.head();
+    const { noted, found } = store.noted.loss() ?? { noted: { seq, hash }, found: { seq, hash } };
+    const body = { notedSeq: noted.seq, notedHash: noted.hash, foundSeq: found.seq, foundHash: found.hash, reason };
+    return { events: [draft('loss.confirmed', 'record', now, body)], result: { noted: noted.seq, found: found.seq } };
   }
 });
 

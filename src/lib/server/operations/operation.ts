@@ -30,8 +30,8 @@ export interface Operation<Schema extends z.ZodType = z.ZodType> {
   subject?(input: z.infer<Schema>): string;
   /** Input that must not outlive a person's name (kept out of the table of requests). */
   readonly isPrivate?: boolean;
-  /** It answers for the machine's clock, and so is not refused because of it. */
-  readonly answersForClock?: boolean;
+  /** What it answers for, with a name: it is not refused because of that. */
+  readonly answersFor?: 'clock' | 'loss';
   /** Only the first person of a house may be named by nobody. */
   readonly withoutActor?: boolean;
   run(context: OperationContext, input: z.infer<Schema>): Outcome;

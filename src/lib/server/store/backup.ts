@@ -1,6 +1,9 @@
 import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { EmberError } from '../../core/errors.ts';
+import { carryOut, finishRestore } from './folder.ts';
+import { HEAD_ENDING } from './head-note.ts';
+import { lockFolder } from './lock.ts';
 import { draft, type Head } from './record.ts';
 import { openStore, type Store } from './store.ts';
 import { verify } from './verify.ts';
@@ -21,32 +24,40 @@ export async function backUp(store: Store, to: string, at: number): Promise<Head
   const copy = openStore(to, { readonly: true });
   const head = copy.record.head();
   copy.close();
-  store.db
-    .transaction(() => {
-      const body = { headSeq: head.seq, headHash: head.hash, file: to.split(/[\\/]/).at(-1) ?? to };
-      store.record.append(
-        [draft('backup.made', 'house-backup', at, body)],
-        'system',
-        Math.max(at, store.record.head().recorded)
-      );
-    })
-    .immediate();
+  const body = { headSeq: head.seq, headHash: head.hash, file: to.split(/[\\/]/).at(-1) ?? to };
+  store.transact(() =>
+    store.record.append(
+      [draft('backup.made', 'house-backup', at, body)],
+      'system',
+      Math.max(at, store.record.head().recorded)
+    )
+  );
   return head;
 }
 
 /**
- * Puts a copy in the place of the record, if the copy verifies. What stood there is kept beside it under a new name.
+ * The numbers of the entries that stand in the record and not in a copy: what putting the copy in its place would undo.
  *
  * @param from the copy
- * @param to where the record lives; nobody may have it open
- * @param setAside name for what is there now
- * @returns the head of the restored record
+ * @param to where the record lives; nothing there drops nothing
+ * @throws EmberError `record.not-found` for the copy
  */
-export async function restore(from: string, to: string, setAside: string, at: number): Promise<Head> {
+export function droppedBy(from: string, to: string): number[] {
+  if (!existsSync(to)) return [];
   if (!existsSync(from)) throw new EmberError('record.not-found', { field: 'file', seen: from });
-  mkdirSync(dirname(to), { recursive: true });
-  const fresh = `${to}.restoring`;
-  rmSync(fresh, { force: true });
+  const [copy, now] = [openStore(from, { readonly: true }), openStore(to, { readonly: true })];
+  try {
+    return [...now.record.iterate()]
+      .filter(({ seq, hash }) => copy.record.row(seq)?.hash !== hash)
+      .map(({ seq }) => seq);
+  } finally {
+    copy.close();
+    now.close();
+  }
+}
+
+/** A copy beside the record that verifies, and the head it ends with. */
+async function freshCopy(from: string, fresh: string, at: number): Promise<Head> {
   const copy = openStore(from, { readonly: true });
   try {
     await copy.db.backup(fresh);
@@ -57,14 +68,33 @@ export async function restore(from: string, to: string, setAside: string, at: nu
   const result = verify(checked, at);
   const head = checked.record.head();
   checked.close();
-  if (!result.ok) {
-    rmSync(fresh, { force: true });
-    throw new EmberError('record.body-invalid', { field: 'file', seen: result.trouble ?? '' });
-  }
-  for (const ending of ['', '-wal', '-shm']) {
-    if (existsSync(to + ending)) renameSync(to + ending, setAside + ending);
-  }
-  for (const ending of ['-wal', '-shm']) rmSync(fresh + ending, { force: true });
-  renameSync(fresh, to);
+  const leftovers = result.ok ? ['-wal', '-shm', HEAD_ENDING] : ['', '-wal', '-shm', HEAD_ENDING];
+  for (const ending of leftovers) rmSync(fresh + ending, { force: true });
+  if (!result.ok) throw new EmberError('record.body-invalid', { field: 'file', seen: result.trouble ?? '' });
   return head;
+}
+
+/**
+ * Puts a copy in the place of the record, if the copy verifies. What stood there is kept beside it under a new name. Cut off at
+ * any point, the folder holds the record as it was, or is finished at the next start.
+ *
+ * @param from the copy
+ * @param to where the record lives
+ * @param setAside name for what is there now
+ * @returns the head of the restored record
+ * @throws EmberError `store.in-use` where somebody has the record open; `record.not-found`, `record.body-invalid` for the copy
+ */
+export async function restore(from: string, to: string, setAside: string, at: number): Promise<Head> {
+  if (!existsSync(from)) throw new EmberError('record.not-found', { field: 'file', seen: from });
+  const unlock = lockFolder(dirname(to));
+  try {
+    finishRestore(to);
+    const fresh = `${to}.restoring`;
+    rmSync(fresh, { force: true });
+    const head = await freshCopy(from, fresh, at);
+    carryOut(to, { fresh, setAside, head: { seq: head.seq, hash: head.hash } });
+    return head;
+  } finally {
+    unlock();
+  }
 }

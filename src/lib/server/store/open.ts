@@ -1,6 +1,6 @@
 import Database from 'better-sqlite3';
 import { createHash } from 'node:crypto';
-import { mkdirSync, readFileSync, readdirSync } from 'node:fs';
+import { chmodSync, mkdirSync, readFileSync, readdirSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { EmberError } from '../../core/errors.ts';
 
@@ -9,6 +9,8 @@ export const DATABASE_FILE = 'ember-tide.db';
 
 export interface OpenOptions {
   readonly readonly?: boolean;
+  /** A copy of the file in memory: whatever is done to it leaves the file as it is. */
+  readonly inMemory?: boolean;
   /** Highest number of pages, to test what a full disk does. */
   readonly maxPages?: number;
   /** Folder of numbered .sql files. */
@@ -41,11 +43,19 @@ function migrationFiles(folder?: string): { name: string; sql: string }[] {
   return named.sort((a, b) => a.name.localeCompare(b.name));
 }
 
-/** Applies the numbered migrations that have not been applied, each in one transaction. */
+const numberOf = (name: string): number => Number(name.slice(0, 3));
+
+/**
+ * Applies the numbered migrations that have not been applied, each in one transaction.
+ *
+ * @throws EmberError `store.newer` where a later version of the program wrote the record
+ */
 export function migrate(db: Db, folder?: string): void {
   const applied = db.pragma('user_version', { simple: true }) as number;
-  for (const { name, sql } of migrationFiles(folder)) {
-    const number = Number(name.slice(0, 3));
+  const files = migrationFiles(folder);
+  if (applied > numberOf(files.at(-1)!.name)) throw new EmberError('store.newer', { seen: db.name });
+  for (const { name, sql } of files) {
+    const number = numberOf(name);
     if (number <= applied) continue;
     db.transaction(() => {
       db.exec(sql);
@@ -54,15 +64,48 @@ export function migrate(db: Db, folder?: string): void {
   }
 }
 
+/** Where nothing is kept on a disk. */
+export const IN_MEMORY = ':memory:';
+
 /**
- * Opens (and makes, if need be) the record: write-ahead log, full synchronisation, foreign keys on.
+ * Opens (and makes, if need be) the record: write-ahead log, full synchronisation, foreign keys on. Nobody else on the machine
+ * may read its folder or its files.
  *
  * @param file path of the database; ':memory:' for a throw-away one
+ * @throws EmberError `store.newer`, `store.damaged`, `store.read-only`
  */
 export function openDatabase(file: string, options: OpenOptions = {}): Db {
-  if (file !== ':memory:' && !options.readonly) mkdirSync(dirname(file), { recursive: true });
-  const db = new Database(file, { readonly: options.readonly ?? false });
+  let db: Db | null = null;
+  try {
+    if (options.inMemory) return prepared((db = copyInMemory(file)), IN_MEMORY, options);
+    if (file !== IN_MEMORY && !options.readonly) mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
+    db = new Database(file, { readonly: options.readonly ?? false });
+    return prepared(db, file, options);
+  } catch (error) {
+    db?.close();
+    throw storeTrouble(error, file);
+  }
+}
+
+/** Bytes of a database's head that say it keeps a write-ahead log, which nothing in memory has. */
+const JOURNAL_BYTES = [18, 19];
+const WITHOUT_LOG = 1;
+
+function copyInMemory(file: string): Db {
+  const source = new Database(file, { readonly: true });
+  try {
+    const bytes = source.serialize();
+    for (const at of JOURNAL_BYTES) bytes[at] = WITHOUT_LOG;
+    return new Database(bytes);
+  } finally {
+    source.close();
+  }
+}
+
+/** Its write-ahead log and shared memory take the rights of the file they belong to. */
+function prepared(db: Db, file: string, options: OpenOptions): Db {
   if (!options.readonly) {
+    if (file !== IN_MEMORY) chmodSync(file, 0o600);
     db.pragma('journal_mode = WAL');
     db.pragma('synchronous = FULL');
   }
@@ -75,13 +118,20 @@ export function openDatabase(file: string, options: OpenOptions = {}): Db {
   return db;
 }
 
-/** Turns what SQLite says of a full or read-only file into words of the registry; passes anything else on. */
-export function storeTrouble(error: unknown): unknown {
+const FULL = /^(SQLITE_FULL|SQLITE_IOERR.*|ENOSPC|EDQUOT)$/;
+const READ_ONLY = /^(SQLITE_READONLY.*|SQLITE_CANTOPEN.*|SQLITE_PERM|EROFS|EACCES|EPERM)$/;
+const DAMAGED = /^(SQLITE_NOTADB|SQLITE_CORRUPT.*)$/;
+
+/**
+ * Turns what SQLite and the disk say of a full, a read-only or a damaged file into words of the registry; passes anything
+ * else on.
+ */
+export function storeTrouble(error: unknown, file = ''): unknown {
   const code = (error as { code?: string }).code ?? '';
-  if (code === 'SQLITE_FULL' || code.startsWith('SQLITE_IOERR')) return new EmberError('store.full', { seen: code });
-  if (code.startsWith('SQLITE_READONLY') || code === 'SQLITE_CANTOPEN' || code === 'SQLITE_PERM') {
-    return new EmberError('store.read-only', { seen: code });
-  }
+  const seen = file || code;
+  if (FULL.test(code)) return new EmberError('store.full', { seen });
+  if (READ_ONLY.test(code)) return new EmberError('store.read-only', { seen });
+  if (DAMAGED.test(code)) return new EmberError('store.damaged', { seen });
   return error;
 }
 

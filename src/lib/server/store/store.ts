@@ -1,5 +1,6 @@
 import { openFiles } from './files.ts';
 import { openDatabase, type Db, type OpenOptions } from './open.ts';
+import { openNotedHead, type NotedHead } from './noted-head.ts';
 import { openProjections, type Projections } from './projections.ts';
 import { openReadings } from './readings.ts';
 import { openRecord, type RecordStore } from './record.ts';
@@ -19,6 +20,12 @@ export interface Store {
   readonly people: ReturnType<typeof openPeople>;
   readonly requests: ReturnType<typeof openRequests>;
   readonly files: ReturnType<typeof openFiles>;
+  readonly noted: NotedHead;
+  /**
+   * Does all of a piece of work or none of it, alone. Once it is on the disk, the newest entry is noted beside the record.
+   * Within another piece of work it is part of that one.
+   */
+  transact<Result>(work: () => Result): Result;
   close(): void;
 }
 
@@ -79,8 +86,16 @@ export function openStore(file: string, options: OpenOptions = {}): Store {
   const readings = openReadings(db);
   const projections = openProjections(db, record, readings);
   if (!options.readonly) bringUpToDate(db, record, projections);
+  const noted = openNotedHead(db, record, options.readonly ?? false);
+  noted.keepUp();
   return {
     db,
+    noted,
+    transact<Result>(work: () => Result): Result {
+      const result = db.transaction(work).immediate();
+      if (!db.inTransaction) noted.keepUp();
+      return result;
+    },
     record,
     projections,
     readings,

@@ -1,3 +1,4 @@
+import * as say from '../say.ts';
 import { words, type Said } from '../speech.ts';
 
 export const ledgerPage = /* @__PURE__ */ words({
@@ -14,6 +15,11 @@ export const ledgerPage = /* @__PURE__ */ words({
   writtenDownWhatStood:
     'Written down. The first figure still counts too: ask a second person to correct it, with the reason.',
   noEntryHere: (what: Said) => `No entry here${what}.`,
+  lostEntries: 'Lost entries',
+  whatToDoAboutLost: (noted: number, found: number) =>
+    `Beside the record stands a note of its last entry, No. ${say.number(noted, 0)}. The record ends with No. ${say.number(found, 0)}: its file was cut, damaged or swapped. Stop the app and put a copy in its place (npm run restore). Where there is none, write down here why the house goes on; that entries are missing is said in the ledger for good. Then count every piece and take its temperature: what the lost entries said of it nobody knows.`,
+  goOnWithoutThem: 'Go on without them',
+  theMachineLostPower: 'the machine lost its power, and there is no copy',
   no: 'No.',
   happened: 'Happened',
   about: 'About',

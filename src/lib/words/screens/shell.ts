@@ -1,3 +1,4 @@
+import * as say from '../say.ts';
 import { words, type Said } from '../speech.ts';
 
 export const find = /* @__PURE__ */ words({
@@ -60,6 +61,9 @@ export const rootLayout = /* @__PURE__ */ words({
   theRecordIsRead: 'The record cannot be written to. You can read everything, but keep nothing until that is mended.',
   thisMachinesClockIsAhead: (day: Said, duration: Said) =>
     `This machine’s clock reads ${day}: ${duration} past the last entry. Set it before anything is written.`,
+  entriesAreGone: (noted: number, found: number) =>
+    `Entries are gone from the record: ${say.number(noted, 0)} were written, and the last that is there is No. ${say.number(found, 0)}. Windows may look open that are not. Put a copy in its place before you serve.`,
+  goOnWithoutThem: 'Go on without them',
   sayThatItIsRight: 'It is right',
   thisMachinesClockReads: (duration: Said) =>
     `Set this machine’s clock: it is ${duration} behind the newest entry of the ledger. Until then windows may look open too long.`,

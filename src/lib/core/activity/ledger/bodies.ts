@@ -18,6 +18,15 @@ export const clockBehind = z.object({ behindSeconds: finite });
 /** A clock far ahead of the last entry, which somebody looked at and found right. */
 export const clockConfirmed = z.object({ aheadSeconds: finite, reason: z.string() });
 
+/** Entries that were noted beside the record and are gone from it, and who said that it goes on without them. */
+export const lossConfirmed = z.object({
+  notedSeq: z.number().int(),
+  notedHash: z.string(),
+  foundSeq: z.number().int(),
+  foundHash: z.string(),
+  reason: z.string()
+});
+
 export const amended = z.object({
   amends: z.number().int(),
   void: z.boolean(),
@@ -34,5 +43,6 @@ export const kinds = {
   'backup.made': kind(backupMade, false),
   'clock.behind': kind(clockBehind, false),
   'clock.confirmed': kind(clockConfirmed, false),
+  'loss.confirmed': kind(lossConfirmed, false),
   'entry.amended': kind(amended)
 } satisfies Kinds;

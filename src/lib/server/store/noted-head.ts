@@ -1,0 +1,57 @@
+import { readHead, noteHead, renoteHead, type HeadNote } from './head-note.ts';
+import { IN_MEMORY, type Db } from './open.ts';
+import type { RecordStore } from './record.ts';
+
+/** Entries that were answered for and are not in the record any more. */
+export interface Loss {
+  readonly noted: HeadNote;
+  /** The last entry that is there. */
+  readonly found: HeadNote;
+}
+
+/** The record held against the note beside it: a log that was cut, torn or swapped is noticed at the start. */
+export function openNotedHead(db: Db, record: RecordStore, readonly: boolean) {
+  const ownedUp = db.prepare<[string], { known: number }>(
+    `SELECT count(*) AS known FROM events WHERE kind = 'loss.confirmed' AND json_extract(body, '$.notedHash') = ?`
+  );
+  const headNow = (): HeadNote => ({ seq: record.head().seq, hash: record.head().hash });
+  const file = db.name;
+  const isKept = file !== IN_MEMORY && file !== '';
+  const noted = isKept ? readHead(file) : null;
+  const holds = !noted || record.row(noted.seq)?.hash === noted.hash || ownedUp.get(noted.hash)!.known > 0;
+  let loss: Loss | null = holds ? null : { noted, found: headNow() };
+  let last = noted?.seq ?? 0;
+  let isBehind = false;
+
+  /** What is written is written: a note that cannot be made says so in the house's health, and undoes nothing. */
+  function attempt(write: () => void): void {
+    try {
+      write();
+      isBehind = false;
+    } catch {
+      isBehind = true;
+    }
+  }
+
+  return {
+    /** What the note knows of and the record does not; null where it holds. */
+    loss: () => loss,
+    /** Whether the newest entry could not be noted. */
+    isBehind: () => isBehind,
+    /** Notes the newest entry, where there is a newer one. */
+    keepUp(): void {
+      const head = headNow();
+      if (!isKept || readonly || loss || head.seq <= last) return;
+      attempt(() => noteHead(file, head));
+      last = head.seq;
+    },
+    /** Somebody has said, in the record, that it goes on without what is gone. */
+    ownUp(): void {
+      const head = headNow();
+      loss = null;
+      if (isKept && !readonly) attempt(() => renoteHead(file, head));
+      last = head.seq;
+    }
+  };
+}
+export type NotedHead = ReturnType<typeof openNotedHead>;
