@@ -3,12 +3,14 @@ import Database from 'better-sqlite3';
 import { existsSync, mkdirSync, readdirSync, writeFileSync, copyFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { openImports, type Imports } from '../../src/lib/server/import/jobs.ts';
+import { closeUnfinished } from '../../src/lib/server/import/keep.ts';
+import type { Executor } from '../../src/lib/server/operations/execute.ts';
 import type { LogMapping } from '../../src/lib/core/log/csv.ts';
 import { migrate, sha256 } from '../../src/lib/server/store/open.ts';
 import { openStore } from '../../src/lib/server/store/store.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { troubleOf } from '../trouble.ts';
-import { NOON, openTestHouse, scratch, type TestHouse } from './house.ts';
+import { CHAR, HOUR, NOON, openTestHouse, scratch, type TestHouse } from './house.ts';
 
 const stream = (text: string) => new Response(text).body;
 /** Eight days of a messy logger: semicolons, decimal commas, local times, a gap, and rows that are none. */
@@ -147,6 +149,65 @@ describe('a logger’s file', () => {
     expect(rest.known).to.equal(stopped.kept);
     expect(rest.kept + rest.known).to.equal(60_000);
     expect(verify(house.store, NOON)).to.include({ ok: true, trouble: null });
+  });
+  it('the house killed in the middle, it is named and closed at the next start, and what lay in the warm is judged by it', async () => {
+    house.close();
+    const file = join(folder.path, 'ember-tide.db');
+    house = openTestHouse(file);
+    house.done('set-place', { name: 'Drawer', kind: 'fridge' });
+    house.done('set-sensor', { name: 'Drawer air', place: 'Drawer' });
+    const piece = String(house.done('receive-lot', CHAR).piece);
+    house.done('move-piece', { piece, place: 'Drawer' });
+    const judged = () => JSON.stringify(house.store.projections.piece(piece).windows);
+    house.clock.moveTo(NOON + 40 * HOUR, true);
+    const warm = Array.from(
+      { length: 35 * 12 },
+      (_, index) => `${new Date(NOON + HOUR + index * 300_000).toISOString()},21.0`
+    );
+    // All that is written after the first readings never is: as if the machine had lost its power there.
+    let writes = 0;
+    const cutOff: Executor = {
+      ...house.executor,
+      write: (actor, work) => {
+        if (++writes > 1) throw new Error('no power');
+        return house.executor.write(actor, work);
+      }
+    };
+    const { store, clock } = house;
+    imports = openImports(() => ({ config: { dataFolder: folder.path }, store, clock, executor: cutOff }));
+    const { job, mapping } = await imports.take('drawer.csv', stream(['time,air', ...warm].join('\n')));
+    imports.start(job.id, { ...mapping, values: [{ column: 1, sensor: 'Drawer air', unit: 'C' }] }, 'p1');
+    await ended(job.id);
+    const kept = store.readings.span('drawer-air').count;
+    expect(kept).to.be.greaterThan(0);
+    expect(store.record.list({ kind: 'log.imported' })).to.deep.equal([]);
+    expect(verify(store, clock.now()).trouble, 'it is stale').to.match(/projection/);
+    const stale = judged();
+    house.close();
+
+    house = openTestHouse(file);
+    house.clock.moveTo(NOON + 41 * HOUR, true);
+    closeUnfinished(house.executor, house.store);
+    const [entry] = house.store.record.list({ kind: 'log.imported' });
+    expect(entry).to.deep.include({ actor: 'p1' });
+    expect(entry!.body).to.deep.include({ file: 'drawer.csv', stopped: true });
+    expect(judged()).to.not.equal(stale);
+    expect(verify(house.store, house.clock.now()).trouble).to.equal(null);
+    const seq = house.store.record.head().seq;
+    closeUnfinished(house.executor, house.store);
+    expect(house.store.record.head().seq, 'closed once').to.equal(seq);
+    const again = openImports(() => ({
+      config: { dataFolder: folder.path },
+      store: house.store,
+      clock: house.clock,
+      executor: house.executor
+    }));
+    imports = again;
+    const next = await again.take('drawer.csv', stream(['time,air', ...warm].join('\n')));
+    expect(next.remembered, 'how it was read').to.equal(true);
+    again.start(next.job.id, next.mapping, 'p1');
+    const whole = await ended(next.job.id);
+    expect(whole).to.include({ state: 'done', known: kept, kept: warm.length - kept });
   });
   it('what a crash left behind goes with the next file', async () => {
     mkdirSync(join(folder.path, 'imports'), { recursive: true });

@@ -5,6 +5,7 @@ import { movableClock, systemClock, type Clock, type MovableClock } from './cloc
 import { readConfig, type Config } from './config.ts';
 import { seedDemo } from './demo/house.ts';
 import { openScale, type ScaleLink } from './devices/scale.ts';
+import { closeUnfinished } from './import/keep.ts';
 import { openImports, type Imports } from './import/jobs.ts';
 import { createExecutor, type Executor } from './operations/execute.ts';
 import { settleFolder } from './store/folder.ts';
@@ -89,6 +90,9 @@ export function openApp(env: Record<string, string | undefined>): App {
     readOnly,
     unlock
   };
+  if (!readOnly && !store.noted.loss() && opened.executor.clockAheadSeconds() === 0) {
+    closeUnfinished(opened.executor, store);
+  }
   return opened;
 }
 

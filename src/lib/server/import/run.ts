@@ -95,7 +95,7 @@ export function runImport(
               packed: Buffer.from(packed),
               came: null
             })),
-            actor
+            { mapping, contentHash, actor }
           );
           // Whoever waits for an answer of the house comes first.
           setImmediate(() => job.worker === worker && worker.postMessage('on'));

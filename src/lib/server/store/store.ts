@@ -4,6 +4,7 @@ import { openNotedHead, type NotedHead } from './noted-head.ts';
 import { openProjections, type Projections } from './projections.ts';
 import { openReadings } from './readings.ts';
 import { openRecord, type RecordStore } from './record.ts';
+import { openUnfinished } from './unfinished.ts';
 import { rulesDigest } from './rules-digest.ts';
 
 export interface Person {
@@ -21,6 +22,7 @@ export interface Store {
   readonly requests: ReturnType<typeof openRequests>;
   readonly files: ReturnType<typeof openFiles>;
   readonly noted: NotedHead;
+  readonly unfinished: ReturnType<typeof openUnfinished>;
   /**
    * Does all of a piece of work or none of it, alone. Once it is on the disk, the newest entry is noted beside the record.
    * Within another piece of work it is part of that one.
@@ -91,6 +93,7 @@ export function openStore(file: string, options: OpenOptions = {}): Store {
   return {
     db,
     noted,
+    unfinished: openUnfinished(db),
     transact<Result>(work: () => Result): Result {
       const result = db.transaction(work).immediate();
       if (!db.inTransaction) noted.keepUp();
