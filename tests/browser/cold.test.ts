@@ -5,7 +5,7 @@ import { NOON, OSLO, openBenchHouse, type BenchHouse } from './bench-house.ts';
 import { visit, type RunningHouse } from './harness.ts';
 import { send, shown } from './watch.ts';
 
-const KEY = 'the-key-of-the-test-logger';
+let key = ''; // As the page says it, once.
 
 describe('cold places, freezers and their logs', () => {
   let bench: BenchHouse;
@@ -43,8 +43,15 @@ describe('cold places, freezers and their logs', () => {
     await page.waitForSelector('[data-place="chest-freezer"]:has-text("Chest air: air")');
     await fill({ name: 'Core probe', place: 'Chest freezer', probe: 'core' });
     await page.waitForSelector('[data-place="chest-freezer"]:has-text("Core probe: core")');
-    await send(page, 'key-device', { name: 'Chest logger', key: KEY });
-    await page.waitForSelector('.device:has-text("Chest logger")');
+    const logger = page.locator('form[data-operation="key-device"]').last();
+    await page.locator('summary:has-text("Give a logger a key")').click();
+    await logger.locator('[name="name"]').fill('Chest logger');
+    for (const label of ['Chest air', 'Core probe']) await logger.locator(`label:has-text("${label}") input`).check();
+    await logger.locator('button[type="submit"]').click();
+    await page.waitForSelector('.device:has-text("Chest logger"):has-text("Chest air and Core probe")');
+    key = (await page.getAttribute('[data-key]', 'data-key'))!;
+    expect(key).to.match(/^[\w-]{32}$/);
+    expect(await page.textContent('[data-key] code')).to.equal(key);
     quiet();
     await close();
   });
@@ -55,7 +62,7 @@ describe('cold places, freezers and their logs', () => {
       { path: `/cure?piece=${piece}`, fields: { thickness: '41' } },
       { path: `/slice?piece=${piece}`, fields: { height: '33', width: '61' } },
       { path: `/break/depth?piece=${piece}`, fields: { length: '222' } },
-      { path: '/freeze/places', fields: { key: 'a key that somebody copied by hand' } }
+      { path: '/freeze/places', fields: { name: 'a shelf that somebody is naming' } }
     ];
     let celsius = -24;
     for (const { path, fields } of paths) {
@@ -73,7 +80,7 @@ describe('cold places, freezers and their logs', () => {
         celsius += 0.01;
         const sent = await fetch(`${house.url}/api/v1/readings`, {
           method: 'POST',
-          headers: { authorization: `Bearer ${KEY}`, 'content-type': 'application/json' },
+          headers: { authorization: `Bearer ${key}`, 'content-type': 'application/json' },
           body: JSON.stringify({ readings: [{ sensor: 'Chest air', at: NOON, celsius }] })
         });
         expect(sent.status).to.equal(200);
@@ -104,7 +111,7 @@ describe('cold places, freezers and their logs', () => {
     await page.waitForSelector('h2:has-text("in Chest freezer")');
 
     const first: Partial<LoggerSetting> = { scenario: 'defrost', core: 'Core probe', speed: 7200 };
-    const stop = await runLogger({ url: house.url, key: KEY }, 0, () => undefined, first);
+    const stop = await runLogger({ url: house.url, key }, 0, () => undefined, first);
     loggers.push(stop);
     // Its defrosts break nothing while the core stays cold. A core that is read warm does: the hold that was counting starts anew,
     // on this screen, without a touch. Before one counts a warm reading is the fish still cooling, so it is read until one does.
@@ -119,7 +126,7 @@ describe('cold places, freezers and their logs', () => {
     await now.page.waitForSelector('[data-excursion="hold"]');
     await now.close();
 
-    const again = await runLogger({ url: house.url, key: KEY }, 0, () => undefined, { speed: 14_400 });
+    const again = await runLogger({ url: house.url, key }, 0, () => undefined, { speed: 14_400 });
     loggers.push(again);
     await page.waitForSelector('[data-proven]', { timeout: 120_000 });
     again();

@@ -4,7 +4,8 @@ import { pieceView } from '../../src/lib/server/views/piece.ts';
 import { HOUR, NOON, openTestHouse, type TestHouse } from './house.ts';
 
 export const MINUTE = 60_000;
-export const KEY = 'a-key-that-is-long-enough';
+/** What the house's first key is in a test. */
+export const KEY = 'a-key-nobody-guesses-1';
 export const HALIBUT = {
   species: 'halibut',
   form: 'block',
@@ -39,7 +40,7 @@ export function coldHouse() {
   house.done('set-sensor', { name: 'Drawer air', place: 'Drawer', accuracy: 0.3 });
   house.done('set-sensor', { name: 'Chest air', place: 'Chest' });
   house.done('set-sensor', { name: 'Core probe', place: 'Chest', probe: 'core' });
-  house.done('key-device', { name: 'Logger', key: KEY });
+  house.done('key-device', { name: 'Logger', sensors: 'Drawer air, Chest air, Core probe' });
   const at = (hours: number) => new Date(NOON + hours * HOUR).toISOString();
   /** Sends a reading every ten minutes from one hour to another, with the clock at the last. */
   const send = (sensor: string, from: number, to: number, figure: number | ((hours: number) => number)) => {

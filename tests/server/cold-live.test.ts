@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { excursionsIn } from '../../src/lib/server/facts/excursions.ts';
-import { liveBody, takeReadings } from '../../src/lib/server/operations/live-readings.ts';
+import { EVENT_KINDS, type BodyOf } from '../../src/lib/core/record/events.ts';
+import { draft } from '../../src/lib/server/store/record.ts';
+import { liveBody, MOST_A_MINUTE, MOST_AT_ONCE, takeReadings } from '../../src/lib/server/operations/live-readings.ts';
 import { coldPlaces, freezeRunView, placeLogView } from '../../src/lib/server/views/cold.ts';
 import { pieceView } from '../../src/lib/server/views/piece.ts';
 import { pack, unpack } from '../../src/lib/server/store/readings.ts';
@@ -12,18 +13,95 @@ import { CHAR, FEED, HOUR, NOON } from './house.ts';
 import { INTO_CHEST, MINUTE, KEY, HALIBUT, open } from './cold-house.ts';
 
 describe('a logger that sends', () => {
-  it('is turned away without a key, and named in the ledger with one that was taken back', () => {
+  it('is turned away without a key and with one that was taken back, and neither writes a line', () => {
     const { app, house, at } = open();
-    const body = liveBody.parse({ readings: [{ sensor: 'Drawer air', at: at(0), celsius: 2 }] });
+    const readings = Array.from({ length: MOST_AT_ONCE }, (_, index) => ({
+      sensor: `Nobody ${index}`,
+      at: at(0),
+      celsius: 2
+    }));
+    const body = liveBody.parse({ readings });
     expect(troubleOf(() => takeReadings(app, 'somebody-elses-key-0000', body)).code).to.equal('device.key-unknown');
     house.done('revoke-device', { device: 'logger', reason: 'lost on the quay' });
+    const { seq } = house.store.record.head();
     expect(troubleOf(() => takeReadings(app, KEY, body)).code).to.equal('device.key-revoked');
-    const [entry] = house.store.record.list({ kind: 'readings.quarantined', limit: 5 });
-    expect(entry!.body).to.include({ cause: 'key-revoked', count: 1 });
-    expect(excursionsIn(house.store, NOON).map(({ kind, cause }) => [kind, cause])).to.deep.equal([
-      ['quarantine', 'key-revoked']
+    expect(house.store.record.head().seq).to.equal(seq);
+    expect(coldPlaces(app).waiting).to.deep.equal([]);
+  });
+  it('sends for its own sensors alone; a new key makes the old one worth nothing', () => {
+    const { app, house, at } = open();
+    house.done('set-sensor', { name: 'Other air', place: 'Drawer' });
+    const one = (sensor: string) => liveBody.parse({ readings: [{ sensor, at: at(0), celsius: 2 }] });
+    expect(takeReadings(app, KEY, one('Other air')).refused).to.deep.include({
+      sensor: 'Other air',
+      cause: 'not-its-own',
+      example: `Other air: ${at(0)} 2 °C`
+    });
+    expect(house.store.readings.span('other-air').count).to.equal(0);
+    const { key } = house.done('key-device', { name: 'Logger', sensors: 'Other air' });
+    expect(troubleOf(() => takeReadings(app, KEY, one('Other air'))).code).to.equal('device.key-unknown');
+    expect(takeReadings(app, String(key), one('Other air')).taken).to.equal(1);
+    const sensors = (given: string) => house.act('key-device', { name: 'Logger', sensors: given });
+    expect(sensors('')).to.include({ ok: false, code: 'form.incomplete' });
+    expect(sensors('Nobody')).to.include({ ok: false, code: 'sensor.unknown' });
+  });
+  it('a key of before keys were tied still sends for every sensor', () => {
+    const { app, house, at } = open();
+    house.done('set-sensor', { name: 'Other air', place: 'Drawer' });
+    const { devices } = house.store.projections.currentHouse();
+    const from1 = EVENT_KINDS['device.keyed'].upcasts[0]!({
+      id: 'logger',
+      name: 'Logger',
+      keyHash: devices.logger!.keyHash
+    });
+    house.store.transact(() => {
+      house.store.record.append([draft('device.keyed', 'house', NOON, from1 as BodyOf<'device.keyed'>)], 'p1', NOON);
+      house.store.projections.refold('house', NOON);
+    });
+    const sent = liveBody.parse({ readings: [{ sensor: 'Other air', at: at(0), celsius: 2 }] });
+    expect(takeReadings(app, KEY, sent).taken).to.equal(1);
+  });
+  it('names nobody has given, clocks days off and what is weeks old are one line each, however many they are', () => {
+    const { app, house, at } = open();
+    const many = (sensor: (index: number) => string, hours: number) =>
+      Array.from({ length: 3000 }, (_, index) => ({ sensor: sensor(index), at: at(hours - index / 60), celsius: 2 }));
+    const told = () =>
+      house.store.record
+        .list({ kind: 'readings.quarantined', limit: 5000 })
+        .map(({ body }) => body as { cause: string; count: number; sensor: string });
+    takeReadings(app, KEY, liveBody.parse({ readings: many((index) => `Nobody ${index}`, 0) }));
+    takeReadings(app, KEY, liveBody.parse({ clock: at(-24 * 900), readings: many(() => 'Drawer air', -24 * 900) }));
+    takeReadings(app, KEY, liveBody.parse({ readings: many(() => 'Drawer air', -24 * 36) }));
+    expect(told().map(({ cause, count, sensor }) => [cause, count, sensor])).to.deep.equal([
+      ['too-old', 3000, 'drawer-air'],
+      ['clock-off', 3000, 'logger'],
+      ['sensor-unknown', 3000, 'logger']
     ]);
     expect(house.store.readings.span('drawer-air').count).to.equal(0);
+  });
+  it('a flood is refused and is a line an hour; a logger that catches up after weeks is none', () => {
+    const { app, house, at } = open();
+    const send = () =>
+      takeReadings(
+        app,
+        KEY,
+        liveBody.parse({
+          readings: Array.from({ length: MOST_AT_ONCE }, (_, index) => ({
+            sensor: 'Drawer air',
+            at: at(-index / 60),
+            celsius: 2
+          }))
+        })
+      );
+    for (let weeks = 0; weeks < 4; weeks++) send();
+    const { seq } = house.store.record.head();
+    for (let more = 0; more < 20; more++) expect(troubleOf(send).code).to.equal('device.too-many');
+    const [entry, ...others] = house.store.record.list({ kind: 'readings.quarantined' });
+    expect(others).to.deep.equal([]);
+    expect(entry!.body).to.include({ cause: 'flood', sensor: 'logger' });
+    expect(house.store.record.head().seq).to.equal(seq + 1);
+    house.clock.moveTo(NOON + (MOST_AT_ONCE / MOST_A_MINUTE) * MINUTE, true);
+    expect(send().known).to.be.greaterThan(0);
   });
   it('each reading is taken, known already, or refused with its cause; none is dropped in silence', () => {
     const { app, at } = open();
@@ -65,7 +143,7 @@ describe('a logger that sends', () => {
     }
     expect(told().sort((a, b) => a - b)).to.deep.equal([1, 60, 60]);
     expect(coldPlaces(app).waiting).to.deep.include({
-      sensor: 'drawer-air',
+      sensor: 'Drawer air',
       cause: 'broken-probe',
       place: 'Drawer',
       count: 9

@@ -32,8 +32,9 @@ export interface TestHouse {
 export function openTestHouse(file = ':memory:', options: OpenOptions = {}): TestHouse {
   const store = openStore(file, options);
   const clock = movableClock(NOON, true);
-  const executor = createExecutor(store, clock);
   let keys = 0;
+  let secrets = 0;
+  const executor = createExecutor(store, clock, () => `a-key-nobody-guesses-${++secrets}`);
   const house: TestHouse = {
     store,
     clock,

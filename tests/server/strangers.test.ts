@@ -35,7 +35,15 @@ describe('what stands at the door', () => {
     expect(codeOf(house.act('forget-person', { person: 'p2' }, { actor: 'p2' }))).to.equal('person.last');
   });
   it('by what a logger’s key is known is shown to nobody', () => {
-    house.done('key-device', { name: 'Chest logger', key: 'a-key-that-is-long-enough' });
+    house.done('set-sensor', { name: 'Chest air' });
+    const request = { name: 'Chest logger', sensors: 'Chest air' };
+    const first = house.act('key-device', request, { key: 'once' });
+    const again = house.act('key-device', request, { key: 'once' });
+    const key = first.ok ? String(first.result.key) : '';
+    expect(key).to.match(/^a-key/);
+    expect(again.ok && again.repeated ? again.result.key : 'said twice').to.equal(null);
+    const rows = house.store.db.prepare('SELECT * FROM requests').all();
+    expect(JSON.stringify([rows, house.store.record.list({})])).to.not.contain(key);
     const kept = house.store.projections.currentHouse();
     const { keyHash } = Object.values(kept.devices)[0]!;
     expect(keyHash).to.match(/^[0-9a-f]{64}$/);

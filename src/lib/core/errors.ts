@@ -53,6 +53,7 @@ export const ERROR_CODES = [
   'sensor.taken',
   'device.key-unknown',
   'device.key-revoked',
+  'device.too-many',
   'excursion.unknown',
   'thaw.in-closed-pack',
   'acid.none',

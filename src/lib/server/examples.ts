@@ -66,7 +66,7 @@ const HOUSE: readonly Example[] = [
   act('set-sensor', { name: 'Chest air', place: 'Chest', probe: 'air', accuracy: 0.3 }),
   act('set-sensor', { name: 'Drawer air', place: 'Drawer 1', probe: 'air' }),
   act('store-readings', { sensor: 'Chest air', log: '2026-03-09T10:00, -22.4\n2026-03-09T11:00, -22.1' }),
-  act('key-device', { name: 'Logger', key: 'a-key-that-is-long-enough' }),
+  act('key-device', { name: 'Logger', sensors: 'Chest air' }),
   act('revoke-device', { device: 'logger', reason: 'lost on the quay' }),
   act('set-rack', { place: 'Ageing cabinet', hooks: 4, shelves: 1, perShelf: 3 }),
   act('set-ageing', {

@@ -56,6 +56,10 @@ const CAUSES: Record<string, string> = /* @__PURE__ */ words({
   'broken-probe': 'of a probe that cannot be right (85 °C, or past any cold place)',
   'before-sensor': 'dated before there was a sensor',
   'sensor-unknown': 'of a sensor nobody has named',
+  'not-its-own': 'of a sensor its key is not for',
+  'too-old': 'older than a logger may send by itself',
+  'clock-off': 'its clock is days off',
+  flood: 'more than a logger reads',
   'no-value': 'without a figure',
   'key-revoked': 'sent with a key that was taken back'
 });

@@ -115,6 +115,8 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'record.too-many-strands': ({ max }) =>
     `That many ways back to a lot cannot be answered for in one batch: at most ${number(max)}. Combine fewer.`,
   'record.combine-refused': ({ seen }) => `These may not become one batch: ${seen}.`,
+  'device.too-many': ({ seen, max }) =>
+    `${seen ?? 'The logger'} sends more than a logger reads: at most ${number(max)} readings a minute. Nothing was taken; send them again in a minute.`,
   'device.no-scale': ({ seen }) => `The scale does not answer${seen ? ` (${seen})` : ''}. Type the weight.`,
   'device.line-unreadable': ({ seen }) => `The scale said something that cannot be read: ${seen}.`,
   'device.no-printer': ({ seen }) =>
@@ -160,7 +162,7 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'store.no-folder': ({ seen }) =>
     `There is no folder ${seen ?? 'of that name'}. Is it written right? To begin a new house there, make the folder first.`,
   'store.shortened': ({ seen, found }) =>
-    `Entries are gone from the record: ${number(seen)} were written, and the last that is there is ${number(found as number)}. Nothing is written until a copy is put in its place (npm run restore), or somebody says in the ledger that the house goes on without them.`,
+    `Entries are gone from the record: ${number(seen)} were written, and the last that is there is ${number(typeof found === 'number' ? found : 0)}. Nothing is written until a copy is put in its place (npm run restore), or somebody says in the ledger that the house goes on without them.`,
   'form.incomplete': (_, field) => `${field} is needed.`,
   'form.too-long': ({ max, seen }, field) => `${field}: at most ${number(max)} letters; saw ${number(seen)}.`,
   'form.too-many': ({ max }, field) => `${field}: at most ${number(max)} of them.`,

@@ -182,6 +182,9 @@
 </section>
 
 <style>
+  #loss {
+    margin-bottom: 1rem;
+  }
   /* Beside its sentence an entry's parts are an aside. */
   td :global(.folded summary) {
     min-height: 44px;

@@ -50,13 +50,23 @@ export const PLAUSIBLE = { min: -90, max: 60 };
 /** A common one-wire probe shows exactly this while it has not measured since power came back. °C */
 export const POWER_ON_CELSIUS = 85;
 
-export type Quarantine = 'future' | 'broken-probe' | 'before-sensor';
+export type Quarantine = 'future' | 'broken-probe' | 'before-sensor' | 'too-old';
 /** A logger that has lost its clock counts from 1970 or 2000. ms */
 const NO_LOGGER_BEFORE = Date.UTC(2001, 0, 1);
-/** Why a reading is kept apart; null for one that is taken. */
-export function quarantineOf(at: number, celsius: number, now: number, toleranceMs: number): Quarantine | null {
+/**
+ * Why a reading is kept apart; null for one that is taken.
+ *
+ * @param oldestMs the greatest age that is believed, ms
+ */
+export function quarantineOf(
+  at: number,
+  celsius: number,
+  now: number,
+  toleranceMs: number,
+  oldestMs = Infinity
+): Quarantine | null {
   if (celsius === POWER_ON_CELSIUS || celsius < PLAUSIBLE.min || celsius > PLAUSIBLE.max) return 'broken-probe';
   if (at > now + toleranceMs) return 'future';
   if (at < NO_LOGGER_BEFORE) return 'before-sensor';
-  return null;
+  return now - at > oldestMs ? 'too-old' : null;
 }

@@ -10,6 +10,7 @@ import type { DemoTools } from './tools.ts';
 
 /** The key of the simulated logger of the demo house. A house of its own gives its loggers keys of their own. */
 export const DEMO_LOGGER_KEY = 'demo-logger-vessmouth-0001';
+const LOGGED = 'Chest air, Upright air, Blast air, Blast probe, Drawer 1 air, Drawer 2 air';
 
 /** A reading each so many minutes: what a small logger keeps for weeks. */
 const EVERY_MS = 5 * 60_000;
@@ -29,7 +30,7 @@ export function coldPlacesOf({ step, receive, paper, daysAgo, grams, celsius, pi
   sensor('Upright air', 'Upright freezer', { calibratedOn: daysAgo(500) });
   sensor('Drawer 1 air', 'Drawer 1', { accuracy: 0.3 });
   sensor('Drawer 2 air', 'Drawer 2', { accuracy: 0.3 });
-  step(278, 'p1', 'key-device', () => ({ name: 'Chest logger', key: DEMO_LOGGER_KEY }));
+  step(278, 'p1', 'key-device', () => ({ name: 'Chest logger', sensors: LOGGED }));
   for (const [name, ago, to] of [
     ['char-block', 20.1, 'Drawer 2'],
     ['halibut-block', 24.2, 'Drawer 1'],

@@ -6,7 +6,7 @@ import { movableClock } from '../clock.ts';
 import { createExecutor } from '../operations/execute.ts';
 import { operationByName } from '../registry.ts';
 import { rackOf, sittings } from './age.ts';
-import { coldLogs, coldPlacesOf } from './cold.ts';
+import { coldLogs, coldPlacesOf, DEMO_LOGGER_KEY } from './cold.ts';
 import { curesOf, diceOf } from './cure.ts';
 import { knifeWork } from './knife.ts';
 import { demoPaper, houseBooks, morning } from './morning.ts';
@@ -46,7 +46,7 @@ interface Step {
 export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
   const chance = seededChance(seed);
   const clock = movableClock(startedAt - 12 * DAY, true);
-  const executor = createExecutor(store, clock);
+  const executor = createExecutor(store, clock, () => DEMO_LOGGER_KEY);
   const { execute } = executor;
   const house: HouseTime = { zone: DEMO_HOUSE.zone, dayEndsHour: DEMO_HOUSE.dayEndsHour };
   const daysAgo = (days: number) => addDays(businessDay(startedAt, house), -days);

@@ -6,12 +6,13 @@ import { AIR_CLASS_IDS } from '../../core/activity/freeze/lists.ts';
 import type { Place } from '../../core/activity/cold/fold.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import { excursionsIn } from '../facts/excursions.ts';
-import { chunksOf } from '../store/readings.ts';
+import { chunksOf, sensorNamed } from '../store/readings.ts';
 import { sha256 } from '../store/open.ts';
 import { draft, type Draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import {
   choice,
+  list,
   neededText,
   numeric,
   optionalDay,
@@ -137,18 +138,19 @@ export const setSensor = operation({
 export const keyDevice = operation({
   name: 'key-device',
   page: '/freeze/places',
-  summary: 'Let a logger send readings, with a key. The key itself is kept nowhere: only its hash.',
-  input: z.object({ name: neededText(60), key: z.string().trim().min(20).max(200) }),
+  summary:
+    'Let a logger send readings of some sensors. Its key is made here and said once, in the answer; only its hash is kept. A logger of that name gets a new one, and the old one is worth nothing from then on.',
+  input: z.object({ name: neededText(60), sensors: list(60).describe('names of the sensors it sends for') }),
   subject: () => 'house',
-  isPrivate: true,
-  run({ house, now }, input) {
+  saysOnce: 'key',
+  run({ house, now, secret }, input) {
+    if (input.sensors.length === 0) throw new EmberError('form.incomplete', { field: 'sensors' });
     const id = bookId(input.name);
-    const keyHash = sha256(input.key);
-    const taken = Object.values(house.devices).find((device) => device.keyHash === keyHash && device.id !== id);
-    if (taken) throw new EmberError('sensor.taken', { field: 'key', seen: taken.name });
+    const key = secret();
+    const sensors = input.sensors.map((each) => sensorNamed(house.sensors, each).id);
     return {
-      events: [draft('device.keyed', 'house', now, { id, name: input.name, keyHash })],
-      result: { device: id }
+      events: [draft('device.keyed', 'house', now, { id, name: input.name, keyHash: sha256(key), sensors })],
+      result: { device: id, key: key as string | null }
     };
   }
 });

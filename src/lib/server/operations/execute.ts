@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import { NOBODY } from '../room.ts';
 import { EmberError, type ErrorCode, type ErrorDetails } from '../../core/errors.ts';
 import { UNDOABLE } from '../../core/record/amend.ts';
@@ -152,14 +153,27 @@ function refusedAsStale({ record }: Store, { operation, seen }: Request, read: R
   return refuse(409, new EmberError('record.stale', { subject, seen, current, newer, yours: read.text }));
 }
 
+/** Letters that nobody guesses, 192 bits of them. */
+const guardedBy = (): string => randomBytes(24).toString('base64url');
+
+/** A result without what is said once. */
+const keptOf = ({ saysOnce }: Operation, result: Record<string, unknown>) =>
+  saysOnce === undefined ? result : { ...result, [saysOnce]: null };
+
 /** Runs an operation and brings all it touched into step. Call inside a transaction. */
-function runOperation(store: Store, now: number, { operation, actor, tablet, key }: Request, read: ReadRequest) {
+function runOperation(
+  store: Store,
+  now: number,
+  { operation, actor, tablet, key }: Request,
+  read: ReadRequest,
+  secret: () => string
+) {
   const house = store.projections.currentHouse();
   // The ledger's own time never runs backwards, whatever the machine's clock does.
   const recorded = Math.max(now, store.record.head().recorded);
   const by = actor ?? NOBODY;
   const outcome = operation.run(
-    { store, house, now: recorded, actor: by, tablet, instant: instantReader(house, recorded) },
+    { store, house, now: recorded, actor: by, tablet, secret, instant: instantReader(house, recorded) },
     read.data
   );
   const events = outcome.events.map((each) => onTablet(each, tablet));
@@ -170,20 +184,24 @@ function runOperation(store: Store, now: number, { operation, actor, tablet, key
     const entries = written.filter(({ subject }) => subject === each) as unknown as NewEntry[];
     store.projections.refold(each, recorded, entries);
   }
-  const result = { result: outcome.result, seq: written.at(-1)?.seq ?? store.record.head().seq };
+  const seq = written.at(-1)?.seq ?? store.record.head().seq;
   store.requests.put({
     key,
     operation: operation.name,
     fingerprint: read.fingerprint,
     input: operation.isPrivate ? null : read.text,
-    result: JSON.stringify(result),
+    result: JSON.stringify({ result: keptOf(operation, outcome.result), seq }),
     at: recorded
   });
-  return { answer: { ok: true, ...result, repeated: false } satisfies Answer, written };
+  return { answer: { ok: true, result: outcome.result, seq, repeated: false } satisfies Answer, written };
 }
 
-/** Runs operations: the only writer of the record. */
-export function createExecutor(store: Store, clock: Clock) {
+/**
+ * Runs operations: the only writer of the record.
+ *
+ * @param secret where keys come from; a demo and a test say theirs
+ */
+export function createExecutor(store: Store, clock: Clock, secret: () => string = guardedBy) {
   const listeners = new Set<Listener>();
 
   function execute(request: Request): Answer {
@@ -198,7 +216,7 @@ export function createExecutor(store: Store, clock: Clock) {
         if (halt) return refuse(503, halt);
         const stale = refusedAsStale(store, request, read);
         if (stale) return stale;
-        const done = runOperation(store, clock.now(), request, read);
+        const done = runOperation(store, clock.now(), request, read, secret);
         changes.push(...done.written.map(({ seq, subject }) => ({ seq, subject })));
         return done.answer;
       });
@@ -253,6 +271,8 @@ export function createExecutor(store: Store, clock: Clock) {
   return {
     execute,
     write,
+    /** What the house's clock shows. */
+    now: (): number => clock.now(),
     /** Called after each commit with what it touched. Returns the way to stop. */
     onChange(listener: Listener): () => void {
       listeners.add(listener);

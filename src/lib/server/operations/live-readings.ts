@@ -1,4 +1,4 @@
-import { HOUR } from '../../core/measure/spans.ts';
+import { DAY, HOUR, MINUTE } from '../../core/measure/spans.ts';
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { quarantineOf } from '../../core/log/excursions.ts';
@@ -46,6 +46,8 @@ interface Refused {
   readonly place: string;
   readonly cause: string;
   readonly example: string;
+  /** What the logger called the sensor. */
+  readonly said: string;
 }
 
 /** Counts what was not believed; the ledger is told at once the first time, then by the hour, with all that came between. */
@@ -59,7 +61,9 @@ function quarantine(db: Db, refused: readonly Refused[], origin: string, now: nu
   const by = new Map<string, Refused[]>();
   for (const each of refused) {
     const key = `${each.sensor}|${each.cause}`;
-    by.set(key, [...(by.get(key) ?? []), each]);
+    const own = by.get(key) ?? [];
+    own.push(each);
+    by.set(key, own);
   }
   const out: Draft[] = [];
   for (const rows of by.values()) {
@@ -97,72 +101,106 @@ function dueForSeal(store: Store, house: HouseState, sensors: readonly string[],
   });
 }
 
-/**
- * Takes what a logger sends. A reading that cannot be true is kept apart and named in the answer and in the ledger; a logger
- * whose clock is off is corrected by what its clock showed as it sent, and the correction is said.
- *
- * @throws EmberError `device.key-unknown`, `device.key-revoked`
- */
-export function takeReadings(
-  app: { readonly store: Store; readonly executor: Executor },
-  key: string,
-  body: z.infer<typeof liveBody>
-) {
-  let device: Device;
-  try {
-    device = deviceOf(app.store.projections.currentHouse(), key);
-  } catch (error) {
-    if (error instanceof EmberError && error.code === 'device.key-revoked') {
-      const name = String(error.details.seen);
-      app.executor.write(`device:${name}`, ({ store, now }) => ({
-        events: quarantine(
-          store.db,
-          body.readings.map((each) => ({
-            sensor: each.sensor,
-            place: '',
-            cause: 'key-revoked',
-            example: `${each.at} from ${name}`
-          })),
-          name,
-          now
-        ),
-        places: [],
-        result: null
-      }));
-    }
-    throw error;
-  }
-  return app.executor.write(`device:${device.id}`, ({ store, house, now }) => {
-    const skew = body.clock === undefined ? 0 : now - Date.parse(body.clock);
-    const offset = Math.abs(skew) > FUTURE_TOLERANCE_MS ? skew : 0;
-    const taken = new Map<string, LogReading[]>();
-    const refused: Refused[] = [];
-    const sensors = new Map(
-      Object.values(house.sensors).flatMap((sensor) => [
-        [sensor.name.toLowerCase(), sensor] as const,
-        [sensor.id, sensor] as const
-      ])
-    );
-    for (const each of body.readings) {
-      const sensor = sensors.get(each.sensor.trim().toLowerCase());
-      const unit = each.fahrenheit === undefined ? 'C' : 'F';
-      const value = each.fahrenheit ?? each.celsius;
-      const celsius = unit === 'F' ? ((value! - 32) * 5) / 9 : value;
-      const at = Date.parse(each.at) + offset;
-      const example = `${each.at} ${value ?? 'nothing'} °${unit}`;
-      const refuse = (cause: string) =>
-        refused.push({ sensor: sensor?.id ?? each.sensor, place: sensor?.place ?? '', cause, example });
-      if (!sensor) refuse('sensor-unknown');
-      else if (celsius === undefined || !Number.isFinite(celsius)) refuse('no-value');
+/** Readings of a logger are believed up to this age: what is older comes as a file, looked at by somebody. ms */
+const OLDEST_MS = 35 * DAY;
+/** A clock that is further off than a wrong zone, and a wrong date, ever put it is not put right by what it shows. ms */
+const MOST_OFF_MS = 2 * DAY;
+/** Readings a minute that a logger may keep up, and how many it may catch up with at once: four weeks of minutes. */
+export const MOST_A_MINUTE = 600;
+const MOST_TO_CATCH_UP = 4 * MOST_AT_ONCE;
+
+/** How much each logger may still send, by house: a pail that fills by the minute. */
+const pails = new WeakMap<Executor, Map<string, { left: number; at: number }>>();
+
+/** Whether a logger sends more than loggers read. */
+function floods(executor: Executor, device: Device, count: number, now: number): boolean {
+  const own = pails.get(executor) ?? new Map<string, { left: number; at: number }>();
+  pails.set(executor, own);
+  const { left, at } = own.get(device.id) ?? { left: MOST_TO_CATCH_UP, at: now };
+  const filled = Math.min(MOST_TO_CATCH_UP, left + (Math.max(0, now - at) / MINUTE) * MOST_A_MINUTE);
+  const isOver = count > filled;
+  own.set(device.id, { left: isOver ? filled : filled - count, at: now });
+  return isOver;
+}
+
+/** A house as far as a logger needs it. */
+interface Receiver {
+  readonly store: Store;
+  readonly executor: Executor;
+}
+type Sent = z.infer<typeof liveBody>;
+
+/** Reads each reading, and sorts what is believed from what is not. */
+function sorted(house: HouseState, device: Device, { clock, readings }: Sent, now: number) {
+  const skew = clock === undefined ? 0 : now - Date.parse(clock);
+  const isOff = Math.abs(skew) > MOST_OFF_MS;
+  const offset = Math.abs(skew) > FUTURE_TOLERANCE_MS && !isOff ? skew : 0;
+  const taken = new Map<string, LogReading[]>();
+  const refused: Refused[] = [];
+  const sensors = new Map(
+    Object.values(house.sensors).flatMap((sensor) => [
+      [sensor.name.toLowerCase(), sensor] as const,
+      [sensor.id, sensor] as const
+    ])
+  );
+  for (const each of readings) {
+    const sensor = sensors.get(each.sensor.trim().toLowerCase());
+    const unit = each.fahrenheit === undefined ? 'C' : 'F';
+    const value = each.fahrenheit ?? each.celsius;
+    const celsius = unit === 'F' ? ((value! - 32) * 5) / 9 : value;
+    const at = Date.parse(each.at) + offset;
+    const example = `${each.at} ${value ?? 'nothing'} °${unit}`;
+    const refuse = (cause: string) =>
+      refused.push({ sensor: sensor!.id, place: sensor!.place, cause, example, said: each.sensor });
+    // What speaks of no sensor of the house, or of one that is another's, is the logger's fault: one line whatever it calls them.
+    const refuseLogger = (cause: string) =>
+      refused.push({ sensor: device.id, place: '', cause, example: `${each.sensor}: ${example}`, said: each.sensor });
+    if (!sensor) refuseLogger('sensor-unknown');
+    else if (device.sensors && !device.sensors.includes(sensor.id)) refuseLogger('not-its-own');
+    else if (isOff) refuseLogger('clock-off');
+    else if (celsius === undefined || !Number.isFinite(celsius)) refuse('no-value');
+    else {
+      const apart = quarantineOf(at, celsius, now, FUTURE_TOLERANCE_MS, OLDEST_MS);
+      if (apart) refuse(apart);
       else {
-        const apart = quarantineOf(at, celsius, now, FUTURE_TOLERANCE_MS);
-        if (apart) refuse(apart);
-        else {
-          if (!taken.has(sensor.id)) taken.set(sensor.id, []);
-          taken.get(sensor.id)!.push({ at: Math.min(at, now), celsius, unit });
-        }
+        const own = taken.get(sensor.id) ?? [];
+        own.push({ at: Math.min(at, now), celsius, unit });
+        taken.set(sensor.id, own);
       }
     }
+  }
+  return { taken, refused, offset };
+}
+
+/** Tells the ledger of a flood, an hour's in a line, and refuses it. */
+function refuseFlood({ executor }: Receiver, device: Device, count: number): never {
+  executor.write(`device:${device.id}`, ({ store, now }) => {
+    const flood = Array.from({ length: count }, () => ({
+      sensor: device.id,
+      place: '',
+      cause: 'flood',
+      example: `${count} at once from ${device.name}`,
+      said: device.name
+    }));
+    return { events: quarantine(store.db, flood, device.id, now), places: [], result: null };
+  });
+  throw new EmberError('device.too-many', { field: 'readings', seen: device.name, max: MOST_A_MINUTE });
+}
+
+/**
+ * Takes what a logger sends. A reading that cannot be true is kept apart and named in the answer and in the ledger; a logger
+ * whose clock is off is corrected by what its clock showed as it sent, and the correction is said. A key that is not known, or was
+ * taken back, writes nothing at all.
+ *
+ * @throws EmberError `device.key-unknown`, `device.key-revoked`, `device.too-many`
+ */
+export function takeReadings(app: Receiver, key: string, body: Sent) {
+  const device = deviceOf(app.store.projections.currentHouse(), key);
+  if (floods(app.executor, device, body.readings.length, app.executor.now())) {
+    refuseFlood(app, device, body.readings.length);
+  }
+  return app.executor.write(`device:${device.id}`, ({ store, house, now }) => {
+    const { taken, refused, offset } = sorted(house, device, body, now);
     const seals = sealed(store, dueForSeal(store, house, [...taken.keys()], now), house, now);
     let kept = 0;
     const places = new Set<string>();
@@ -182,7 +220,7 @@ export function takeReadings(
         taken: kept,
         known: count - kept,
         clockOffsetSeconds: Math.round(offset / 1000),
-        refused: refused.map(({ sensor, cause, example }) => ({ sensor, cause, example }))
+        refused: refused.map(({ said, cause, example }) => ({ sensor: said, cause, example }))
       }
     };
   });

@@ -8,6 +8,8 @@ export interface OperationContext extends Standing {
   readonly actor: string;
   /** The tablet it was said on; undefined for a program. */
   readonly tablet?: string;
+  /** Something nobody can guess: a key for a logger. */
+  secret(): string;
   /** Reads a time a person gave; now when none. Refuses what lies in the future. */
   instant(text: string | undefined, field: string): number;
 }
@@ -30,6 +32,8 @@ export interface Operation<Schema extends z.ZodType = z.ZodType> {
   subject?(input: z.infer<Schema>): string;
   /** Input that must not outlive a person's name (kept out of the table of requests). */
   readonly isPrivate?: boolean;
+  /** A part of its result that is said once and kept nowhere: to the same request sent again it is null. */
+  readonly saysOnce?: string;
   /** What it answers for, with a name: it is not refused because of that. */
   readonly answersFor?: 'clock' | 'loss';
   /** Only the first person of a house may be named by nobody. */

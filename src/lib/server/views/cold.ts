@@ -80,7 +80,11 @@ export function coldPlaces(room: Room) {
       .filter(({ place }) => place === '')
       .map((sensor) => ({ ...sensor, ...store.readings.span(sensor.id) })),
     devices: Object.values(house.devices).map(({ keyHash: _, ...device }) => device),
-    waiting: waitingQuarantine(store),
+    sensorNames: house.sensorNames,
+    waiting: waitingQuarantine(store).map((each) => ({
+      ...each,
+      sensor: house.sensorNames[each.sensor] ?? house.devices[each.sensor]?.name ?? each.sensor
+    })),
     elsewhere: excursions.filter((each) => !each.closed && !known.some(({ name }) => name === each.place))
   };
 }

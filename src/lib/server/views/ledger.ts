@@ -6,6 +6,7 @@ import { bookOf } from '../facts/book.ts';
 import { ingredientRows } from '../facts/ingredients.ts';
 import { catalogueOf } from '../../core/fish/house-species.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
+import * as say from '../../words/say.ts';
 import { entryLine, OF_THE_HOUSE } from '../../words/entry-lines.ts';
 import { NOBODY, type Room } from '../room.ts';
 
@@ -85,8 +86,11 @@ export function ledgerTeller({ store }: Pick<Room, 'store'>): (entry: RecordEven
     return store.people.get(actor)?.name ?? house.devices[id]?.name ?? id;
   };
   // Fish and deliveries are told apart by their codes, all else by its name.
-  const about = (subject: string) =>
-    /^(piece|lot|delivery|day|tub):/.test(subject) ? subject.split(':')[1]! : of(subject);
+  const about = (subject: string) => {
+    const [kind, id] = [subject.split(':')[0]!, subject.slice(subject.indexOf(':') + 1)];
+    if (kind === 'day') return say.shortDate(id);
+    return /^(piece|lot|delivery|tub)$/.test(kind) ? id : of(subject);
+  };
   return (entry) => {
     const who = by(entry.actor);
     return { who, about: about(entry.subject), line: entryLine(entry, { by: who, of: of(entry.subject), named }) };

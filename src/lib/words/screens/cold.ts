@@ -1,3 +1,4 @@
+import * as say from '../say.ts';
 import { words, type Said } from '../speech.ts';
 
 export const coldTabs = /* @__PURE__ */ words({
@@ -165,11 +166,15 @@ export const freezePlacesPage = /* @__PURE__ */ words({
   moreReadingsOfNot: (count: Said, sensor: Said, causeWords: Said) =>
     `${count} more readings of ${sensor} not believed, ${causeWords}.`,
   giveALoggerA: 'Give a logger a key',
-  giveItThisKey: 'Give it this key',
+  giveItAKey: 'Give it a key',
+  giveItANewKey: 'Give it a new key',
+  itSendsFor: 'It sends for',
+  sendsFor: (names: readonly string[]) => `sends for ${say.list(names)}`,
+  nameASensorFirst: 'Name its sensors first.',
+  theKeyWasSaidOnce: 'Its key was said once, when it was made, and is kept nowhere. Give it a new one.',
   logger: 'Logger',
   chestFreezerLogger: 'Chest freezer logger',
-  key: 'Key',
-  copyItIntoThe: 'Copy it into the logger now: the house keeps only its hash. It sends to POST /api/v1/readings.',
+  copyItIntoThe: 'Copy its key into the logger now. It is said this once and kept nowhere:',
   setTo: (temperature: Said) => `, set to ${temperature}`,
   readBy: (what: Said) => `, read by ${what}`,
   above: (temperature: Said) => `, above ${temperature}`,

@@ -1,4 +1,3 @@
-import { randomBytes } from 'node:crypto';
 import { theApp } from '$lib/server/app.ts';
 import { coldPlaces } from '$lib/server/views/cold.ts';
 import { actionsFor } from '$lib/server/forms.ts';
@@ -10,8 +9,6 @@ export const load = (() => {
   const app = theApp();
   return {
     view: coldPlaces(app),
-    pieceNames: Object.fromEntries(app.store.projections.livePieces().map(({ state }) => [state.id, state.made.name])),
-    /** A key to give to a logger: made anew each time, kept nowhere. */
-    newKey: randomBytes(20).toString('base64url')
+    pieceNames: Object.fromEntries(app.store.projections.livePieces().map(({ state }) => [state.id, state.made.name]))
   };
 }) satisfies PageServerLoad;

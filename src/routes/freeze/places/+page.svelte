@@ -4,13 +4,13 @@
   import { freezePlacesPage as t } from '$lib/words/screens/cold.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { DAY } from '$lib/core/measure/spans.ts';
-  import { untrack } from 'svelte';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import ColdTabs from '$lib/ui/cold/ColdTabs.svelte';
   import ExcursionCard from '$lib/ui/cold/ExcursionCard.svelte';
   import PlaceForm from '$lib/ui/cold/PlaceForm.svelte';
   import SensorForm from '$lib/ui/cold/SensorForm.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
+  import Ticks from '$lib/ui/controls/Ticks.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import DayStrip from '$lib/ui/charts/DayStrip.svelte';
   import { temperatureUnits } from '$lib/ui/units.ts';
@@ -18,7 +18,7 @@
   import { PLACE_KIND_WORDS } from '$lib/words/cuts.ts';
   import type { PageProps } from './$types';
 
-  let { data }: PageProps = $props();
+  let { data, form }: PageProps = $props();
   const now = $derived(houseNow());
   const names = $derived(Object.fromEntries(data.people.map(({ id, name }) => [id, name ?? 'forgotten'])));
   const open = $derived([...data.view.places.flatMap(({ excursions }) => excursions), ...data.view.elsewhere]);
@@ -30,14 +30,21 @@
       (last, sensor) => (sensor.last ? Math.max(last ?? 0, sensor.last) : last),
       null
     );
-  // The key on offer stands until a logger has it: live readings load this page anew, and what was copied must not change.
-  let offered = $state(untrack(() => data.newKey));
-  let given = $state<string | null>(null);
-  $effect(() => {
-    if (given === null || data.newKey === given) return;
-    offered = data.newKey;
-    given = null;
-  });
+  interface Keyed {
+    readonly device: string;
+    readonly key: string | null;
+  }
+  /** A key is said once, as it is made: it stands here until the page is left. */
+  let made = $state<Keyed | null>(null);
+  const keyed = $derived(
+    made ?? (form?.operation === 'key-device' && form.ok ? (form.result as unknown as Keyed) : null)
+  );
+  const sensors = $derived(
+    [...data.view.places.flatMap((place) => place.sensors), ...data.view.idle].map(({ id, name }) => ({
+      value: id,
+      name
+    }))
+  );
   const stale = (day: string | null) => day === null || now - Date.parse(day) > YEAR;
 </script>
 
@@ -179,13 +186,32 @@
   </section>
   <section class="sheet">
     <h2>{t.loggersThatSend}</h2>
+    {#if keyed}
+      <p class="key" role="status" data-key={keyed.key}>
+        {#if keyed.key}{t.copyItIntoThe} <code>{keyed.key}</code>{:else}{t.theKeyWasSaidOnce}{/if}
+      </p>
+    {/if}
     {#each data.view.devices as device (device.id)}
       <div class="device">
         <p>
           <b>{device.name}</b>
+          {#if device.sensors}<span class="soft"
+              >{t.sendsFor(device.sensors.map((id) => data.view.sensorNames[id] ?? id))}</span
+            >
+          {/if}
           {#if device.revoked}<span class="soft">{t.keyTakenBack(device.revoked.reason)}</span>{/if}
         </p>
         {#if !device.revoked}
+          {#if device.sensors}
+            <OperationForm
+              operation="key-device"
+              subject={device.id}
+              submit={t.giveItANewKey}
+              tone="quiet"
+              also={{ name: device.name, sensors: device.sensors.join(',') }}
+              onDone={(result) => (made = result as unknown as Keyed)}
+            />
+          {/if}
           <Fold title={t.takeItsKeyBack}>
             <OperationForm
               operation="revoke-device"
@@ -204,10 +230,16 @@
       <p class="trouble">{t.moreReadingsOfNot(each.count, each.sensor, causeWords(each.cause))}</p>
     {/each}
     <Fold title={t.giveALoggerA}>
-      <OperationForm operation="key-device" submit={t.giveItThisKey} onDone={() => (given = data.newKey)}>
-        <Field name="name" label={t.logger} placeholder={t.chestFreezerLogger} />
-        <Field name="key" label={t.key} value={offered} hint={t.copyItIntoThe} />
-      </OperationForm>
+      {#if sensors.length === 0}<p class="soft">{t.nameASensorFirst}</p>{:else}
+        <OperationForm
+          operation="key-device"
+          submit={t.giveItAKey}
+          onDone={(result) => (made = result as unknown as Keyed)}
+        >
+          <Field name="name" label={t.logger} placeholder={t.chestFreezerLogger} />
+          <Ticks name="sensors" legend={t.itSendsFor} options={sensors} />
+        </OperationForm>
+      {/if}
     </Fold>
   </section>
 </div>
@@ -255,6 +287,13 @@
   }
   .lies {
     line-height: 1.6;
+  }
+  .key code {
+    display: block;
+    overflow-wrap: anywhere;
+    font-size: 1.1rem;
+    padding: 0.5rem 0;
+    user-select: all;
   }
   .device {
     border-top: 1px solid var(--line);

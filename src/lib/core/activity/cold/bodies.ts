@@ -60,8 +60,17 @@ export const sensorSet = z.object({
   withdrawn: z.boolean()
 });
 
-/** A logger that may send readings: its key is kept as a hash alone. */
-export const deviceKeyed = z.object({ id: z.string(), name: z.string(), keyHash: z.string() });
+/**
+ * A logger that may send readings of some sensors: its key is kept as a hash alone. Null: of every sensor, as all did in the
+ * first version.
+ */
+export const deviceKeyed = z.object({
+  id: z.string(),
+  name: z.string(),
+  keyHash: z.string(),
+  sensors: z.array(z.string()).nullable()
+});
+const deviceKeyedFrom1 = (body: unknown) => ({ ...(body as object), sensors: null });
 
 export const deviceRevoked = z.object({ id: z.string(), reason: z.string() });
 
@@ -174,7 +183,7 @@ export const kinds = {
   'cold.read': kind(coldRead),
   'place.set': second(placeSet, placeSetFrom1, false),
   'sensor.set': kind(sensorSet, false),
-  'device.keyed': kind(deviceKeyed, false),
+  'device.keyed': second(deviceKeyed, deviceKeyedFrom1, false),
   'device.revoked': kind(deviceRevoked, false),
   'place.read': kind(placeRead),
   'excursion.closed': kind(excursionClosed, false),

@@ -1,4 +1,4 @@
-import { EmberError } from '$lib/core/errors.ts';
+import { EmberError, type ErrorCode } from '$lib/core/errors.ts';
 import { problem } from '$lib/server/api.ts';
 import { theApp } from '$lib/server/app.ts';
 import { liveBody, takeReadings } from '$lib/server/operations/live-readings.ts';
@@ -8,6 +8,12 @@ import { fieldTroubles } from '$lib/core/fields/trouble.ts';
 
 /** What the house's clock shows: a logger sets its own by it. */
 export const GET: RequestHandler = () => Response.json({ now: new Date(presentOf(theApp())).toISOString() });
+
+const STATUS: Partial<Record<ErrorCode, number>> = {
+  'device.key-unknown': 401,
+  'device.key-revoked': 403,
+  'device.too-many': 429
+};
 
 /** Readings of a logger, with its key. */
 export const POST: RequestHandler = async ({ request }) => {
@@ -20,7 +26,6 @@ export const POST: RequestHandler = async ({ request }) => {
     return Response.json(takeReadings(theApp(), key, parsed.data));
   } catch (error) {
     if (!(error instanceof EmberError)) throw error;
-    const status = error.code === 'device.key-unknown' ? 401 : error.code === 'device.key-revoked' ? 403 : 503;
-    return problem(status, error);
+    return problem(STATUS[error.code] ?? 503, error);
   }
 };
