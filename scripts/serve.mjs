@@ -33,7 +33,33 @@ const pack = compression({
     !String(response.getHeader('content-type')).startsWith('text/event-stream') && compression.filter(request, response)
 });
 
-const server = createServer((request, response) => {
+// A head that dribbles in, and a body that stops coming, hold a line each: they are cut off early. A logger's file of 200 MB may
+// take its minutes.
+const headPatience = Number(process.env.EMBER_TIDE_HEAD_MS ?? 10_000);
+const bodyPatience = Number(process.env.EMBER_TIDE_BODY_MS ?? 60_000);
+const LOG_PATIENCE_MS = 600_000;
+const limits = {
+  headersTimeout: headPatience,
+  requestTimeout: LOG_PATIENCE_MS,
+  keepAliveTimeout: 15_000,
+  connectionsCheckingInterval: Math.min(2000, headPatience)
+};
+
+/** Ends a request whose body has not come in time. */
+function cutOff(request, response) {
+  if (request.complete) return;
+  if (!response.headersSent) {
+    response.writeHead(408, { 'content-type': 'text/plain', connection: 'close' });
+    response.end('The request took too long to come.\n');
+  }
+  request.socket.destroySoon();
+}
+
+const server = createServer(limits, (request, response) => {
+  const isLog = request.url.startsWith('/api/v1/imports');
+  const late = setTimeout(cutOff, isLog ? LOG_PATIENCE_MS : bodyPatience, request, response);
+  late.unref();
+  for (const end of ['end', 'close']) request.once(end, () => clearTimeout(late));
   const name = (request.headers.host ?? '').replace(/:\d+$/, '');
   if (!names.has(name) && !(anyName && isAddress(name))) {
     response.writeHead(421, { 'content-type': 'text/plain' });

@@ -3,6 +3,7 @@ import { problem } from '$lib/server/api.ts';
 import { closeApp, theApp } from '$lib/server/app.ts';
 import { FILE_BODY_LIMIT_BYTES } from '$lib/server/config.ts';
 import { LOG_BYTES } from '$lib/server/import/jobs.ts';
+import { counted, drained } from '$lib/server/input/body.ts';
 import { isEveryObjects } from '$lib/server/input/strangers.ts';
 import { closeStreams } from '$lib/server/stream.ts';
 import { errorSentence } from '$lib/words/errors.ts';
@@ -56,10 +57,18 @@ export const handle: Handle = async ({ event, resolve }) => {
     request.headers.get('content-type')?.startsWith('multipart/form-data') || url.pathname === '/api/v1/files';
   const carriesLog = url.pathname === '/api/v1/imports';
   const most = carriesLog ? LOG_BYTES : carriesFile ? FILE_BODY_LIMIT_BYTES : app.config.bodyLimit;
-  // A body that does not say how long it is could be as long as the longest: only a log may come so.
-  const unsaid = request.headers.has('transfer-encoding') && !carriesLog;
-  if (unsaid || Number(request.headers.get('content-length') ?? 0) > most) {
-    return problem(413, new EmberError('request.too-large', { max: most }));
+  const tooLarge = () => problem(413, new EmberError('request.too-large', { max: most }));
+  if (Number(request.headers.get('content-length') ?? 0) > most) {
+    const answer = tooLarge();
+    if (!(await drained(request.body))) answer.headers.set('connection', 'close');
+    return answer;
+  }
+  // A body that does not say how long it is is counted as it comes.
+  let isOver = () => false;
+  if (request.headers.has('transfer-encoding') && request.body && !carriesLog) {
+    const body = counted(request, most);
+    event.request = body.request;
+    isOver = body.isOver;
   }
   // The API says so itself; of a page's address there is nothing of that name.
   const asked = [...url.pathname.split('/'), ...url.searchParams.values()];
@@ -90,6 +99,11 @@ export const handle: Handle = async ({ event, resolve }) => {
           .replace('%ember.class%', locals.theme === 'dim' ? 'dark' : '')
     })
   );
+  if (isOver()) {
+    const answer = tooLarge();
+    answer.headers.set('connection', 'close');
+    return answer;
+  }
   response.headers.set('x-content-type-options', 'nosniff');
   // A page holds the house's data: no browser keeps it for whoever has the tablet next.
   if (response.headers.get('content-type')?.startsWith('text/html'))

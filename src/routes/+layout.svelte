@@ -16,6 +16,8 @@
   let { data, children }: LayoutProps = $props();
   // The server finds them with each request; a browser speaks with one house.
   if (browser) speaksAs(() => ({ locale: data.locale, zone: data.house.zone, units: data.house.units }));
+  /** How long a page waits for more readings before it is made anew, ms. */
+  const READINGS_MS = 1500;
   let lost = $state(false);
   let panel = $state<'find' | 'keys' | null>(null);
 
@@ -31,8 +33,8 @@
     let seen = data.head;
     // A refresh in the middle of going somewhere would keep the person where they were.
     const refresh = () => {
-      if (navigating.to) pending = setTimeout(refresh, 150);
-      else void invalidateAll();
+      pending = navigating.to ? setTimeout(refresh, 150) : undefined;
+      if (!navigating.to) void invalidateAll();
     };
     const stop = followChanges((message) => {
       lost = message.kind === 'lost';
@@ -42,8 +44,10 @@
       const isReading = message.kind === 'change' && message.data.subject.startsWith('air:');
       if (latest <= seen && !isReading) return;
       seen = Math.max(seen, latest);
+      // Readings come by themselves, from many sensors at once: a page follows them a few seconds behind, each tablet in its turn.
+      if (isReading && pending !== undefined) return;
       clearTimeout(pending);
-      pending = setTimeout(refresh, 120);
+      pending = setTimeout(refresh, isReading ? READINGS_MS * (1 + Math.random()) : 120);
     });
     document.documentElement.dataset.ready = 'yes';
     return () => {

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { request } from 'node:http';
-import { closePages, demoHouse, openDemo, signIn, visit } from './harness.ts';
+import { connect } from 'node:net';
+import { closePages, demoHouse, openDemo, openHouse, signIn, visit } from './harness.ts';
 import { form, send, shown, watch } from './watch.ts';
 
 const NEW_CHAR = 'ARC-0313-1-A';
@@ -181,6 +182,69 @@ describe('bad input, two tabs, and trouble', () => {
     const local = await post('read-cold', { piece: NEW_CHAR, reading: '2 C' }, { origin: house.url });
     expect(local.status).to.equal(200);
     expect(await head()).to.equal(before + 1);
+  });
+  it('a body that is too large is heard out, and the line goes on; one of unsaid length is counted', async () => {
+    const { hostname, port } = new URL(house.url);
+    /** Sends two requests down one line, the second once the first is answered; the answers' statuses, and whether the line held. */
+    const twice = (first: string, body: Buffer[]) =>
+      new Promise<{ statuses: string[]; closed: boolean }>((resolve, reject) => {
+        const socket = connect(Number(port), hostname);
+        let text = '';
+        let isSecond = false;
+        const statuses = () => [...text.matchAll(/^HTTP\/1\.1 (\d+)/gm)].map(([, status]) => status!);
+        socket.on('data', (part: Buffer) => {
+          text += part.toString('latin1');
+          if (statuses().length === 1 && !isSecond) {
+            isSecond = true;
+            socket.write(`GET /healthz HTTP/1.1\r\nhost: ${hostname}\r\nconnection: close\r\n\r\n`);
+          }
+        });
+        socket.on('error', () => undefined);
+        setTimeout(reject, 60_000, new Error('the line hangs')).unref();
+        socket.on('close', () => resolve({ statuses: statuses(), closed: statuses().length === 1 }));
+        socket.write(first);
+        for (const part of body) socket.write(part);
+      });
+    const head = `POST /api/v1/operations/read-cold HTTP/1.1\r\nhost: ${hostname}\r\ncontent-type: application/json\r\nx-ember-person: p1\r\n`;
+    const large = Buffer.alloc(9_000_000, 'x');
+    expect(await twice(`${head}content-length: ${large.length}\r\n\r\n`, [large])).to.deep.equal({
+      statuses: ['413', '200'],
+      closed: false
+    });
+    const chunked = (bytes: Buffer) => [
+      Buffer.from(`${bytes.length.toString(16)}\r\n`),
+      bytes,
+      Buffer.from('\r\n0\r\n\r\n')
+    ];
+    const small = Buffer.from(JSON.stringify({ piece: NEW_CHAR, reading: '2 C' }));
+    const unsaid = `${head}transfer-encoding: chunked\r\n\r\n`;
+    expect((await twice(unsaid, chunked(small))).statuses).to.deep.equal(['200', '200']);
+    expect((await twice(unsaid, chunked(large))).statuses[0]).to.equal('413');
+  });
+  it('a head, and a body, that dribble in are cut off', async () => {
+    const patient = await openHouse({ EMBER_TIDE_HEAD_MS: '1500', EMBER_TIDE_BODY_MS: '1500' });
+    const { hostname, port } = new URL(patient.url);
+    const dribbled = (text: string) =>
+      new Promise<string>((resolve, reject) => {
+        const socket = connect(Number(port), hostname, () => socket.write(text));
+        let answer = '';
+        const more = setInterval(() => socket.write('x'), 200);
+        socket.on('data', (part: Buffer) => (answer += part.toString('latin1')));
+        socket.on('error', () => undefined);
+        socket.on('close', () => {
+          clearInterval(more);
+          resolve(answer.slice(0, 12));
+        });
+        setTimeout(reject, 60_000, new Error('it was never cut off')).unref();
+      });
+    try {
+      expect(await dribbled('GET / HTTP/1.1\r\nhost: localhost\r\nx-slow: ')).to.equal('HTTP/1.1 408');
+      const body =
+        'POST /api/v1/operations/read-cold HTTP/1.1\r\nhost: localhost\r\ncontent-type: application/json\r\ncontent-length: 9000\r\n\r\n';
+      expect(await dribbled(body)).to.equal('HTTP/1.1 408');
+    } finally {
+      await patient.close();
+    }
   });
   it('pages come with a strict content security policy', async () => {
     const policy = (await fetch(house.url)).headers.get('content-security-policy') ?? '';

@@ -8,7 +8,7 @@ import { ERROR_CODES } from '../../src/lib/core/errors.ts';
 import type { App } from '../../src/lib/server/app.ts';
 import { OPERATIONS } from '../../src/lib/server/registry.ts';
 import { QUERIES } from '../../src/lib/server/registry.ts';
-import { changeStream, closeStreams } from '../../src/lib/server/stream.ts';
+import { changeStream, closeStreams, MOST_FOR_ONE, MOST_MISSED } from '../../src/lib/server/stream.ts';
 import { PLACES } from '../../src/lib/ui/places.ts';
 import { answerTroubles } from './answers.ts';
 import { CHAR, openTestHouse, type TestHouse } from './house.ts';
@@ -168,7 +168,7 @@ describe('the API', () => {
   });
   it('streams each change after its commit, and what was missed on coming back', async () => {
     const readAll = async (lastEventId: string | null, act: () => void) => {
-      const reader = changeStream(app, lastEventId).body!.getReader();
+      const reader = changeStream(app, 'tablet', lastEventId).body!.getReader();
       act();
       closeStreams();
       let text = '';
@@ -185,5 +185,36 @@ describe('the API', () => {
     expect(missed).to.contain(`id: ${head + 1}\n`);
     const refused = await readAll(null, () => void house.act('read-cold', { piece: 'ARC-0309-1-A', reading: 'x' }));
     expect(refused).to.not.contain('event: change');
+  });
+  it('tells whoever was away for long to read anew, instead of a part of what was missed', async () => {
+    const first = async (lastEventId: number) => {
+      const reader = changeStream(app, 'tablet', String(lastEventId)).body!.getReader();
+      closeStreams();
+      let text = '';
+      for (let part = await reader.read(); !part.done; part = await reader.read())
+        text += new TextDecoder().decode(part.value);
+      return { reload: text.includes('event: reload'), changes: text.split('event: change').length - 1 };
+    };
+    const from = house.store.record.head().seq;
+    for (let more = 0; more < MOST_MISSED; more++) house.done('read-cold', { piece: 'ARC-0309-1-A', reading: '2 C' });
+    const head = house.store.record.head().seq;
+    expect(head - from).to.be.at.least(MOST_MISSED);
+    expect(await first(head - MOST_MISSED)).to.deep.equal({ reload: false, changes: MOST_MISSED });
+    expect(await first(head - MOST_MISSED - 1)).to.deep.equal({ reload: true, changes: 0 });
+    // An id of another record, before a restore.
+    expect(await first(head + 9)).to.deep.equal({ reload: true, changes: 0 });
+  });
+  it('a device has a few lines at a time; those it leaves are free again', async () => {
+    const one = (who: string) => changeStream(app, who, null);
+    const lines = Array.from({ length: MOST_FOR_ONE }, () => one('tablet'));
+    expect(lines.map(({ status }) => status)).to.deep.equal(Array(MOST_FOR_ONE).fill(200));
+    expect(one('tablet').status).to.equal(429);
+    expect(one('another').status).to.equal(200);
+    await lines[0]!.body!.cancel();
+    expect(one('tablet').status).to.equal(200);
+    expect(one('tablet').status).to.equal(429);
+    closeStreams();
+    expect(one('tablet').status).to.equal(200);
+    closeStreams();
   });
 });

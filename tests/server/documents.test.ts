@@ -3,6 +3,8 @@ import type { App } from '../../src/lib/server/app.ts';
 import { pieceView } from '../../src/lib/server/views/piece.ts';
 import { EVENT_KINDS } from '../../src/lib/core/record/events.ts';
 import { documentState, endingDocuments, WARN_DAYS } from '../../src/lib/core/codes/documents.ts';
+import { verify } from '../../src/lib/server/store/verify.ts';
+import { troubleOf } from '../trouble.ts';
 import { openTestHouse, type TestHouse } from './house.ts';
 
 const DAY = 86_400_000;
@@ -153,5 +155,35 @@ describe('documents of the authority on file', () => {
     expect([ending(-60), ending(-3), ending(9)]).to.deep.equal([[], ['ending'], ['ended']]);
     house.done('withdraw-document', { id: document, reason: 'over' });
     expect(ending(9)).to.deep.equal([]);
+  });
+});
+
+describe('files that no entry names', () => {
+  let house: TestHouse;
+  beforeEach(() => (house = openTestHouse()));
+  afterEach(() => house.close());
+  const MB = 1024 * 1024;
+  /** A paper of some size whose bytes no other has. */
+  const put = (bytes: number, mark: number) => {
+    const content = new Uint8Array(bytes);
+    new DataView(content.buffer).setUint32(0, mark);
+    return house.store.files.put(content, 'application/pdf', house.clock.now()).hash;
+  };
+  const count = () => (house.store.db.prepare('SELECT count(*) AS n FROM files').get() as { n: number }).n;
+
+  it('are as many as fit, and go after a day; what an entry names stays, a document’s paper too', () => {
+    const { lot } = house.done('receive-lot', HALIBUT);
+    house.done('attach-evidence', { lot, type: 'chill-record', issuer: 'Boats', reference: 'a', file: put(9 * MB, 1) });
+    house.done('file-document', { ...VARIANCE, file: put(9 * MB, 2) });
+    for (let mark = 10; mark < 21; mark++) put(9 * MB, mark);
+    expect(troubleOf(() => put(9 * MB, 30)).code).to.equal('file.none-names-them');
+    expect(put(9 * MB, 15), 'one that is here already').to.be.a('string');
+    house.clock.moveTo(house.clock.now() + DAY + 1, true);
+    put(9 * MB, 31);
+    expect(count()).to.equal(3);
+    expect(verify(house.store, house.clock.now()).trouble).to.equal(null);
+    house.store.db.exec(`DELETE FROM files WHERE hash IN (SELECT json_extract(body, '$.file.hash') FROM events
+      WHERE kind = 'document.filed')`);
+    expect(verify(house.store, house.clock.now()).trouble).to.match(/the file of entry \d+ is gone/);
   });
 });

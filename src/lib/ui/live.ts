@@ -1,7 +1,4 @@
-export type LiveMessage =
-  | { kind: 'change'; data: { seq: number; subject: string } }
-  | { kind: 'hello'; data: { now: number; head: number } }
-  | { kind: 'lost' };
+import { openSource, type LiveMessage } from './live.source.ts';
 
 /** Follows the house's changes, through the tab-shared stream where the browser has shared workers. */
 export function followChanges(onMessage: (message: LiveMessage) => void): () => void {
@@ -19,9 +16,5 @@ export function followChanges(onMessage: (message: LiveMessage) => void): () => 
       worker.port.close();
     };
   }
-  const source = new EventSource('/api/v1/stream');
-  source.addEventListener('change', (event) => onMessage({ kind: 'change', data: JSON.parse(event.data) }));
-  source.addEventListener('hello', (event) => onMessage({ kind: 'hello', data: JSON.parse(event.data) }));
-  source.addEventListener('error', () => onMessage({ kind: 'lost' }));
-  return () => source.close();
+  return openSource(onMessage);
 }

@@ -1,10 +1,12 @@
 /// <reference lib="webworker" />
+import { openSource } from './live.source.ts';
+
 /** One stream a browser, shared by its tabs. */
 interface SharedScope {
   onconnect: ((event: MessageEvent) => void) | null;
 }
 const ports = new Set<MessagePort>();
-let source: EventSource | null = null;
+let isOpen = false;
 let last: unknown = null;
 
 function tell(message: unknown) {
@@ -13,11 +15,9 @@ function tell(message: unknown) {
 }
 
 function listen() {
-  if (source) return;
-  source = new EventSource('/api/v1/stream');
-  source.addEventListener('change', (event) => tell({ kind: 'change', data: JSON.parse(event.data) }));
-  source.addEventListener('hello', (event) => tell({ kind: 'hello', data: JSON.parse(event.data) }));
-  source.addEventListener('error', () => tell({ kind: 'lost' }));
+  if (isOpen) return;
+  isOpen = true;
+  openSource(tell);
 }
 
 (self as unknown as SharedScope).onconnect = (event) => {

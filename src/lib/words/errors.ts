@@ -143,6 +143,8 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
     Number(good) === 0
       ? `None of the rows can be taken in: ${seen} are broken. Nothing was written.`
       : `${seen} rows are broken, so none was taken in. Mend them, or ask for the ${Number(good) || 'other'} good ones alone.`,
+  'file.none-names-them': ({ max }) =>
+    `Files that no entry names lie here, ${number(Number(max) / 1024 / 1024)} MB of them at most. Attach them first, or wait a day until they are gone.`,
   'file.empty': () => 'The file is empty.',
   'file.too-large': ({ max }) => `The file is too large: at most ${number(Number(max) / 1024 / 1024)} MB.`,
   'file.type-refused': ({ seen }) =>
@@ -175,6 +177,7 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
     'That is the last person of the house: nobody could write anything down any more. Add another first.',
   'person.unknown': ({ seen }) => `Nobody here goes by ${seen}.`,
   'request.too-large': ({ max }) => `That is too large to take: at most ${number(max)} bytes.`,
+  'request.too-many-streams': ({ max }) => `One device follows the house on at most ${number(max)} lines at a time.`,
   'request.foreign-origin': () => 'That came from another site and was not taken.',
   'request.not-json': () => 'That cannot be read as JSON.',
   'request.not-a-form': () => 'That is no form, or it was cut short on the way. Nothing was written: send it again.',

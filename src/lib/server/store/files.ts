@@ -1,5 +1,6 @@
 import { fileTypeFromBuffer } from 'file-type';
 import { EmberError } from '../../core/errors.ts';
+import { DAY } from '../../core/measure/spans.ts';
 import { sha256, type Db } from './open.ts';
 
 /** Kinds of file a paper may be. The kind is read off the bytes; the name and the sender's word only have to agree. */
@@ -9,6 +10,9 @@ export const FILE_TYPES: Readonly<Record<string, readonly string[]>> = {
   'image/png': ['png']
 };
 export const FILE_BYTES = 10 * 1024 * 1024;
+/** How much may lie here that no entry names, and for how long. */
+export const UNNAMED_BYTES = 100 * 1024 * 1024;
+const UNNAMED_MS = DAY;
 
 export interface KeptFile {
   readonly hash: string;
@@ -63,18 +67,37 @@ export function openFiles(db: Db) {
   const put = db.prepare<[string, string, number, Uint8Array, number]>(
     'INSERT INTO files (hash, type, bytes, content, kept) VALUES (?, ?, ?, ?, ?) ON CONFLICT (hash) DO NOTHING'
   );
+  const all = db.prepare<[], { hash: string; bytes: number; kept: number }>('SELECT hash, bytes, kept FROM files');
   const get = db.prepare<[string], KeptFile>('SELECT hash, type, bytes FROM files WHERE hash = ?');
   const content = db.prepare<[string], { content: Buffer }>('SELECT content FROM files WHERE hash = ?');
   const drop = db.prepare<[string]>('DELETE FROM files WHERE hash = ?');
   const noted = db.prepare<[], { seq: number; body: string }>(
-    `SELECT seq, body FROM events WHERE kind = 'evidence.attached' ORDER BY seq`
+    `SELECT seq, body FROM events WHERE kind IN ('evidence.attached', 'document.filed') ORDER BY seq`
   );
+  /** The hashes that entries name. */
+  const hashOf = (body: string) => (JSON.parse(body) as { file?: { hash: string } | null }).file?.hash;
+  function unnamed() {
+    const known = new Set([...noted.iterate()].map(({ body }) => hashOf(body)));
+    return all.all().filter(({ hash }) => !known.has(hash));
+  }
   return {
     get: (hash: string): KeptFile | null => get.get(hash) ?? null,
     content: (hash: string): Buffer | null => content.get(hash)?.content ?? null,
-    /** Keeps a file whose type is known. `fresh` where it was not here before. */
+    /**
+     * Keeps a file whose type is known. `fresh` where it was not here before. What was kept for a day and no entry came to name
+     * goes then.
+     *
+     * @throws EmberError `file.none-names-them` where too much of that lies here already
+     */
     put(bytes: Uint8Array, type: string, at: number): { hash: string; fresh: boolean } {
       const hash = sha256(bytes);
+      if (get.get(hash)) return { hash, fresh: false };
+      const waiting = unnamed();
+      for (const each of waiting) if (at - each.kept > UNNAMED_MS) drop.run(each.hash);
+      const lying = waiting.filter(({ kept }) => at - kept <= UNNAMED_MS).reduce((sum, each) => sum + each.bytes, 0);
+      if (lying + bytes.length > UNNAMED_BYTES) {
+        throw new EmberError('file.none-names-them', { field: 'file', max: UNNAMED_BYTES });
+      }
       return { hash, fresh: put.run(hash, type, bytes.length, bytes, at).changes > 0 };
     },
     /** Takes back a file that no entry came to name. */
@@ -82,11 +105,11 @@ export function openFiles(db: Db) {
     /** The first paper whose bytes are gone or are not what its entry says; null when all hold. */
     check(): string | null {
       for (const { seq, body } of noted.iterate()) {
-        const { file } = JSON.parse(body) as { file?: { hash: string } | null };
-        if (!file) continue;
-        const kept = content.get(file.hash);
+        const hash = hashOf(body);
+        if (!hash) continue;
+        const kept = content.get(hash);
         if (!kept) return `the file of entry ${seq} is gone`;
-        if (sha256(kept.content) !== file.hash) return `the file of entry ${seq} is not what was kept`;
+        if (sha256(kept.content) !== hash) return `the file of entry ${seq} is not what was kept`;
       }
       return null;
     }

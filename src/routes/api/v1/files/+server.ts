@@ -19,6 +19,7 @@ export const POST: RequestHandler = async ({ request, locals }) => {
   } catch (error) {
     const trouble = storeTrouble(error);
     if (!(trouble instanceof EmberError)) throw error;
-    return problem(trouble.code.startsWith('store.') ? 503 : 422, trouble);
+    const isFull = trouble.code === 'file.none-names-them';
+    return problem(trouble.code.startsWith('store.') ? 503 : isFull ? 507 : 422, trouble);
   }
 };
