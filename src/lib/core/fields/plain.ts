@@ -21,3 +21,20 @@ export function plainText(text: string): string {
   for (let after = once(before); after !== before; after = once(before)) before = after;
   return before;
 }
+
+/** Letters of other scripts that look like Latin ones, and those they look like: the common ones of UTS #39, confusables. */
+const LOOKS = 'аaеeоoрpсcхxуyіiјjѕsһhԁdԛqԝwвbкkмmнhтtαaεeιiκkνvοoρpτtυuχxβbηhμmζz';
+const LOOKS_LIKE = new Map(Array.from({ length: LOOKS.length / 2 }, (_, at) => [LOOKS[2 * at]!, LOOKS[2 * at + 1]!]));
+
+/**
+ * Whether two names read the same to whoever sees them: in another case, in letters of double width, or with a letter of another
+ * script in the place of one that looks like it.
+ *
+ * @example
+ * isAlike('Tove', 'T\u043eve') // => true
+ */
+export function isAlike(one: string, other: string): boolean {
+  const seen = (name: string) =>
+    [...name.normalize('NFKC').trim().toLowerCase()].map((letter) => LOOKS_LIKE.get(letter) ?? letter).join('');
+  return seen(one) === seen(other);
+}

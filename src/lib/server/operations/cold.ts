@@ -8,6 +8,7 @@ import type { HouseState } from '../../core/record/house.ts';
 import { excursionsIn } from '../facts/excursions.ts';
 import { chunksOf, sensorNamed } from '../store/readings.ts';
 import { sha256 } from '../store/open.ts';
+import { isAlike } from '../../core/fields/plain.ts';
 import { draft, type Draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import {
@@ -76,9 +77,7 @@ export const setPlace = operation({
     if (!known && input.id !== '') throw new EmberError('place.unknown', { field: 'id', seen: input.id });
     if (!known && input.withdraw) throw new EmberError('place.unknown', { field: 'name', seen: input.name });
     // Nor that of one taken off the list: what lies there must not seem to lie in the one that takes its name.
-    const taken = Object.entries(house.placeNames).find(
-      ([id, name]) => id !== known?.id && name.toLowerCase() === input.name.toLowerCase()
-    );
+    const taken = Object.entries(house.placeNames).find(([id, name]) => id !== known?.id && isAlike(name, input.name));
     if (known && taken) throw new EmberError('place.name-taken', { field: 'name', seen: taken[1] });
     const { kind, setPoint, litres, watts, warnAbove, graceMinutes } = input;
     const own = {
@@ -117,7 +116,7 @@ export const setSensor = operation({
   }),
   subject: () => 'house',
   run({ house, now }, input) {
-    const bearer = Object.values(house.sensors).find(({ name }) => name.toLowerCase() === input.name.toLowerCase());
+    const bearer = Object.values(house.sensors).find(({ name }) => isAlike(name, input.name));
     const known = input.id === '' ? bearer : house.sensors[input.id];
     if (!known && input.id !== '') throw new EmberError('sensor.unknown', { field: 'id', seen: input.id });
     if (input.withdraw && !known) throw new EmberError('sensor.unknown', { field: 'name', seen: input.name });

@@ -106,7 +106,7 @@ function readRequest({ people }: Store, { operation, actor, seen, input, key }: 
 }
 
 /** The answer a key was given before: sent twice, it happens once; sent with something else, it is refused. Null for a new key. */
-function answeredBefore({ requests }: Store, { key, operation }: Request, read: ReadRequest): Answer | null {
+function answeredBefore({ requests }: Store, { key, operation, actor }: Request, read: ReadRequest): Answer | null {
   const before = requests.get(key);
   if (!before) return null;
   if (before.fingerprint === read.fingerprint) {
@@ -116,7 +116,8 @@ function answeredBefore({ requests }: Store, { key, operation }: Request, read: 
   return refuse(
     409,
     new EmberError('record.key-reused', {
-      first: { operation: before.operation, input: before.input },
+      // What somebody else sent under the same key is theirs.
+      first: { operation: before.operation, input: before.actor === (actor ?? '') ? before.input : null },
       second: { operation: operation.name, input: operation.isPrivate ? null : read.text }
     })
   );
@@ -191,7 +192,8 @@ function runOperation(
     fingerprint: read.fingerprint,
     input: operation.isPrivate ? null : read.text,
     result: JSON.stringify({ result: keptOf(operation, outcome.result), seq }),
-    at: recorded
+    at: recorded,
+    actor: actor ?? ''
   });
   return { answer: { ok: true, result: outcome.result, seq, repeated: false } satisfies Answer, written };
 }

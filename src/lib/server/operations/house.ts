@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { profileById, PROFILES } from '../../core/codes/profiles/index.ts';
 import { businessDay } from '../../core/measure/day.ts';
+import { isAlike } from '../../core/fields/plain.ts';
 import { draft } from '../store/record.ts';
 import { neededText, numeric, shortText, ticked } from '../../core/fields/field.ts';
 import { operation } from './operation.ts';
@@ -47,7 +48,7 @@ export const joinPerson = operation({
   input: z.object({ name: neededText(60) }),
   run({ store, now }, input) {
     const taken = store.people.list();
-    if (taken.some((person) => person.name?.toLowerCase() === input.name.toLowerCase())) {
+    if (taken.some((person) => person.name !== null && isAlike(person.name, input.name))) {
       throw new EmberError('form.value-unknown', { field: 'name', seen: input.name, taken: true });
     }
     const id = `p${taken.length + 1}`;

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { EVENT_KINDS, checkBody, type RecordEvent, patchNow } from '../../core/record/events.ts';
+import { checkMoved } from '../../core/record/moved.ts';
 import { checkPatch } from '../../core/record/patch.ts';
 import { effectiveEvents, refusalOf, unwarranted } from '../../core/record/amend.ts';
 import { foldLineages, judge, type Lineage } from '../../core/rules/verdict.ts';
@@ -180,6 +181,7 @@ export const amendEntry = operation({
       const refused = refusalOf(tried, standing);
       if (refused === 'never') throw new EmberError('record.exception-refused', { field: 'seq', seen: entry.kind });
       if (refused) throw new EmberError('record.needs-second-person', { field: 'seq', seen: entry.kind });
+      if (moved !== null) checkMoved(effectiveEvents(standing), entry.seq);
       stands ||= unwarranted(standing).includes(tried.seq);
       body.widens = widened(context, tried);
       return draft('entry.amended', entry.subject, context.now, body);

@@ -56,13 +56,15 @@ export interface SavedRequest {
   readonly input: string | null;
   readonly result: string;
   readonly at: number;
+  /** Empty for what was asked before that was noted, and by nobody. */
+  readonly actor: string;
 }
 
 function openRequests(db: Db) {
   const get = db.prepare<[string], SavedRequest>('SELECT * FROM requests WHERE key = ?');
   const put = db.prepare<SavedRequest>(
-    `INSERT INTO requests (key, operation, fingerprint, input, result, at)
-     VALUES (@key, @operation, @fingerprint, @input, @result, @at)`
+    `INSERT INTO requests (key, operation, fingerprint, input, result, at, actor)
+     VALUES (@key, @operation, @fingerprint, @input, @result, @at, @actor)`
   );
   return {
     get: (key: string): SavedRequest | null => get.get(key) ?? null,

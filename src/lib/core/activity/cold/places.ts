@@ -1,4 +1,5 @@
 import type { RecordEvent } from '../../record/events.ts';
+import { isAlike } from '../../fields/plain.ts';
 import type { Place } from './fold.ts';
 
 /**
@@ -100,7 +101,8 @@ export function listedAs(
   called: string
 ): Place | undefined {
   const wanted = called.trim().toLowerCase();
-  return Object.values(house.places).find(({ name }) => name.toLowerCase() === wanted);
+  const all = Object.values(house.places);
+  return all.find(({ name }) => name.toLowerCase() === wanted) ?? all.find(({ name }) => isAlike(name, wanted));
 }
 
 /** A body, or what amends one, with what it says of a place put otherwise. Bodies without a place are handed back as they are. */

@@ -10,7 +10,9 @@ import type { RequestHandler } from './$types';
 /** What the scale shows, as it changes: server-sent events. */
 export const GET: RequestHandler = ({ locals, getClientAddress }) => {
   const { scale } = theApp();
-  return eventStream(`scale:${locals.tablet ?? getClientAddress()}`, (send) => scale.follow((state) => send('scale', state)));
+  return eventStream(`scale:${locals.tablet ?? getClientAddress()}`, (send) =>
+    scale.follow((state) => send('scale', state))
+  );
 };
 
 const asked = z.object({
