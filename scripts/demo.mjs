@@ -10,8 +10,9 @@ await ensureInstalled();
 await ensureBuilt();
 if (process.argv.includes('--fresh')) {
   say(`making the demo house anew in ${process.env.EMBER_TIDE_DATA}`);
-  for (const ending of ['', '-wal', '-shm'])
+  for (const ending of ['', '-wal', '-shm', '-head'])
     rmSync(join(process.env.EMBER_TIDE_DATA, `ember-tide.db${ending}`), { force: true });
+  rmSync(process.env.EMBER_TIDE_SEAL ?? `${process.env.EMBER_TIDE_DATA}.seal`, { force: true });
 }
 // The simulated devices run beside it; where they cannot, or run already, the demo goes on without.
 const devices = spawn(process.execPath, ['--import', 'tsx', 'devices/index.ts'], {

@@ -5,7 +5,7 @@
 import { droppedBy, restore } from '../src/lib/server/store/backup.ts';
 import { openStore } from '../src/lib/server/store/store.ts';
 import { ledgerTeller } from '../src/lib/server/views/ledger.ts';
-import { databaseFile, stamp } from './paths.ts';
+import { databaseFile, seal, stamp } from './paths.ts';
 import { told } from './told.ts';
 
 /** Lines of a list that a person still reads. */
@@ -46,6 +46,6 @@ await told(async () => {
     return;
   }
   const aside = `${databaseFile}.before-${stamp()}`;
-  const head = await restore(from, databaseFile, aside, Date.now());
+  const head = await restore(from, databaseFile, aside, Date.now(), seal);
   console.log(`Restored. The record ends with entry ${head.seq}, ${head.hash}. What stood there is kept as ${aside}.`);
 });

@@ -2,17 +2,18 @@
  * `npm run verify [-- seq hash]`: checks the chain, the signed heads, the packed readings and the projections, on a copy in
  * memory: the house may go on meanwhile. Without a head it is held against the note that stands beside the record.
  */
+import { existsSync } from 'node:fs';
 import { readHead } from '../src/lib/server/store/head-note.ts';
 import { openStore } from '../src/lib/server/store/store.ts';
 import { verify } from '../src/lib/server/store/verify.ts';
-import { databaseFile, ownRecord } from './paths.ts';
+import { databaseFile, ownRecord, seal } from './paths.ts';
 import { told } from './told.ts';
 
 const [seq, hash] = process.argv.slice(2);
 await told(() => {
   // Noted before the copy is taken: what is written in between may only make the copy longer.
   const noted = seq && hash ? { seq: Number(seq), hash } : (readHead(databaseFile) ?? undefined);
-  const store = openStore(ownRecord(), { inMemory: true });
+  const store = openStore(ownRecord(), { inMemory: true, seal: existsSync(seal) ? seal : undefined });
   const result = verify(store, Date.now(), noted);
   store.close();
   console.log(

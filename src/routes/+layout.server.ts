@@ -38,6 +38,7 @@ export const load = (({ locals, depends }) => {
     behind: executor.clockBehindSeconds(),
     ahead: executor.clockAheadSeconds(),
     head: head.seq,
+    headHash: head.hash,
     /** One key for each form of this page as it was served: the same form sent twice happens once. */
     formKey: randomUUID()
   };

@@ -18,6 +18,9 @@
   if (browser) speaksAs(() => ({ locale: data.locale, zone: data.house.zone, units: data.house.units }));
   /** How long a page waits for more readings before it is made anew, ms. */
   const READINGS_MS = 1500;
+  // svelte-ignore state_referenced_locally
+  /** A share of it that each page has for itself, so that not all ask at once: from a key no other page has. */
+  const turn = parseInt(data.formKey.slice(0, 4), 16) / 0x10000;
   let lost = $state(false);
   let panel = $state<'find' | 'keys' | null>(null);
 
@@ -47,7 +50,7 @@
       // Readings come by themselves, from many sensors at once: a page follows them a few seconds behind, each tablet in its turn.
       if (isReading && pending !== undefined) return;
       clearTimeout(pending);
-      pending = setTimeout(refresh, isReading ? READINGS_MS * (1 + Math.random()) : 120);
+      pending = setTimeout(refresh, isReading ? READINGS_MS * (1 + turn) : 120);
     });
     document.documentElement.dataset.ready = 'yes';
     return () => {
@@ -147,6 +150,7 @@
     <main id="main" tabindex="-1" aria-busy={navigating.to !== null}>{@render children()}</main>
     <footer class="soft">
       {t.guidanceForTrainedStaff}
+      {#if data.head > 0}<span class="stand">{t.ledgerStandsAt(data.head, data.headHash.slice(0, 16))}</span>{/if}
     </footer>
   </div>
 </div>

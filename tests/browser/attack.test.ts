@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { attacks, troubleWith } from '../attack/fuzz.ts';
 import { demoHouse } from './harness.ts';
 
 /** What nobody in a kitchen sends: half an escape, names that every object has, a byte of nothing, far too much. */
@@ -134,6 +135,23 @@ describe('what nobody in a kitchen sends', () => {
     expect(faults).to.deep.equal([]);
   });
 
+  it('a few hundred requests made from what each operation takes: none is a fault, hangs, or is half done; each refusal names its field', async () => {
+    const seed = Math.random();
+    const { paths } = (await (await fetch(`${house.url}/api/v1/openapi.json`)).json()) as {
+      paths: Record<string, object>;
+    };
+    const queries = Object.entries(paths)
+      .filter(([path, methods]) => 'get' in methods && !/stream|scale/.test(path))
+      .map(([path]) => path.replace(/^\/api\/v1/, ''));
+    const stream = attacks(seed, queries);
+    const troubles: string[] = [];
+    for (let sent = 0; sent < 400; sent++) {
+      const found = await troubleWith(house.url, stream.next().value);
+      if (found) troubles.push(found);
+    }
+    expect(troubles, `seed ${seed}`).to.deep.equal([]);
+    expect(house.log()).to.not.match(/^\s+at /m);
+  });
   it('no page and no answer says by what a logger’s key is known', async () => {
     const record = await (await fetch(`${house.url}/ledger/export?format=jsonl`)).text();
     const [, hash] = /keyHash[^0-9a-f]+([0-9a-f]{64})/.exec(record)!;

@@ -15,6 +15,11 @@ export interface RunningHouse {
   close(): Promise<void>;
 }
 
+/** Takes away the folder of a house, and the seal beside it. */
+export const clear = (data: string): void => {
+  for (const each of [data, `${data}.seal`]) rmSync(each, { recursive: true, force: true });
+};
+
 /** Starts the built app on a free port of the loopback, with data of its own. */
 export async function openHouse(env: Record<string, string> = {}): Promise<RunningHouse> {
   const own = env.EMBER_TIDE_DATA === undefined;
@@ -45,7 +50,7 @@ export async function openHouse(env: Record<string, string> = {}): Promise<Runni
         child.kill('SIGTERM');
         await gone;
       }
-      if (own) rmSync(data, { recursive: true, force: true });
+      if (own) clear(data);
     }
   };
 }
@@ -57,7 +62,7 @@ export const DEMO_EVENING = '2026-03-13T20:10:00Z';
 let seeded: Promise<string> | undefined;
 async function seedOnce(): Promise<string> {
   const data = mkdtempSync(join(tmpdir(), 'ember-tide-demo-'));
-  process.once('exit', () => rmSync(data, { recursive: true, force: true }));
+  process.once('exit', () => clear(data));
   const house = await openHouse({
     EMBER_TIDE_MODE: 'demo',
     EMBER_TIDE_FROZEN_AT: DEMO_EVENING,
@@ -82,7 +87,7 @@ export async function openDemo(env: Record<string, string> = {}): Promise<Runnin
     ...house,
     async close() {
       await house.close();
-      rmSync(data, { recursive: true, force: true });
+      clear(data);
     }
   };
 }
@@ -135,7 +140,7 @@ export async function visit(page: Page, url: string): Promise<void> {
 }
 
 /** The demo house for a suite: started before its tests, ended with every page after them. */
-export function demoHouse(): { readonly url: string } {
+export function demoHouse(): { readonly url: string; log(): string } {
   let open: RunningHouse;
   before(async () => {
     open = await openDemo();
@@ -147,6 +152,7 @@ export function demoHouse(): { readonly url: string } {
   return {
     get url() {
       return open.url;
-    }
+    },
+    log: () => open.log()
   };
 }

@@ -1,11 +1,11 @@
 import { expect } from 'chai';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { DATABASE_FILE } from '../../src/lib/server/store/open.ts';
 import { PLACES } from '../../src/lib/ui/places.ts';
-import { closePages, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
+import { clear, closePages, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
 import { watch } from './watch.ts';
 
 const FIXTURE = join(import.meta.dirname, '../fixtures/house-2026-11.db.gz');
@@ -21,7 +21,7 @@ describe('a ledger made by an earlier version, in a browser', () => {
   after(async () => {
     await closePages();
     await house.close();
-    rmSync(data, { recursive: true, force: true });
+    clear(data);
   });
 
   it('opens on every screen, and every piece and lot of it has its page', async () => {

@@ -3,7 +3,9 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, readdirSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { closePages, openDemo, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
+import { clear, closePages, openDemo, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
+import { seededChance } from '../../src/lib/core/random.ts';
+import { WAYS } from '../attack/kills.ts';
 import { send, watch } from './watch.ts';
 
 interface Health {
@@ -105,9 +107,31 @@ describe('a house that is killed, opened twice, cut or lost', () => {
     expect((await health(house)).seq).to.equal((await health(demo)).seq);
     await house.close();
     await demo.close();
-    rmSync(data, { recursive: true, force: true });
+    clear(data);
   });
 
+  it('killed while a file comes in, while it is restored, while an older record is brought up: all that was answered is there', async function () {
+    this.timeout(180_000);
+    const data = mkdtempSync(join(tmpdir(), 'ember-tide-kills-'));
+    const folder = join(data, 'house');
+    const seed = Math.random();
+    const chance = seededChance(seed);
+    try {
+      await (
+        await openHouse({
+          EMBER_TIDE_MODE: 'demo',
+          EMBER_TIDE_FROZEN_AT: '2026-03-13T20:10:00Z',
+          EMBER_TIDE_DATA: folder
+        })
+      ).close();
+      const target = { folder, acknowledged: new Set<number>() };
+      for (const way of ['importing', 'restoring', 'migrating']) {
+        expect(await WAYS[way]!(target, chance, 1), `${way}, seed ${seed}`).to.equal(null);
+      }
+    } finally {
+      rmSync(data, { recursive: true, force: true });
+    }
+  });
   it('a record that is gone, damaged or somewhere else is said in a sentence, and nothing is made in its place', async () => {
     const demo = await openDemo();
     await demo.process.kill('SIGTERM');

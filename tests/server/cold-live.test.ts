@@ -159,6 +159,20 @@ describe('a logger that sends', () => {
     expect(answer).to.include({ taken: 1, clockOffsetSeconds: 3 * 3600 });
     expect(house.store.readings.span('drawer-air').first).to.equal(NOON - 0.5 * HOUR);
   });
+  it('what was warm once is so for good, however long the piece lies there, and whenever it is asked', () => {
+    const { house, send, at } = open();
+    const piece = String(house.done('receive-lot', HALIBUT).piece);
+    house.done('move-piece', { piece, place: 'Drawer', at: at(0) });
+    send('Drawer air', 0, 30, (hours) => (hours > 2 && hours < 9 ? 21 : 2));
+    const judged = () => JSON.stringify(house.store.projections.piece(piece).windows);
+    const then = judged();
+    for (const days of [34, 36, 70, 400]) {
+      const when = NOON + days * 24 * HOUR;
+      expect(verify(house.store, when).trouble, `asked after ${days} days`).to.equal(null);
+      house.store.projections.rebuild(when);
+      expect(judged(), `judged anew after ${days} days`).to.equal(then);
+    }
+  });
   it('what it sent is sealed into the chain by the day, and verifies', () => {
     const { house, send } = open();
     send('Chest air', 0, 30, -25);

@@ -86,7 +86,10 @@ export function charHouse(): { readonly house: TestHouse; readonly piece: string
 /** A folder that goes away after the test. */
 export function scratch(): { path: string; clear: () => void } {
   const path = mkdtempSync(join(tmpdir(), 'ember-tide-test-'));
-  return { path, clear: () => rmSync(path, { recursive: true, force: true }) };
+  return {
+    path,
+    clear: () => [path, `${path}.seal`].forEach((each) => rmSync(each, { recursive: true, force: true }))
+  };
 }
 
 export { CHAR, FEED };

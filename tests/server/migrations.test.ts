@@ -11,9 +11,11 @@ import { NOON, openTestHouse, scratch } from './house.ts';
 
 const MIGRATIONS = join(import.meta.dirname, '../../src/lib/server/store/migrations');
 const NAMES = readdirSync(MIGRATIONS).sort();
-/** What a version has no table for yet, and so cannot hold: papers before the second, chunks of readings before the fourth. */
+/** What a version has no table for yet, and so cannot hold: papers before the second, chunks of
+ * readings before the fourth, what signings vouch for names with before the ninth. */
 const HOLDS_PAPERS = 2;
 const HOLDS_READINGS = 4;
+const HOLDS_SALTS = 9;
 
 describe('a record of every earlier version', () => {
   let folder: ReturnType<typeof scratch>;
@@ -42,10 +44,13 @@ describe('a record of every earlier version', () => {
       ).seq;
     const ends = [
       ...(version < HOLDS_PAPERS ? [first('evidence.attached', `body LIKE '%"hash"%'`)] : []),
-      ...(version < HOLDS_READINGS ? [first('readings.stored')] : [])
+      ...(version < HOLDS_READINGS ? [first('readings.stored')] : []),
+      ...(version < HOLDS_SALTS ? [first('day.signed')] : [])
     ];
     db.prepare('INSERT INTO events SELECT * FROM demo.events WHERE seq < ?').run(Math.min(1e9, ...ends));
-    db.exec('INSERT INTO people SELECT * FROM demo.people');
+    db.exec('INSERT INTO people (id, name, joined, forgotten) SELECT id, name, joined, forgotten FROM demo.people');
+    if (version >= HOLDS_SALTS)
+      db.exec('UPDATE people SET salt = (SELECT salt FROM demo.people AS own WHERE own.id = people.id)');
     if (version >= HOLDS_PAPERS) db.exec('INSERT INTO files SELECT * FROM demo.files');
     if (version >= HOLDS_READINGS) {
       db.exec(`INSERT INTO reading_chunks SELECT * FROM demo.reading_chunks;

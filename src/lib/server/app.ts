@@ -43,7 +43,7 @@ const isCode = (error: unknown, code: ErrorCode): boolean => error instanceof Em
  *
  * @throws EmberError `store.in-use`, `store.gone`, `store.no-folder`, `store.damaged`, `store.newer`, `store.read-only`
  */
-function openFolder({ dataFolder, mode, readOnly, maxPages }: Config): Kept {
+function openFolder({ dataFolder, mode, readOnly, maxPages, seal }: Config): Kept {
   const file = join(dataFolder, DATABASE_FILE);
   const forReading = (): Kept => ({
     store: openStore(file, { readonly: true }),
@@ -55,8 +55,8 @@ function openFolder({ dataFolder, mode, readOnly, maxPages }: Config): Kept {
   let unlock: (() => void) | null = null;
   try {
     unlock = lockFolder(dataFolder);
-    settleFolder(dataFolder);
-    const store = openStore(file, { maxPages });
+    settleFolder(dataFolder, seal);
+    const store = openStore(file, { maxPages, seal });
     if (store.noted.loss()?.found.seq === 0) {
       store.close();
       throw new EmberError('store.gone', { seen: file });

@@ -1,8 +1,13 @@
+import { join } from 'node:path';
+import { DATABASE_FILE } from './store/open.ts';
+import { sealFileOf } from './store/seal.ts';
 import { deviceAddress } from './devices/scale.ts';
 
 /** What the outside may set. Read once, at the start. */
 export interface Config {
   readonly dataFolder: string;
+  /** Where the house's seal lies: beside its folder, where nobody says otherwise. */
+  readonly seal: string;
   /** 'demo' seeds an empty record and lets its clock be moved; 'test' only lets the clock be moved. */
   readonly mode: 'production' | 'demo' | 'test';
   readonly frozenAt: number | null;
@@ -23,8 +28,10 @@ export function readConfig(env: Record<string, string | undefined>): Config {
   const mode = env.EMBER_TIDE_MODE === 'demo' || env.EMBER_TIDE_MODE === 'test' ? env.EMBER_TIDE_MODE : 'production';
   const movable = mode !== 'production';
   const demo = mode === 'demo';
+  const dataFolder = env.EMBER_TIDE_DATA ?? 'data/house';
   return {
-    dataFolder: env.EMBER_TIDE_DATA ?? 'data/house',
+    dataFolder,
+    seal: env.EMBER_TIDE_SEAL ?? sealFileOf(join(dataFolder, DATABASE_FILE)),
     mode,
     frozenAt: movable && env.EMBER_TIDE_FROZEN_AT ? Date.parse(env.EMBER_TIDE_FROZEN_AT) : null,
     readOnly: env.EMBER_TIDE_READONLY === '1',

@@ -13,6 +13,7 @@ export const GET: RequestHandler = () => {
     seq: store.record.head().seq,
     readOnly,
     entriesLost: loss ? loss.noted.seq - loss.found.seq : 0,
+    sealed: store.seal !== null,
     headNoted: !store.noted.isBehind(),
     clockBehindSeconds: executor.clockBehindSeconds(),
     clockAheadSeconds

@@ -123,7 +123,11 @@ export function rateStretches(series: Series, climate: Species['climate'], gapMs
       first = after;
       continue;
     }
-    if (start - from >= BUCKET_MS || Math.abs(after - first) > BUCKET_SHARE * first) {
+    // By the clock, not from where the log begins: the same hours make the same figures in a longer log.
+    if (
+      Math.floor(start / BUCKET_MS) !== Math.floor(from / BUCKET_MS) ||
+      Math.abs(after - first) > BUCKET_SHARE * first
+    ) {
       close();
       from = start;
       first = before;
@@ -204,8 +208,12 @@ export interface RunLog {
 
 /** Where logs are asked for. The record answers in the house, a table in tests. */
 export interface LogBook {
-  /** The air of a place in the last weeks, by its name; null where no sensor ever spoke of it. */
-  place(name: string): PlaceLog | null;
+  /**
+   * The air of a place in the last weeks, by its name; null where no sensor spoke of it in them.
+   *
+   * @param since as far back as this at least, ms
+   */
+  place(name: string, since?: number): PlaceLog | null;
   /** What was read of a place, and of a probe in a core, in a span of time; null for nothing. ms */
   run(place: string, coreSensor: string, from: number, to: number): RunLog | null;
 }

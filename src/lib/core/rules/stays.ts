@@ -45,7 +45,7 @@ export function loggedStays(chain: readonly PieceState[], logs: LogBook, at: num
   for (const stay of staysOf(chain)) {
     const to = stay.to ?? Infinity;
     if (Math.min(to, at) <= stay.from) continue;
-    const log = logs.place(stay.place);
+    const log = logs.place(stay.place, stay.from);
     if (log && log.series.length > 0) out.push({ stay, from: stay.from, to, log });
   }
   return out;

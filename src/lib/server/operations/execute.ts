@@ -89,6 +89,10 @@ function readRequest({ people }: Store, { operation, actor, seen, input, key }: 
     return refuse(422, new EmberError('person.unknown', { field: 'actor', seen: actor }));
   }
   if (key.length > KEY_LETTERS) return refuse(400, new EmberError('request.key-too-long', { max: KEY_LETTERS }));
+  // A list, a figure or nothing has no fields that could be named.
+  if (typeof input !== 'object' || input === null || Array.isArray(input)) {
+    return refuse(400, new EmberError('request.not-json', {}));
+  }
   const stranger = strangerIn(input);
   if (stranger) return refuse(422, stranger);
   let text: string;

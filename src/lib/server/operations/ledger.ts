@@ -204,8 +204,11 @@ export const signDay = operation({
   run({ store, house, now }, input) {
     const { seq, hash } = store.record.head();
     const day = businessDay(now, house);
+    const seal = store.seal?.word(day, { seq, hash }) ?? null;
+    const people = store.people.vouched();
+    const body = { day, headSeq: seq, headHash: hash, note: input.note, seal, people };
     return {
-      events: [draft('day.signed', `day:${day}`, now, { day, headSeq: seq, headHash: hash, note: input.note })],
+      events: [draft('day.signed', `day:${day}`, now, body)],
       result: { day, seq, hash }
     };
   }

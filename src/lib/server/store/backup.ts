@@ -3,6 +3,7 @@ import { dirname } from 'node:path';
 import { EmberError } from '../../core/errors.ts';
 import { carryOut, finishRestore } from './folder.ts';
 import { HEAD_ENDING } from './head-note.ts';
+import { sealFileOf } from './seal.ts';
 import { lockFolder } from './lock.ts';
 import { draft, type Head } from './record.ts';
 import { openStore, type Store } from './store.ts';
@@ -81,18 +82,25 @@ async function freshCopy(from: string, fresh: string, at: number): Promise<Head>
  * @param from the copy
  * @param to where the record lives
  * @param setAside name for what is there now
+ * @param seal where the house's seal lies
  * @returns the head of the restored record
  * @throws EmberError `store.in-use` where somebody has the record open; `record.not-found`, `record.body-invalid` for the copy
  */
-export async function restore(from: string, to: string, setAside: string, at: number): Promise<Head> {
+export async function restore(
+  from: string,
+  to: string,
+  setAside: string,
+  at: number,
+  seal = sealFileOf(to)
+): Promise<Head> {
   if (!existsSync(from)) throw new EmberError('record.not-found', { field: 'file', seen: from });
   const unlock = lockFolder(dirname(to));
   try {
-    finishRestore(to);
+    finishRestore(to, seal);
     const fresh = `${to}.restoring`;
     rmSync(fresh, { force: true });
     const head = await freshCopy(from, fresh, at);
-    carryOut(to, { fresh, setAside, head: { seq: head.seq, hash: head.hash } });
+    carryOut(to, { fresh, setAside, head: { seq: head.seq, hash: head.hash } }, seal);
     return head;
   } finally {
     unlock();

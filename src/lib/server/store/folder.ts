@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { writeDurably } from './durable.ts';
 import { HEAD_ENDING, readHead, renoteHead } from './head-note.ts';
+import { sealFileOf, tellSealAnew } from './seal.ts';
 import { DATABASE_FILE } from './open.ts';
 
 /** What a restore is about to do, written down before it does it: whoever finds it finishes the work. */
@@ -21,13 +22,13 @@ const planFileOf = (database: string): string => join(dirname(database), PLAN_FI
  * Sets the record aside and puts the verified copy in its place. Each step may be the last before a power cut: done again
  * from the plan, it comes to the same.
  */
-export function carryOut(database: string, plan: RestorePlan): void {
+export function carryOut(database: string, plan: RestorePlan, seal = sealFileOf(database)): void {
   writeDurably(planFileOf(database), JSON.stringify(plan));
-  finishRestore(database);
+  finishRestore(database, seal);
 }
 
 /** Finishes a restore that was stopped between its renames. Hands back whether there was one. */
-export function finishRestore(database: string): boolean {
+export function finishRestore(database: string, seal = sealFileOf(database)): boolean {
   const file = planFileOf(database);
   if (!existsSync(file)) return false;
   const { fresh, setAside, head } = restoreSchema.parse(JSON.parse(readFileSync(file, 'utf8')));
@@ -39,6 +40,7 @@ export function finishRestore(database: string): boolean {
     renameSync(fresh, database);
   }
   renoteHead(database, head);
+  tellSealAnew(seal, head);
   rmSync(file, { force: true });
   return true;
 }
@@ -51,9 +53,9 @@ const LEFTOVER = /^ember-tide.*\.(restoring|partial)(-wal|-shm|-journal|-head)?$
  *
  * @throws EmberError `store.gone` where a record was here and is not: an empty one is never put in its place
  */
-export function settleFolder(folder: string): void {
+export function settleFolder(folder: string, seal?: string): void {
   const database = join(folder, DATABASE_FILE);
-  finishRestore(database);
+  finishRestore(database, seal);
   const missing = !existsSync(database) || statSync(database).size === 0;
   if (missing && readHead(database)) throw new EmberError('store.gone', { seen: database });
   for (const within of [folder, join(folder, 'backups')]) {

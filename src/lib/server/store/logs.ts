@@ -11,8 +11,9 @@ import { profileById } from '../../core/codes/profiles/index.ts';
 import type { RecordStore } from './record.ts';
 import type { Readings } from './readings.ts';
 
-/** How far back the air of a place is kept ready for what lies in it: longer than any fish keeps unfrozen. */
+/** How far back the air of a place is kept ready: longer than any fish keeps unfrozen. What lay there earlier asks for more. */
 export const READY_MS = 35 * DAY;
+const BEFORE_MS = DAY;
 
 interface Asked {
   readonly at: number;
@@ -123,9 +124,8 @@ function logReader(record: RecordStore, readings: Readings, houseNow: () => Hous
       })
     );
 
-  function makePlace(place: string, asked: Asked): PlaceLog | null {
+  function makePlace(place: string, from: number, asked: Asked): PlaceLog | null {
     const house = houseNow();
-    const from = asked.at - READY_MS;
     const air = airBetween(place, from, asked.at, house, asked);
     const hand = handBetween(place, from, asked.at, asked);
     if (air.length + hand.length === 0) return null;
@@ -185,7 +185,14 @@ export function openLogs(record: RecordStore, readings: Readings, houseNow: () =
       if (!book.has(key)) book.set(key, make());
       return book.get(key)!;
     };
-    const place = (name: string) => kept(places, name, () => makePlace(name, asked));
+    const ready = asked.at - READY_MS;
+    // What was once warm stays so: a piece that has lain there for longer is told of all of it, in steps that others share. With
+    // what was read just before it came: a log that began later would begin otherwise.
+    const place = (name: string, since = asked.at) => {
+      const wanted = since - BEFORE_MS;
+      const from = wanted >= ready ? ready : Math.floor(wanted / READY_MS) * READY_MS;
+      return kept(places, `${name}|${from}`, () => makePlace(name, from, asked));
+    };
     return {
       place,
       run: (name, core, from, to) =>

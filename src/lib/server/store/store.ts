@@ -1,7 +1,9 @@
+import { randomBytes } from 'node:crypto';
 import { openFiles } from './files.ts';
-import { openDatabase, type Db, type OpenOptions } from './open.ts';
+import { openDatabase, sha256, type Db, type OpenOptions } from './open.ts';
 import { openNotedHead, type NotedHead } from './noted-head.ts';
 import { openProjections, type Projections } from './projections.ts';
+import { sealOrNone, type Seal } from './seal.ts';
 import { openReadings } from './readings.ts';
 import { openRecord, type RecordStore } from './record.ts';
 import { openUnfinished } from './unfinished.ts';
@@ -22,6 +24,8 @@ export interface Store {
   readonly requests: ReturnType<typeof openRequests>;
   readonly files: ReturnType<typeof openFiles>;
   readonly noted: NotedHead;
+  /** Null where none is kept: in memory, for reading, and for tools. */
+  readonly seal: Seal | null;
   readonly unfinished: ReturnType<typeof openUnfinished>;
   /**
    * Does all of a piece of work or none of it, alone. Once it is on the disk, the newest entry is noted beside the record.
@@ -31,9 +35,21 @@ export interface Store {
   close(): void;
 }
 
+/** What a signing says of a name: nobody finds the name from it without the salt, which goes with the name. */
+const vouchFor = (salt: string, name: string): string => sha256(`${salt} ${name}`);
+const newSalt = (): string => randomBytes(16).toString('hex');
+
 function openPeople(db: Db) {
+  const hasSalt = db.prepare(`SELECT 1 FROM pragma_table_info('people') WHERE name = 'salt'`).get() !== undefined;
+  const salt = hasSalt ? 'salt' : 'NULL AS salt';
   const put = db.prepare<[string, string, number]>('INSERT INTO people (id, name, joined) VALUES (?, ?, ?)');
-  const forget = db.prepare<[number, string]>('UPDATE people SET name = NULL, forgotten = ? WHERE id = ?');
+  const forget = db.prepare<[number, string]>(
+    `UPDATE people SET name = NULL, ${hasSalt ? 'salt = NULL, ' : ''}forgotten = ? WHERE id = ?`
+  );
+  const salted = db.prepare<[], { id: string; name: string; salt: string | null }>(
+    `SELECT id, name, ${salt} FROM people WHERE name IS NOT NULL ORDER BY joined, id`
+  );
+  const putSalt = hasSalt ? db.prepare<[string, string]>('UPDATE people SET salt = ? WHERE id = ?') : null;
   // A name could be guessed back from the fingerprint of the request that brought it.
   const blur = db.prepare(`UPDATE requests SET fingerprint = '' WHERE operation = 'join-person'`);
   const all = db.prepare<[], Person>('SELECT id, name FROM people ORDER BY joined, id');
@@ -45,7 +61,22 @@ function openPeople(db: Db) {
       blur.run();
     },
     list: () => all.all(),
-    get: (id: string): Person | null => one.get(id) ?? null
+    get: (id: string): Person | null => one.get(id) ?? null,
+    /** What a signing is to say of each name. Call inside its transaction: who has no salt yet gets one. */
+    vouched: (): Record<string, string> =>
+      Object.fromEntries(
+        salted.all().map(({ id, name, salt: known }) => {
+          const own = known ?? newSalt();
+          if (known === null) putSalt?.run(own, id);
+          return [id, vouchFor(own, name)];
+        })
+      ),
+    /** The first person whose name is not the one that was vouched for; null while all are. */
+    swapped: (signed: Readonly<Record<string, string>>): string | null =>
+      salted
+        .all()
+        .find(({ id, name, salt: own }) => signed[id] !== undefined && signed[id] !== vouchFor(own ?? '', name))?.id ??
+      null
   };
 }
 
@@ -90,11 +121,13 @@ export function openStore(file: string, options: OpenOptions = {}): Store {
   const readings = openReadings(db);
   const projections = openProjections(db, record, readings);
   if (!options.readonly) bringUpToDate(db, record, projections);
-  const noted = openNotedHead(db, record, options.readonly ?? false);
+  const seal = options.seal === undefined || options.readonly ? null : sealOrNone(options.seal);
+  const noted = openNotedHead(db, record, seal, options.readonly ?? false);
   noted.keepUp();
   return {
     db,
     noted,
+    seal,
     unfinished: openUnfinished(db),
     transact<Result>(work: () => Result): Result {
       const result = db.transaction(work).immediate();

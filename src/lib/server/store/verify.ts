@@ -1,5 +1,7 @@
 import { canonicalEnvelope } from '../../core/record/canonical.ts';
+import { fallenGuard } from './guards.ts';
 import { sha256 } from './open.ts';
+import type { Seal } from './seal.ts';
 import type { Store } from './store.ts';
 
 export interface VerifyResult {
@@ -8,6 +10,22 @@ export interface VerifyResult {
   readonly head: { seq: number; hash: string };
   /** The first row that does not hold, in words. */
   readonly trouble: string | null;
+}
+
+/** What a signing, or a backup, notes of the ledger. */
+interface Noting {
+  readonly day: string;
+  readonly headSeq: number;
+  readonly headHash: string;
+  readonly seal?: string | null;
+  readonly people?: Readonly<Record<string, string>>;
+}
+
+/** A signing that does not bear the seal it has to bear, in words; null for one that does, or that was made before there was one. */
+function brokenSeal(seal: Seal, at: number, { day, headSeq, headHash, seal: word }: Noting): string | null {
+  if (seal.since() === 0 || at < seal.since()) return null;
+  const head = { seq: headSeq, hash: headHash };
+  return seal.holds(word ?? null, day, head) ? null : `the signing in entry ${at} does not bear the house’s seal`;
 }
 
 /**
@@ -20,6 +38,7 @@ export function verify(store: Store, at: number, atLeast?: { seq: number; hash: 
   let seq = 0;
   const hashes = new Map<number, string>();
   const noted: { seq: number; hash: string; where: number }[] = [];
+  let signed: Readonly<Record<string, string>> = {};
   const stop = (trouble: string): VerifyResult => ({ ok: false, events: seq, head: { seq, hash: prev }, trouble });
   for (const row of store.record.iterate()) {
     if (row.seq !== seq + 1) return stop(`entry ${seq + 1} is missing (next is ${row.seq})`);
@@ -27,8 +46,13 @@ export function verify(store: Store, at: number, atLeast?: { seq: number; hash: 
     if (sha256(canonicalEnvelope(row)) !== row.hash) return stop(`entry ${row.seq} is not what was written`);
     hashes.set(row.seq, row.hash);
     if (row.kind === 'day.signed' || row.kind === 'backup.made') {
-      const body = JSON.parse(row.body) as { headSeq: number; headHash: string };
+      const body = JSON.parse(row.body) as Noting;
       noted.push({ seq: body.headSeq, hash: body.headHash, where: row.seq });
+      if (row.kind === 'day.signed') {
+        signed = body.people ?? signed;
+        const broken = store.seal && brokenSeal(store.seal, row.seq, body);
+        if (broken) return stop(broken);
+      }
     }
     seq = row.seq;
     prev = row.hash;
@@ -39,6 +63,14 @@ export function verify(store: Store, at: number, atLeast?: { seq: number; hash: 
   if (atLeast && hashes.get(atLeast.seq) !== atLeast.hash) {
     return stop(`the log ends at ${seq} and does not hold the noted head ${atLeast.seq}: it was cut off or replaced`);
   }
+  const last = store.seal?.last();
+  if (last && hashes.get(last.seq) !== last.hash && !store.noted.loss()) {
+    return stop(`the house’s seal knows entry ${last.seq}, and this log does not hold it: it was cut off or replaced`);
+  }
+  const swapped = store.people.swapped(signed);
+  if (swapped) return stop(`the name of ${swapped} is not the one that was signed`);
+  const fallen = fallenGuard(store.db);
+  if (fallen) return stop(fallen);
   const days = store.readings.check();
   if (days) return stop(days);
   const files = store.files.check();

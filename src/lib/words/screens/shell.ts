@@ -67,6 +67,8 @@ export const rootLayout = /* @__PURE__ */ words({
   sayThatItIsRight: 'It is right',
   thisMachinesClockReads: (duration: Said) =>
     `Set this machine’s clock: it is ${duration} behind the newest entry of the ledger. Until then windows may look open too long.`,
+  ledgerStandsAt: (entry: number, hash: string) =>
+    `Ledger: No. ${say.number(entry, 0)}, ${hash.replace(/(.{4})(?=.)/g, '$1 ')}.`,
   guidanceForTrainedStaff:
     'Guidance for trained staff. Your local code, your competent authority and licensed practice decide.'
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { kind, type Kinds } from '../../record/kind.ts';
+import { kind, second, type Kinds } from '../../record/kind.ts';
 import { finite, tablet } from '../../record/values.ts';
 
 /** What happens to the ledger itself. A shape is never edited once shipped: a new version is added and the old one upcast. */
@@ -8,8 +8,13 @@ export const daySigned = z.object({
   day: z.string(),
   headSeq: z.number().int(),
   headHash: z.string(),
-  note: z.string()
+  note: z.string(),
+  /** The word of the house's seal on that head; null where there is no seal. */
+  seal: z.string().nullable(),
+  /** What vouches for each name of that day, by person: nobody finds a name from it. */
+  people: z.record(z.string(), z.string())
 });
+const daySignedFrom1 = (body: unknown) => ({ ...(body as object), seal: null, people: {} });
 
 export const backupMade = z.object({ headSeq: z.number().int(), headHash: z.string(), file: z.string() });
 
@@ -39,7 +44,7 @@ export const amended = z.object({
 });
 
 export const kinds = {
-  'day.signed': kind(daySigned, false),
+  'day.signed': second(daySigned, daySignedFrom1, false),
   'backup.made': kind(backupMade, false),
   'clock.behind': kind(clockBehind, false),
   'clock.confirmed': kind(clockConfirmed, false),
