@@ -4,10 +4,13 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   publicDir: false,
   build: {
-    ssr: 'src/lib/server/import/worker.ts',
+    ssr: true,
     outDir: 'build/workers',
     emptyOutDir: true,
-    rollupOptions: { output: { entryFileNames: 'import.js' } }
+    rollupOptions: {
+      input: { import: 'src/lib/server/import/worker.ts', labels: 'src/lib/server/labels/worker.ts' },
+      output: { entryFileNames: '[name].js' }
+    }
   },
   ssr: { noExternal: true }
 });

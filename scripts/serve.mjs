@@ -14,7 +14,7 @@ const patience = Number(process.env.SHUTDOWN_TIMEOUT ?? 5) * 1000;
 if (!process.env.ORIGIN) process.env.PROTOCOL_HEADER = 'x-forwarded-proto';
 // The largest anything may be, a logger's file; everything else is held to less by the app.
 process.env.BODY_SIZE_LIMIT ??= '201000000';
-process.env.EMBER_TIDE_IMPORT_WORKER ??= fileURLToPath(new URL('../build/workers/import.js', import.meta.url));
+process.env.EMBER_TIDE_WORKERS ??= fileURLToPath(new URL('../build/workers', import.meta.url));
 // Only now: the first steps run on a machine on which nothing is installed yet.
 const { default: compression } = await import('compression');
 const { handler } = await import('../build/handler.js');

@@ -139,6 +139,7 @@
     {#if data.behind > 0}
       <p class="trouble" role="alert">
         {t.thisMachinesClockReads(say.span(data.behind))}
+        {#if data.behind > 86_400}<a class="link" href="/house#clock">{t.putTimesRight}</a>{/if}
       </p>
     {/if}
     {#if data.ahead > 0}

@@ -136,7 +136,8 @@ describe('what nobody in a kitchen sends', () => {
   });
 
   it('a few hundred requests made from what each operation takes: none is a fault, hangs, or is half done; each refusal names its field', async () => {
-    const seed = Math.random();
+    // The same each time: `npm run attack` takes others.
+    const seed = 0.31;
     const { paths } = (await (await fetch(`${house.url}/api/v1/openapi.json`)).json()) as {
       paths: Record<string, object>;
     };

@@ -114,7 +114,8 @@ describe('a house that is killed, opened twice, cut or lost', () => {
     this.timeout(180_000);
     const data = mkdtempSync(join(tmpdir(), 'ember-tide-kills-'));
     const folder = join(data, 'house');
-    const seed = Math.random();
+    // The same each time: `npm run attack` takes others.
+    const seed = 0.31;
     const chance = seededChance(seed);
     try {
       await (

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { formInput } from '../../src/lib/server/forms.ts';
 import { CHAR } from '../../src/lib/server/examples.ts';
+import { verify } from '../../src/lib/server/store/verify.ts';
 import { HOUR, openTestHouse, type TestHouse } from './house.ts';
 
 /** The clocks go back in Europe at one in the morning by UTC: 02:30 comes twice, an hour apart. */
@@ -85,6 +86,41 @@ describe('a clock that is years ahead', () => {
     });
     expect(house.executor.clockAheadSeconds()).to.equal(0);
     expect(codeOf(join('Bo'))).to.equal('done');
+  });
+  it('entries of a year that was believed are put right by a name; the ledger goes on from now, and fish are as old as they are', () => {
+    const right = house.clock.now();
+    house.done('set-place', { name: 'Drawer', kind: 'drawer' });
+    const before = house.store.record.head().seq;
+    house.clock.moveTo(right + 500 * DAYS, true);
+    house.done('confirm-clock', { reason: 'believed by mistake' });
+    const piece = String(house.done('receive-lot', { ...CHAR, caughtOn: '2026-03-08' }).piece);
+    house.clock.moveTo(house.clock.now() + HOUR, true);
+    house.done('move-piece', { piece, place: 'Drawer' });
+    const rows = [...house.store.record.iterate()].map(({ hash }) => hash);
+    // Two days later somebody sets the clock.
+    house.clock.moveTo(right + 2 * DAYS, true);
+    const really = (hours: number, reason = 'a year ahead') =>
+      house.act('correct-clock', { really: new Date(right + hours * HOUR).toISOString(), reason });
+    const code = (answer: ReturnType<typeof really>) => (answer.ok ? 'done' : answer.code);
+    expect(code(really(-1)), 'before what was written before').to.equal('time.out-of-order');
+    expect(code(really(47.5)), 'the last would not have come yet').to.equal('time.out-of-order');
+    expect(code(really(1, ''))).to.equal('form.incomplete');
+    expect(house.executor.clockBehindSeconds()).to.be.greaterThan(400 * 86_400);
+    expect(code(really(1))).to.equal('done');
+    expect(house.executor.clockBehindSeconds()).to.equal(0);
+    const { state } = house.store.projections.piece(piece);
+    expect(state.made.at).to.equal(right + HOUR);
+    expect(state.stays[0]!.from).to.equal(right + 2 * HOUR);
+    // The chain is as it was written; what is read of it is put right, and holds.
+    expect([...house.store.record.iterate()].map(({ hash }) => hash).slice(0, rows.length)).to.deep.equal(rows);
+    expect(verify(house.store, house.clock.now()).trouble).to.equal(null);
+    house.store.projections.rebuild(house.clock.now());
+    expect(house.store.projections.piece(piece).state.made.at).to.equal(right + HOUR);
+    expect(house.store.record.event(before + 1)!.recorded).to.equal(right + HOUR);
+    house.clock.moveTo(right + 2 * DAYS + HOUR, true);
+    expect(codeOf(join('Bo'))).to.equal('done');
+    expect(house.store.record.head().recorded).to.equal(right + 2 * DAYS + HOUR);
+    expect(code(really(1)), 'there is nothing more to put right').to.equal('record.not-allowed-now');
   });
   it('a season away is believed', () => {
     house.clock.moveTo(house.clock.now() + 399 * DAYS, true);

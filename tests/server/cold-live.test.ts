@@ -5,7 +5,7 @@ import { draft } from '../../src/lib/server/store/record.ts';
 import { liveBody, MOST_A_MINUTE, MOST_AT_ONCE, takeReadings } from '../../src/lib/server/operations/live-readings.ts';
 import { coldPlaces, freezeRunView, placeLogView } from '../../src/lib/server/views/cold.ts';
 import { pieceView } from '../../src/lib/server/views/piece.ts';
-import { pack, unpack } from '../../src/lib/server/store/readings.ts';
+import { pack, unpack } from '../../src/lib/server/store/packing.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { seriesOf } from '../../src/lib/core/log/series.ts';
 import { troubleOf } from '../trouble.ts';

@@ -7,7 +7,8 @@ import { emptyPan, obey, play, readPan, runScale, CAPACITY_GRAMS } from '../../d
 import { runPrinter } from '../../devices/printer.ts';
 import { parseScaleLine, scaleLine, type ScaleMessage } from '../../src/lib/core/device/scale-line.ts';
 import { deviceAddress, openScale, type ScaleState } from '../../src/lib/server/devices/scale.ts';
-import { bindingType, labelPdf, labelsAsPdf, sendToPrinter, typeFor } from '../../src/lib/server/label-sheets.ts';
+import { bindingType, typeFor } from '../../src/lib/server/labels/print.ts';
+import { labelPdf, labelsAsPdf, sendToPrinter } from '../../src/lib/server/labels/sheets.ts';
 import { labelData } from '../../src/lib/server/views/label.ts';
 import { LABEL_SIZES, labelOf } from '../../src/lib/core/trace/label.ts';
 import { labelWords } from '../../src/lib/words/labels.ts';

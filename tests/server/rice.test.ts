@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { App } from '../../src/lib/server/app.ts';
-import { labelPdf, printedOf } from '../../src/lib/server/label-sheets.ts';
+import { labelPdf, printedOf } from '../../src/lib/server/labels/sheets.ts';
 import { riceView } from '../../src/lib/server/rice/views.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { nowView } from '../../src/lib/server/views/now.ts';

@@ -8,7 +8,7 @@ import { copyDemo } from './demo.ts';
 import { openDatabase, sha256 } from '../../src/lib/server/store/open.ts';
 import { backUp, restore } from '../../src/lib/server/store/backup.ts';
 import { digestOf, rulesDigest } from '../../src/lib/server/store/rules-digest.ts';
-import { pack, unpack } from '../../src/lib/server/store/readings.ts';
+import { pack, unpack } from '../../src/lib/server/store/packing.ts';
 import { seriesOf } from '../../src/lib/core/log/series.ts';
 import { openStore, type Store } from '../../src/lib/server/store/store.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';

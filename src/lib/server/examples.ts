@@ -2,7 +2,7 @@
 export interface Example {
   readonly operation: string;
   readonly input: Readonly<Record<string, unknown>>;
-  /** Hours on the house's clock since the act before. */
+  /** Hours on the house's clock since the act before; fewer than none where the clock is set back. */
   readonly later?: number;
 }
 const act = (operation: string, input: Example['input'], later?: number): Example => ({ operation, input, later });
@@ -355,8 +355,10 @@ const PASS: readonly Example[] = [
   act('bin-tub', { tub: 'RICE-0320-1' }, 2),
   act('forget-person', { person: 'p2', reason: 'left' }),
   act('sign-day', { note: 'counted and signed' }),
-  act('confirm-clock', { reason: 'closed over the winter' }),
-  act('confirm-loss', { reason: 'the machine lost its power' })
+  // A clock that is years ahead, believed by mistake; and set right a day later.
+  act('confirm-clock', { reason: 'closed over the winter' }, 500 * 24),
+  act('confirm-loss', { reason: 'the machine lost its power' }),
+  act('correct-clock', { really: '2026-03-21T09:00:00Z', reason: 'the clock was a year ahead' }, -499 * 24)
 ];
 
 /**

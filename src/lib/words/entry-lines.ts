@@ -189,6 +189,8 @@ const LINES: { readonly [Kind in EventKind]: Line<Kind> } = /* @__PURE__ */ word
   'clock.behind': ({ behindSeconds }) => `The machine’s clock was ${say.span(behindSeconds)} behind the ledger.`,
   'clock.confirmed': ({ aheadSeconds, reason }, { by }) =>
     `${by} looked at the machine’s clock, ${say.span(aheadSeconds)} past the last entry, and found it right${why(reason)}.`,
+  'clock.corrected': ({ fromSeq, toSeq, aheadMs, reason }, { by }) =>
+    `${by} put the times of entries ${fromSeq} to ${toSeq} right: the machine’s clock was ${say.span(aheadMs / 1000)} ahead${why(reason)}.`,
   'loss.confirmed': ({ notedSeq, foundSeq, reason }, { by }) =>
     notedSeq > foundSeq
       ? `${by} went on after entry ${foundSeq}, without the ${notedSeq - foundSeq} that came after it and are gone${why(reason)}.`

@@ -42,6 +42,7 @@ const FIELD_NAMES: Record<string, string> = /* @__PURE__ */ words({
   currency: 'Currency',
   actor: 'Who',
   log: 'Log',
+  really: 'When it really was',
   sensors: 'Sensors',
   sensor: 'Sensor',
   cycle: 'Cycle',

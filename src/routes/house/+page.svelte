@@ -11,6 +11,8 @@
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
+  /** A clock that is less behind is set, and the ledger waits for it. */
+  const A_DAY_SECONDS = 86_400;
   const house = $derived(data.house);
   const profile = $derived(data.profiles.find(({ id }) => id === house.profile)!);
   const yes = (value: boolean) => (value ? 'on' : '');
@@ -77,6 +79,16 @@
     <h2>{t.theClock}</h2>
     <OperationForm operation="confirm-clock" submit={t.theClockIsRight}>
       <Field name="reason" label={common.why} placeholder={t.closedOverTheWinter} />
+    </OperationForm>
+  </section>
+{/if}
+{#if data.behind > A_DAY_SECONDS}
+  <section class="sheet" id="clock">
+    <h2>{t.theClock}</h2>
+    <p>{t.entriesOfAWrongClock}</p>
+    <OperationForm operation="correct-clock" submit={t.putThemRight}>
+      <Field name="really" label={t.whenTheFirstReallyWas} kind="time" />
+      <Field name="reason" label={common.why} placeholder={t.theClockWasAhead} />
     </OperationForm>
   </section>
 {/if}

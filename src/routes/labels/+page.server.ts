@@ -5,7 +5,7 @@ import { LABEL_SIZES } from '$lib/core/trace/label.ts';
 import { theApp } from '$lib/server/app.ts';
 import { pieceChoices } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
-import { labelPdf, printedOf, sendToPrinter } from '$lib/server/label-sheets.ts';
+import { labelPdf, printedOf, sendToPrinter } from '$lib/server/labels/sheets.ts';
 import { errorSentence } from '$lib/words/errors.ts';
 import type { PageServerLoad } from './$types';
 

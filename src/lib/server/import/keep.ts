@@ -1,7 +1,8 @@
 import { guessLog, type LogMapping } from '../../core/log/csv.ts';
 import type { ImportJob } from '../../core/log/import-job.ts';
 import type { Executor } from '../operations/execute.ts';
-import { chunksOf, unpack, type Chunk } from '../store/readings.ts';
+import { chunksOf, type Chunk } from '../store/readings.ts';
+import { unpack } from '../store/packing.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import type { BodyOf } from '../../core/record/events.ts';

@@ -1,12 +1,12 @@
-import { existsSync, rmSync } from 'node:fs';
+import { rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { pathToFileURL } from 'node:url';
-import { Worker } from 'node:worker_threads';
+import type { Worker } from 'node:worker_threads';
 import { EmberError, type ErrorCode, type ErrorDetails } from '../../core/errors.ts';
 import type { LogMapping } from '../../core/log/csv.ts';
 import type { ImportJob } from '../../core/log/import-job.ts';
 import type { Executor } from '../operations/execute.ts';
 import type { Chunk } from '../store/readings.ts';
+import { startThread } from '../threads.ts';
 import { conclude, keep, type Kept } from './keep.ts';
 import type { ImportOrder } from './worker.ts';
 
@@ -15,19 +15,6 @@ export type Held = Kept & {
   readonly takenAt: number;
   worker: Worker | null;
 };
-
-/** The worker as it was bundled beside the built server, or as it stands in the sources. */
-function startWorker(workerData: ImportOrder): Worker {
-  const resourceLimits = { maxOldGenerationSizeMb: 384 };
-  const source = join(import.meta.dirname, 'worker.ts');
-  if (!existsSync(source)) {
-    const built = process.env.EMBER_TIDE_IMPORT_WORKER ?? join(process.cwd(), 'build', 'workers', 'import.js');
-    return new Worker(built, { workerData, resourceLimits });
-  }
-  // A thread does not take the loader of its parent along: it is told of TypeScript first.
-  const script = `import('tsx/esm/api').then(({ register }) => (register(), import(${JSON.stringify(pathToFileURL(source).href)})))`;
-  return new Worker(script, { eval: true, workerData, resourceLimits });
-}
 
 /** What went wrong, put where whoever waits for the file reads it. */
 function failed(job: Held, error: unknown) {
@@ -48,7 +35,7 @@ export function runImport(
   mapping: LogMapping,
   actor: string
 ): () => void {
-  const worker = startWorker(order);
+  const worker = startThread(join(import.meta.dirname, 'worker.ts'), 'import', order);
   job.worker = worker;
   job.state = 'reading';
   let contentHash = '';

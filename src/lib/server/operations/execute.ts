@@ -175,14 +175,16 @@ function runOperation(
 ) {
   const house = store.projections.currentHouse();
   // The ledger's own time never runs backwards, whatever the machine's clock does.
-  const recorded = Math.max(now, store.record.head().recorded);
+  const recorded = operation.putsTimeBack ? now : Math.max(now, store.record.head().recorded);
   const by = actor ?? NOBODY;
   const outcome = operation.run(
     { store, house, now: recorded, actor: by, tablet, secret, instant: instantReader(house, recorded) },
     read.data
   );
   const events = outcome.events.map((each) => onTablet(each, tablet));
-  const written = store.record.append([...clockNotice(store, now), ...events], by, recorded);
+  const notices = operation.putsTimeBack ? [] : clockNotice(store, now);
+  const written = store.record.append([...notices, ...events], by, recorded);
+  if (operation.putsTimeBack) store.projections.rebuild(recorded);
   if (outcome.places) store.projections.rejudgeIn(outcome.places, recorded);
   // Lots before pieces: a piece is judged by its lot.
   for (const each of [...new Set(written.map((event) => event.subject))].sort()) {

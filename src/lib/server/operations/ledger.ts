@@ -7,7 +7,9 @@ import { effectiveEvents, refusalOf, unwarranted } from '../../core/record/amend
 import { foldLineages, judge, type Lineage } from '../../core/rules/verdict.ts';
 import { combineAll, isWider, type RouteWindow } from '../../core/codes/window.ts';
 import { massText } from '../../core/measure/format.ts';
+import { DAY } from '../../core/measure/spans.ts';
 import { businessDay } from '../../core/measure/day.ts';
+import { readingsEarlier } from '../store/clock-corrections.ts';
 import { chunksOf, sensorNamed } from '../store/readings.ts';
 import { seriesOf, type LogReading } from '../../core/log/series.ts';
 import { draft } from '../store/record.ts';
@@ -223,6 +225,43 @@ export const confirmClock = operation({
   run({ store, now }, { reason }) {
     const aheadSeconds = Math.max(0, Math.round((now - store.record.head().recorded) / 1000));
     return { events: [draft('clock.confirmed', 'clock', now, { aheadSeconds, reason })], result: { aheadSeconds } };
+  }
+});
+
+/** A clock that is a little behind is set; the ledger waits for it. ms */
+const LEAST_AHEAD = DAY;
+
+export const correctClock = operation({
+  name: 'correct-clock',
+  page: '/house',
+  summary:
+    'Put the times right of entries that a clock far ahead dated: say when the first of them really was. All of them count as that much earlier, and the ledger goes on from now.',
+  input: z.object({
+    really: neededText(40).describe('when the first of them was really written'),
+    reason: neededText(200)
+  }),
+  putsTimeBack: true,
+  run({ store, now, instant }, { really, reason }) {
+    const head = store.record.head();
+    const fromSeq = store.record.firstAfter(now);
+    const first = fromSeq === 0 ? null : store.record.row(fromSeq)!;
+    if (!first || head.recorded - now < LEAST_AHEAD) {
+      throw new EmberError('record.not-allowed-now', { field: 'really', seen: 'no entry is a day ahead' });
+    }
+    const at = instant(really, 'really');
+    const aheadMs = first.recorded - at;
+    const before = fromSeq > 1 ? store.record.event(fromSeq - 1)!.recorded : -Infinity;
+    // Neither before what was written before them, nor so late that the last of them has yet to come.
+    if (at < before || head.recorded - aheadMs > now) {
+      throw new EmberError('time.out-of-order', { field: 'really', seen: really });
+    }
+    readingsEarlier(store.db, now, aheadMs);
+    store.readings.forgetCached();
+    const body = { fromSeq, toSeq: head.seq, aheadMs, reason };
+    return {
+      events: [draft('clock.corrected', 'clock', now, body)],
+      result: { entries: head.seq - fromSeq + 1, aheadMs }
+    };
   }
 });
 

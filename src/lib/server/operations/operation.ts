@@ -36,6 +36,8 @@ export interface Operation<Schema extends z.ZodType = z.ZodType> {
   readonly saysOnce?: string;
   /** What it answers for, with a name: it is not refused because of that. */
   readonly answersFor?: 'clock' | 'loss';
+  /** It puts the ledger's own time back: it is dated by the clock as it is now, and everything is judged anew. */
+  readonly putsTimeBack?: boolean;
   /** Only the first person of a house may be named by nobody. */
   readonly withoutActor?: boolean;
   run(context: OperationContext, input: z.infer<Schema>): Outcome;

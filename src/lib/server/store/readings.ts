@@ -1,103 +1,13 @@
 import { DAY } from '../../core/measure/spans.ts';
-import { EmberError, inRange } from '../../core/errors.ts';
+import { EmberError } from '../../core/errors.ts';
 import { NO_READINGS, between, inOrder, indexAt, joined, type Series } from '../../core/log/series.ts';
 import type { BodyOf } from '../../core/record/events.ts';
 import { businessDay, businessDayEnd, type HouseTime } from '../../core/measure/day.ts';
 import { sha256, type Db } from './open.ts';
+import { pack, unpack, unpackedLast } from './packing.ts';
 
-/** First four bytes of a packed chunk: "ETR2". Those of the first version had none. */
-const MAGIC = 0x32525445;
-/** "ETR3": each reading also says when it came. */
-const MAGIC_CAME = 0x33525445;
-const HEAD = 16;
-const HEAD_CAME = 24;
-const OLD_BYTES = 12;
 /** A chunk is a business day at most; those of the first version say their span two days too wide on either side. ms */
 const LONGEST_CHUNK_MS = 5 * DAY;
-const CELSIUS_RANGE = { field: 'celsius', unit: '°C', min: -200, max: 200 };
-const OFFSET_RANGE = { field: 'at', unit: 'ms', min: 0, max: 0xffffffff };
-
-/** Where the columns of a chunk lie in its bytes. */
-function columnsOf(bytes: ArrayBuffer, length: number, hasCame: boolean) {
-  const first = hasCame ? HEAD_CAME : HEAD;
-  const wide = (index: number) => first + length * 4 * index;
-  return {
-    offsets: new Uint32Array(bytes, first, length),
-    figures: new Int32Array(bytes, wide(1), length),
-    came: hasCame ? new Uint32Array(bytes, wide(2), length) : null,
-    scales: new Uint8Array(bytes, wide(hasCame ? 3 : 2), length)
-  };
-}
-
-/**
- * Packs readings: a head (magic, count, first instant), then their instants (ms after the first), their figures (thousandths of a
- * degree in the scale they were read in), and that scale. Nine bytes a reading, little-endian. Where they came one by one the
- * head also holds when the first came, and each reading when it came (ms after that): thirteen bytes a reading.
- *
- * @param came when each was received, ms; left out where all came together
- * @throws EmberError `quantity.out-of-range`
- */
-export function pack(series: Series, came?: Float64Array): Buffer {
-  const { length, at, celsius, fahrenheit } = series;
-  const base = length > 0 ? at[0]! : 0;
-  const bytes = new ArrayBuffer((came ? HEAD_CAME + length * 4 : HEAD) + length * 9);
-  const head = new DataView(bytes);
-  head.setUint32(0, came ? MAGIC_CAME : MAGIC, true);
-  head.setUint32(4, length, true);
-  head.setFloat64(8, base, true);
-  const firstCame = came ? came.reduce((a, b) => Math.min(a, b), Infinity) : 0;
-  if (came) head.setFloat64(16, firstCame, true);
-  const { offsets, figures, scales, came: later } = columnsOf(bytes, length, came !== undefined);
-  for (let index = 0; index < length; index++) {
-    inRange(celsius[index]!, CELSIUS_RANGE);
-    offsets[index] = inRange(at[index]! - base, OFFSET_RANGE);
-    scales[index] = fahrenheit[index]!;
-    figures[index] = Math.round((fahrenheit[index] ? (celsius[index]! * 9) / 5 + 32 : celsius[index]!) * 1000);
-    if (later) {
-      later[index] = inRange(came![index]! - firstCame, { field: 'received', unit: 'ms', min: 0, max: 0xffffffff });
-    }
-  }
-  return Buffer.from(bytes);
-}
-
-/**
- * The readings of a packed chunk, of this version or the first.
- *
- * @param known only those that had come by then, where the chunk says when each came; ms
- */
-export function unpack(packed: Buffer, known = Infinity): Series {
-  const bytes = packed.buffer.slice(packed.byteOffset, packed.byteOffset + packed.byteLength) as ArrayBuffer;
-  const magic = packed.length >= HEAD ? packed.readUInt32LE(0) : 0;
-  if (magic === MAGIC || magic === MAGIC_CAME) {
-    const all = packed.readUInt32LE(4);
-    const base = packed.readDoubleLE(8);
-    const { offsets, figures, scales, came } = columnsOf(bytes, all, magic === MAGIC_CAME);
-    const within = came ? known - packed.readDoubleLE(16) : Infinity;
-    const at = new Float64Array(all);
-    const celsius = new Float64Array(all);
-    const fahrenheit = new Uint8Array(all);
-    let length = 0;
-    for (let index = 0; index < all; index++) {
-      if (came && came[index]! > within) continue;
-      at[length] = base + offsets[index]!;
-      celsius[length] = scales[index] ? ((figures[index]! / 1000 - 32) * 5) / 9 : figures[index]! / 1000;
-      fahrenheit[length++] = scales[index]!;
-    }
-    return {
-      length,
-      at: at.subarray(0, length),
-      celsius: celsius.subarray(0, length),
-      fahrenheit: fahrenheit.subarray(0, length)
-    };
-  }
-  const length = packed.length / OLD_BYTES;
-  return inOrder(
-    Float64Array.from({ length }, (_, index) => packed.readDoubleLE(index * OLD_BYTES)),
-    Float64Array.from({ length }, (_, index) => packed.readInt32LE(index * OLD_BYTES + 8) / 100),
-    new Uint8Array(length),
-    length
-  );
-}
 
 export interface Origin {
   readonly source: BodyOf<'readings.stored'>['source'];
@@ -186,8 +96,8 @@ function readingStatements(db: Db) {
     `INSERT INTO reading_chunks (sensor, day, packed, count, from_at, to_at, min_celsius, max_celsius, hash, recorded)
      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`
   );
-  const chunks = db.prepare<[{ sensor: string; from: number; to: number; by: number }], { packed: Buffer }>(
-    `SELECT packed FROM reading_chunks WHERE sensor = @sensor AND from_at >= @from - ${LONGEST_CHUNK_MS}
+  const chunks = db.prepare<[{ sensor: string; from: number; to: number; by: number }], { id: number; packed: Buffer }>(
+    `SELECT id, packed FROM reading_chunks WHERE sensor = @sensor AND from_at >= @from - ${LONGEST_CHUNK_MS}
        AND from_at <= @to AND to_at >= @from AND recorded <= @by ORDER BY from_at`
   );
   const ofDay = db.prepare<[string, string], { packed: Buffer }>(
@@ -221,7 +131,20 @@ function readingStatements(db: Db) {
        WHERE sensor = @sensor AND from_at >= @from - ${LONGEST_CHUNK_MS} AND from_at <= @to AND to_at >= @from)
        OR EXISTS (SELECT 1 FROM reading_tail WHERE sensor = @sensor AND at >= @from AND at <= @to) AS known`
   );
-  return { put, chunks, ofDay, all, listed, span, noted, putTail, tail, dropTail, tailSpan, any };
+  return {
+    put,
+    chunks,
+    ofDay,
+    all,
+    listed,
+    span,
+    noted,
+    putTail,
+    tail,
+    dropTail,
+    tailSpan,
+    any
+  };
 }
 
 /** What of a series was not there before, instant by instant. */
@@ -271,6 +194,7 @@ export function openReadings(db: Db) {
   const { put, chunks, ofDay, all, listed, span, noted, putTail, tail, dropTail, tailSpan, any } =
     readingStatements(db);
   const versions = new Map<string, number>();
+  const unpacked = unpackedLast();
   const touched = (sensor: string) => void versions.set(sensor, (versions.get(sensor) ?? 0) + 1);
 
   return {
@@ -323,7 +247,7 @@ export function openReadings(db: Db) {
     between(sensor: string, from: number, to: number, known = Infinity): Series {
       const by = Math.min(known, 1e15);
       const [start, end] = [Math.max(from, -1e15), Math.min(to, 1e15)];
-      const parts = chunks.all({ sensor, from: start, to: end, by }).map(({ packed }) => unpack(packed, known));
+      const parts = chunks.all({ sensor, from: start, to: end, by }).map((chunk) => unpacked.seriesIn(chunk, known));
       parts.push(tailSeries(tail.all(sensor, start, end, by)));
       return between(joined(parts), from, to);
     },
@@ -351,6 +275,7 @@ export function openReadings(db: Db) {
     versionOf: (sensor: string): number => versions.get(sensor) ?? 0,
     /** A rolled-back transaction may have left readings behind that never were. */
     forgetCached(): void {
+      unpacked.clear();
       for (const sensor of versions.keys()) touched(sensor);
     },
     /** The first chunk whose bytes are not what the chain says; null when all hold. */

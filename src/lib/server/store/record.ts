@@ -8,6 +8,7 @@ import {
   type RecordEvent
 } from '../../core/record/events.ts';
 import { placeCalled, placeNames, placeRef, withPlace, type PlaceNames } from '../../core/activity/cold/places.ts';
+import { openCorrections } from './clock-corrections.ts';
 import { sha256, type Db } from './open.ts';
 
 export interface Draft<Kind extends EventKind = EventKind> {
@@ -43,7 +44,7 @@ export interface LedgerFilter {
 }
 
 /** Puts the ids of places into what is written, and their names into what is read. */
-function placeDoor(db: Db) {
+function placeDoor(db: Db, corrected: (row: StoredEvent) => StoredEvent) {
   const placesSet = db.prepare<[], StoredEvent>(`SELECT * FROM events WHERE kind = 'place.set' ORDER BY seq`);
   const lastPlaceSet = db.prepare<[], { hash: string }>(
     `SELECT hash FROM events WHERE kind = 'place.set' ORDER BY seq DESC LIMIT 1`
@@ -58,7 +59,7 @@ function placeDoor(db: Db) {
         names: placeNames(
           placesSet
             .all()
-            .map(readEvent)
+            .map((row) => readEvent(corrected(row)))
             .filter((event) => event.kind === 'place.set')
         )
       };
@@ -67,7 +68,7 @@ function placeDoor(db: Db) {
   }
   /** An entry as the program speaks of it. */
   function named(row: StoredEvent): RecordEvent {
-    const event = readEvent(row);
+    const event = readEvent(corrected(row));
     const body = withPlace(event.body, (ref) => placeCalled(names(), ref, event.recorded));
     return body === event.body ? event : ({ ...event, body } as RecordEvent);
   }
@@ -89,9 +90,12 @@ export function openRecord(db: Db) {
   const since = db.prepare<[number, number], { seq: number; subject: string }>(
     'SELECT seq, subject FROM events WHERE seq > ? ORDER BY seq LIMIT ?'
   );
+  const firstAfter = db.prepare<[number], { seq: number | null }>(
+    'SELECT min(seq) AS seq FROM events WHERE recorded > ?'
+  );
   const everything = db.prepare<[], StoredEvent>('SELECT * FROM events ORDER BY seq');
 
-  const { named, referred } = placeDoor(db);
+  const { named, referred } = placeDoor(db, openCorrections(db));
   const head = (): Head => lastRow.get() ?? { seq: 0, hash: '', recorded: 0 };
 
   return {
@@ -124,6 +128,8 @@ export function openRecord(db: Db) {
       return row ? named(row) : null;
     },
     row: (seq: number): StoredEvent | null => bySeq.get(seq) ?? null,
+    /** The first entry that is dated after a moment; 0 for none. */
+    firstAfter: (at: number): number => firstAfter.get(at)?.seq ?? 0,
     /** The last sequence number that touched a subject; 0 for none. */
     versionOf: (subject: string): number => subjectSeq.get(subject)?.seq ?? 0,
     since: (seq: number, limit = 500) => since.all(seq, limit),

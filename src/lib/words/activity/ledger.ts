@@ -7,6 +7,7 @@ export const ledgerWords = /* @__PURE__ */ words({
     'backup.made': 'Backup made',
     'clock.behind': 'Clock read behind the ledger',
     'clock.confirmed': 'Clock looked at and found right',
+    'clock.corrected': 'Times of a wrong clock put right',
     'loss.confirmed': 'Went on without lost entries',
     'entry.amended': 'Corrected'
   },

@@ -9,6 +9,11 @@ export const housePage = /* @__PURE__ */ words({
   inspectionSheets: 'Inspection sheets',
   knifeWork: 'Knife work',
   theClock: 'The clock of this machine',
+  entriesOfAWrongClock:
+    'The ledger has entries dated after today: this machine’s clock was far ahead when they were written. If it is right now, say when the first of them really was. All of them count as that much earlier; what they say stays.',
+  putThemRight: 'Put their times right',
+  whenTheFirstReallyWas: 'When the first of them really was',
+  theClockWasAhead: 'the clock was a year ahead',
   theClockIsRight: 'The clock is right',
   closedOverTheWinter: 'closed over the winter',
   howTheHouseIs: 'How the house is set',

@@ -65,6 +65,7 @@ export const rootLayout = /* @__PURE__ */ words({
     `Entries are gone from the record: ${say.number(noted, 0)} were written, and the last that is there is No. ${say.number(found, 0)}. Windows may look open that are not. Put a copy in its place before you serve.`,
   goOnWithoutThem: 'Go on without them',
   sayThatItIsRight: 'It is right',
+  putTimesRight: 'The ledger’s times are wrong',
   thisMachinesClockReads: (duration: Said) =>
     `Set this machine’s clock: it is ${duration} behind the newest entry of the ledger. Until then windows may look open too long.`,
   ledgerStandsAt: (entry: number, hash: string) =>

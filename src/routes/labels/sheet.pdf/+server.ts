@@ -1,7 +1,7 @@
 import { EmberError } from '$lib/core/errors.ts';
 import { problem } from '$lib/server/api.ts';
 import { theApp } from '$lib/server/app.ts';
-import { labelPdf } from '$lib/server/label-sheets.ts';
+import { labelPdf } from '$lib/server/labels/sheets.ts';
 import type { RequestHandler } from './$types';
 
 /** The labels of some pieces as a PDF, to be opened, printed or kept. */

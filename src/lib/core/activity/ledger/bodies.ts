@@ -23,6 +23,18 @@ export const clockBehind = z.object({ behindSeconds: finite });
 /** A clock far ahead of the last entry, which somebody looked at and found right. */
 export const clockConfirmed = z.object({ aheadSeconds: finite, reason: z.string() });
 
+/**
+ * Entries that a clock far ahead dated, and when the first of them really was: all of them are read as that much earlier.
+ *
+ * fromSeq, toSeq: the first and the last of them; aheadMs: how far ahead the clock was.
+ */
+export const clockCorrected = z.object({
+  fromSeq: z.number().int(),
+  toSeq: z.number().int(),
+  aheadMs: finite,
+  reason: z.string()
+});
+
 /** Entries that were noted beside the record and are gone from it, and who said that it goes on without them. */
 export const lossConfirmed = z.object({
   notedSeq: z.number().int(),
@@ -48,6 +60,7 @@ export const kinds = {
   'backup.made': kind(backupMade, false),
   'clock.behind': kind(clockBehind, false),
   'clock.confirmed': kind(clockConfirmed, false),
+  'clock.corrected': kind(clockCorrected, false),
   'loss.confirmed': kind(lossConfirmed, false),
   'entry.amended': kind(amended)
 } satisfies Kinds;

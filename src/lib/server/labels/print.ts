@@ -1,14 +1,9 @@
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
-import { connect } from 'node:net';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
-import { EmberError } from '../core/errors.ts';
-import { LABEL_SIZES, type LabelData, type LabelSize } from '../core/trace/label.ts';
-import { labelWords, type LabelLines } from '../words/labels.ts';
-import { ACTIVITIES } from './activities.ts';
-import type { HouseState } from '../core/record/house.ts';
-import type { Room } from './room.ts';
-import { labelData } from './views/label.ts';
+import { EmberError } from '../../core/errors.ts';
+import { LABEL_SIZES, type LabelSize } from '../../core/trace/label.ts';
+import type { LabelLines } from '../../words/labels.ts';
 
 const POINTS_A_MM = 72 / 25.4;
 const require = createRequire(import.meta.url);
@@ -42,26 +37,10 @@ function pdfMaker(): PdfMake {
 }
 
 /** A label as it is printed: its lines, and the page its square code leads to. */
-interface Printed {
+export interface Printed {
   readonly words: LabelLines;
   readonly path: string;
   readonly code: string;
-}
-
-/**
- * The label of a piece, or of what else an activity keeps.
- *
- * @throws EmberError `record.not-found`
- */
-export function printedOf(room: Room, id: string): Printed {
-  const kept = room.store.projections.subjects.find(id);
-  const label = kept && ACTIVITIES.find((each) => each.label?.kind === kept.kind.kind)?.label;
-  if (kept && label) return { words: label.lines(room.store, id), path: kept.kind.path(id), code: id };
-  return {
-    words: labelWords(labelData(room, id), room.store.projections.currentHouse()),
-    path: `/piece/${id}`,
-    code: id
-  };
 }
 
 /** Width of a letter and height of a line, as shares of the type size. */
@@ -82,7 +61,7 @@ export const bindingType = (text: string, width: number, height: number): number
   BINDING_TYPES.find((type) => tallOf(text, type, width) <= Math.min(3 * type * LINE_HEIGHT, height * 0.36)) ?? 6;
 
 /** The largest type in which all other lines of a label stay on it, points: a label that runs over would push all after it. */
-export function typeFor(words: ReturnType<typeof labelWords>, width: number, height: number): number {
+export function typeFor(words: LabelLines, width: number, height: number): number {
   const lines = (text: string, type: number) => tallOf(text, type, width);
   for (let type = 11; type > 4; type -= 0.5) {
     const tall =
@@ -126,45 +105,26 @@ function labelBlock({ words, path }: Printed, size: LabelSize, origin: string): 
   };
 }
 
-/**
- * Labels as a PDF: one a page on a roll, or many on a sheet from a place on.
- *
- * @param skip labels already taken off the first sheet
- */
-export async function labelPdf(
-  room: Room,
-  pieces: readonly string[],
-  sizeId: string,
-  origin: string,
-  skip = 0
-): Promise<Buffer> {
-  return printedAsPdf(
-    pieces.map((id) => printedOf(room, id)),
-    sizeId,
-    { origin, skip }
-  );
+/** A sheet's size by its name. @throws EmberError `form.value-unknown` */
+export function sizeNamed(id: string): LabelSize {
+  const size = LABEL_SIZES.find((each) => each.id === id);
+  if (!size) throw new EmberError('form.value-unknown', { field: 'size', seen: id });
+  return size;
 }
 
-/** Labels of pieces as they stand, as a PDF. */
-export const labelsAsPdf = (
-  labels: readonly LabelData[],
-  sizeId: string,
-  { house, ...sheet }: { readonly origin: string; readonly house: HouseState; readonly skip?: number }
-): Promise<Buffer> =>
-  printedAsPdf(
-    labels.map((label) => ({ words: labelWords(label, house), path: `/piece/${label.code}`, code: label.code })),
-    sizeId,
-    sheet
-  );
+/** What is printed: the labels, on what, and how far into the first sheet. */
+export interface PrintOrder {
+  readonly labels: readonly Printed[];
+  readonly size: string;
+  /** Where the square codes lead. */
+  readonly origin: string;
+  /** Labels already taken off the first sheet. */
+  readonly skip: number;
+}
 
-function printedAsPdf(
-  labels: readonly Printed[],
-  sizeId: string,
-  { origin, skip = 0 }: { readonly origin: string; readonly skip?: number }
-): Promise<Buffer> {
-  const size = LABEL_SIZES.find(({ id }) => id === sizeId);
-  if (!size) throw new EmberError('form.value-unknown', { field: 'size', seen: sizeId });
-  if (labels.length === 0) throw new EmberError('form.incomplete', { field: 'pieces' });
+/** Labels as a PDF. It takes a hundredth of a second a label and more: in the server it is done in a thread of its own. */
+export function printed({ labels, size: id, origin, skip }: PrintOrder): Promise<Buffer> {
+  const size = sizeNamed(id);
   const blocks = labels.map((label) => labelBlock(label, size, origin));
   const mm = (value: number) => value * POINTS_A_MM;
   const base = {
@@ -219,35 +179,4 @@ function printedAsPdf(
       content: pages
     })
     .getBuffer();
-}
-
-/** Sends a PDF to the label printer; resolves to the file it says it printed. */
-export function sendToPrinter(
-  address: { host: string; port: number } | null,
-  name: string,
-  content: Buffer
-): Promise<string> {
-  return new Promise((resolve, reject) => {
-    if (!address) return reject(new EmberError('device.no-printer', { seen: 'none is set' }));
-    const gone = () => {
-      socket.destroy();
-      reject(new EmberError('device.no-printer', { seen: `${address.host}:${address.port}` }));
-    };
-    const socket = connect(address.port, address.host, () => {
-      socket.write(`PRINT ${name.replace(/[^A-Za-z0-9._-]/g, '-').slice(0, 60)} ${content.length}\n`);
-      socket.write(content);
-    });
-    let text = '';
-    socket.setTimeout(5000, gone);
-    socket.on('error', gone);
-    socket.on('data', (chunk: Buffer) => {
-      text += chunk.toString('latin1');
-      if (!text.includes('\n')) return;
-      socket.end();
-      const answer = text.trim();
-      if (answer.startsWith('OK ')) resolve(answer.slice(3));
-      else reject(new EmberError('device.no-printer', { seen: answer.slice(0, 80) }));
-    });
-    socket.on('close', gone);
-  });
 }

@@ -1,0 +1,10 @@
+import { parentPort } from 'node:worker_threads';
+import { printed, type PrintOrder } from './print.ts';
+
+/** The thread that prints labels: one order after another, each answered with its PDF or with what went wrong. */
+parentPort!.on('message', ({ id, order }: { id: number; order: PrintOrder }) => {
+  printed(order).then(
+    (pdf) => parentPort!.postMessage({ id, pdf: new Uint8Array(pdf) }),
+    (error: Error) => parentPort!.postMessage({ id, trouble: error.message })
+  );
+});
