@@ -4,6 +4,7 @@
  */
 import { existsSync } from 'node:fs';
 import { readHead } from '../src/lib/server/store/head-note.ts';
+import { openSeal } from '../src/lib/server/store/seal.ts';
 import { openStore } from '../src/lib/server/store/store.ts';
 import { verify } from '../src/lib/server/store/verify.ts';
 import { databaseFile, ownRecord, seal } from './paths.ts';
@@ -11,9 +12,10 @@ import { told } from './told.ts';
 
 const [seq, hash] = process.argv.slice(2);
 await told(() => {
-  // Noted before the copy is taken: what is written in between may only make the copy longer.
+  // Note and seal are read before the copy is taken: what is written in between may only make the copy longer.
+  const own = existsSync(seal) ? openSeal(seal) : undefined;
   const noted = seq && hash ? { seq: Number(seq), hash } : (readHead(databaseFile) ?? undefined);
-  const store = openStore(ownRecord(), { inMemory: true, seal: existsSync(seal) ? seal : undefined });
+  const store = openStore(ownRecord(), { inMemory: true, seal: own });
   const result = verify(store, Date.now(), noted);
   store.close();
   console.log(

@@ -5,8 +5,7 @@ import { movableClock, type MovableClock } from '../../src/lib/server/clock.ts';
 import { createExecutor, type Answer, type Executor } from '../../src/lib/server/operations/execute.ts';
 import { answerTroubles } from './answers.ts';
 import { operationByName } from '../../src/lib/server/registry.ts';
-import type { OpenOptions } from '../../src/lib/server/store/open.ts';
-import { openStore, type Store } from '../../src/lib/server/store/store.ts';
+import { openStore, type Store, type StoreOptions } from '../../src/lib/server/store/store.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { CHAR, FEED } from '../../src/lib/server/examples.ts';
 
@@ -29,7 +28,7 @@ export interface TestHouse {
 }
 
 /** A house with a clock that stands still at a Monday noon, and one person, Ada. */
-export function openTestHouse(file = ':memory:', options: OpenOptions = {}): TestHouse {
+export function openTestHouse(file = ':memory:', options: StoreOptions = {}): TestHouse {
   const store = openStore(file, options);
   const clock = movableClock(NOON, true);
   let keys = 0;

@@ -4,6 +4,8 @@ import { readConfig } from '../../src/lib/server/config.ts';
 import { openApp } from '../../src/lib/server/app.ts';
 import { pieceView } from '../../src/lib/server/views/piece.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
+import { storeTrouble } from '../../src/lib/server/store/open.ts';
+import { draft } from '../../src/lib/server/store/record.ts';
 import { openStore } from '../../src/lib/server/store/store.ts';
 import { CHAR, FEED, HOUR, NOON, openTestHouse, scratch, type TestHouse } from './house.ts';
 import { state, P, L } from './one-fish.ts';
@@ -146,6 +148,23 @@ describe('a full record, and one that may not be written to', () => {
     let answer = house.act('receive-lot', CHAR);
     for (let tries = 0; answer.ok && tries < 200; tries++) answer = house.act('receive-lot', CHAR);
     expect(answer).to.include({ ok: false, status: 503, code: 'store.full' });
+    // Nor are readings, papers or the entry that would note a copy; and what was there holds.
+    const head = house.store.record.head();
+    const full = (work: () => unknown) => {
+      try {
+        work();
+        return 'done';
+      } catch (error) {
+        return (storeTrouble(error) as { code: string }).code;
+      }
+    };
+    const paper = new Uint8Array(4_000_000).fill(7);
+    expect(full(() => house.store.files.put(paper, 'application/pdf', NOON))).to.equal('store.full');
+    const many = Array.from({ length: 4000 }, () => draft('clock.behind', 'clock', NOON, { behindSeconds: 1 }));
+    const write = () => house.executor.write('system', () => ({ events: many, places: [], result: null }));
+    expect(full(write)).to.equal('store.full');
+    expect(house.store.record.head()).to.deep.equal(head);
+    expect(verify(house.store, NOON).trouble).to.equal(null);
     expect(verify(house.store, NOON).trouble).to.equal(null);
     house.store.db.pragma('max_page_count = 1000000');
     expect(house.act('receive-lot', CHAR).ok).to.equal(true);

@@ -191,10 +191,12 @@ const LINES: { readonly [Kind in EventKind]: Line<Kind> } = /* @__PURE__ */ word
     `${by} looked at the machine’s clock, ${say.span(aheadSeconds)} past the last entry, and found it right${why(reason)}.`,
   'clock.corrected': ({ fromSeq, toSeq, aheadMs, reason }, { by }) =>
     `${by} put the times of entries ${fromSeq} to ${toSeq} right: the machine’s clock was ${say.span(aheadMs / 1000)} ahead${why(reason)}.`,
-  'loss.confirmed': ({ notedSeq, foundSeq, reason }, { by }) =>
-    notedSeq > foundSeq
-      ? `${by} went on after entry ${foundSeq}, without the ${notedSeq - foundSeq} that came after it and are gone${why(reason)}.`
-      : `${by} went on with the record as it is, after looking for what may be gone${why(reason)}.`,
+  'loss.confirmed': ({ notedSeq, notedHash, foundSeq, foundHash, reason }, { by }) =>
+    notedSeq <= foundSeq && notedHash !== foundHash
+      ? `${by} went on with another record than the one whose entry ${notedSeq} was noted${why(reason)}.`
+      : notedSeq > foundSeq
+        ? `${by} went on after entry ${foundSeq}, without the ${notedSeq - foundSeq} that came after it and are gone${why(reason)}.`
+        : `${by} went on with the record as it is, after looking for what may be gone${why(reason)}.`,
   'entry.amended': ({ amends, void: undone, reason }, { by }) =>
     undone ? `${by} undid entry ${amends}${why(reason)}.` : `${by} corrected entry ${amends}${why(reason)}.`
 });

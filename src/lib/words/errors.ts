@@ -164,7 +164,9 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'store.no-folder': ({ seen }) =>
     `There is no folder ${seen ?? 'of that name'}. Is it written right? To begin a new house there, make the folder first.`,
   'store.shortened': ({ seen, found }) =>
-    `Entries are gone from the record: ${number(seen)} were written, and the last that is there is ${number(typeof found === 'number' ? found : 0)}. Nothing is written until a copy is put in its place (npm run restore), or somebody says in the ledger that the house goes on without them.`,
+    typeof found === 'number' && found >= Number(seen)
+      ? `This is not the record that was here: its entry ${number(seen)} is another. Nothing is written until the right one is in its place (npm run restore), or somebody says in the ledger that the house goes on with this one.`
+      : `Entries are gone from the record: ${number(seen)} were written, and the last that is there is ${number(typeof found === 'number' ? found : 0)}. Nothing is written until a copy is put in its place (npm run restore), or somebody says in the ledger that the house goes on without them.`,
   'form.incomplete': (_, field) => `${field} is needed.`,
   'form.too-long': ({ max, seen }, field) => `${field}: at most ${number(max)} letters; saw ${number(seen)}.`,
   'form.too-many': ({ max }, field) => `${field}: at most ${number(max)} of them.`,

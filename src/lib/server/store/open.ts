@@ -13,8 +13,6 @@ export interface OpenOptions {
   readonly inMemory?: boolean;
   /** Highest number of pages, to test what a full disk does. */
   readonly maxPages?: number;
-  /** Where the seal of the house lies; none is kept where it is left out. */
-  readonly seal?: string;
   /** Folder of numbered .sql files. */
   readonly migrations?: string;
 }

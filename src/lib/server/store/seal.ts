@@ -35,10 +35,10 @@ const wordOf = (key: string, day: string, { seq, hash }: HeadNote): string => {
   return `${mark}:${createHmac('sha256', key).update(`${day} ${seq} ${hash}`).digest('hex')}`;
 };
 
-/** Opens the seal in a file, and makes one where there is none and the disk lets it; null where it does not. */
-export function sealOrNone(file: string): Seal | null {
+/** A seal that is open, or the one in a file, made where there is none and the disk lets it; null where it does not. */
+export function sealOrNone(seal: string | Seal): Seal | null {
   try {
-    return openSeal(file);
+    return typeof seal === 'string' ? openSeal(seal) : seal;
   } catch {
     return null;
   }

@@ -15,6 +15,11 @@ export interface Person {
   readonly name: string | null;
 }
 
+export interface StoreOptions extends OpenOptions {
+  /** The seal of the house, or where it lies; none is kept where it is left out. */
+  readonly seal?: string | Seal;
+}
+
 export interface Store {
   readonly db: Db;
   readonly record: RecordStore;
@@ -115,7 +120,7 @@ function bringUpToDate(db: Db, record: RecordStore, projections: Projections): v
 }
 
 /** Opens everything that is kept, in one file. */
-export function openStore(file: string, options: OpenOptions = {}): Store {
+export function openStore(file: string, options: StoreOptions = {}): Store {
   const db = openDatabase(file, options);
   const record = openRecord(db);
   const readings = openReadings(db);

@@ -17,7 +17,11 @@ export const ledgerPage = /* @__PURE__ */ words({
   noEntryHere: (what: Said) => `No entry here${what}.`,
   lostEntries: 'Lost entries',
   whatToDoAboutLost: (noted: number, found: number) =>
-    `Beside the record stands a note of its last entry, No. ${say.number(noted, 0)}. The record ends with No. ${say.number(found, 0)}: its file was cut, damaged or swapped. Stop the app and put a copy in its place (npm run restore). Where there is none, write down here why the house goes on; that entries are missing is said in the ledger for good. Then count every piece and take its temperature: what the lost entries said of it nobody knows.`,
+    `Beside the record stands a note of its last entry, No. ${say.number(noted, 0)}. ${
+      found >= noted
+        ? 'The record has another entry there: its file was changed or swapped.'
+        : `The record ends with No. ${say.number(found, 0)}: its file was cut, damaged or swapped.`
+    } Stop the app and put a copy in its place (npm run restore). Where there is none, write down here why the house goes on; that entries are missing is said in the ledger for good. Then count every piece and take its temperature: what the lost entries said of it nobody knows.`,
   goOnWithoutThem: 'Go on without them',
   theMachineLostPower: 'the machine lost its power, and there is no copy',
   no: 'No.',

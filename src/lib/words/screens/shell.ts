@@ -62,7 +62,9 @@ export const rootLayout = /* @__PURE__ */ words({
   thisMachinesClockIsAhead: (day: Said, duration: Said) =>
     `This machine’s clock reads ${day}: ${duration} past the last entry. Set it before anything is written.`,
   entriesAreGone: (noted: number, found: number) =>
-    `Entries are gone from the record: ${say.number(noted, 0)} were written, and the last that is there is No. ${say.number(found, 0)}. Windows may look open that are not. Put a copy in its place before you serve.`,
+    found >= noted
+      ? `This is not the record that was here: its entry No. ${say.number(noted, 0)} is another. Windows may look open that are not. Put the right one in its place before you serve.`
+      : `Entries are gone from the record: ${say.number(noted, 0)} were written, and the last that is there is No. ${say.number(found, 0)}. Windows may look open that are not. Put a copy in its place before you serve.`,
   goOnWithoutThem: 'Go on without them',
   sayThatItIsRight: 'It is right',
   putTimesRight: 'The ledger’s times are wrong',
