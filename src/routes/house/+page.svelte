@@ -197,6 +197,9 @@
 </div>
 
 <style>
+  #clock {
+    margin: 0.75rem 0;
+  }
   .books {
     display: flex;
     flex-wrap: wrap;
