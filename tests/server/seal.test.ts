@@ -1,7 +1,9 @@
 import { expect } from 'chai';
 import Database from 'better-sqlite3';
 import { existsSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
+import { openApp } from '../../src/lib/server/app.ts';
+import { troubleOf } from '../trouble.ts';
 import { canonicalEnvelope, type StoredEvent } from '../../src/lib/core/record/canonical.ts';
 import { backUp, restore } from '../../src/lib/server/store/backup.ts';
 import { sha256 } from '../../src/lib/server/store/open.ts';
@@ -87,6 +89,12 @@ describe('the seal beside the folder', () => {
       db.exec(`DELETE FROM pieces; UPDATE projection_shape SET shape = 0;`);
     }, false);
     expect(trouble).to.match(/names a head|does not bear the house’s seal/);
+  });
+  it('the folder emptied, or taken away whole: no empty record is made in its place', () => {
+    const start = () => openApp({ EMBER_TIDE_DATA: dirname(file), EMBER_TIDE_MODE: 'demo', EMBER_TIDE_SEAL: seal });
+    rmSync(dirname(file), { recursive: true });
+    expect(troubleOf(start).code).to.equal('store.gone');
+    expect(existsSync(file)).to.equal(false);
   });
   it('two names that changed places', () => {
     const { trouble } = after((db) =>

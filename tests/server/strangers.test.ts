@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { everyObjectsIn } from '../../src/lib/server/input/strangers.ts';
 import { houseShown } from '../../src/lib/server/views/house.ts';
+import { INTO_CHEST } from './cold-house.ts';
 import { charHouse, HOUR, NOON, openTestHouse, type TestHouse } from './house.ts';
 
 const codeOf = (answer: ReturnType<TestHouse['act']>) => (answer.ok ? 'done' : answer.code);
@@ -90,16 +91,7 @@ describe('a correction is held to what forms are held to', () => {
     const made = house.store.record.eventsOf(`piece:${piece}`).find(({ kind }) => kind === 'piece.made')!.seq;
     house.done('set-place', { name: 'Chest', kind: 'freezer', setPoint: '-25 C' });
     later(2);
-    house.done('start-freeze', {
-      piece,
-      place: 'Chest',
-      air: '-25 C',
-      airClass: 'fan',
-      packing: 'bare',
-      thickness: '30 mm',
-      startCore: '1 C',
-      cycle: 'us-168h'
-    });
+    house.done('start-freeze', { ...INTO_CHEST, piece });
     const begun = last();
     later(4);
     house.done('read-freeze', { piece, reading: '-12 C', probe: 'core' });

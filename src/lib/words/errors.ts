@@ -160,7 +160,7 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'store.in-use': ({ seen }) =>
     `Another Ember Tide has the folder ${seen ?? 'of this house'} open. Stop it first; two at a time would undo each other’s work.`,
   'store.gone': ({ seen }) =>
-    `There was a record in ${seen ?? 'this folder'}, and it is gone or empty. Put a copy in its place: npm run restore -- copy. To begin a new house, name another folder.`,
+    `There was a record in ${seen ?? 'this folder'}, and it is gone or empty. Put a copy in its place: npm run restore -- copy. To begin a new house, name another folder; to make a demo anew, add -- --fresh.`,
   'store.no-folder': ({ seen }) =>
     `There is no folder ${seen ?? 'of that name'}. Is it written right? To begin a new house there, make the folder first.`,
   'store.shortened': ({ seen, found }) =>

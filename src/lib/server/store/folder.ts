@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
 import { writeDurably } from './durable.ts';
 import { HEAD_ENDING, readHead, renoteHead } from './head-note.ts';
-import { sealFileOf, tellSealAnew } from './seal.ts';
+import { lastSealed, sealFileOf, tellSealAnew } from './seal.ts';
 import { DATABASE_FILE } from './open.ts';
 
 /** What a restore is about to do, written down before it does it: whoever finds it finishes the work. */
@@ -53,11 +53,12 @@ const LEFTOVER = /^ember-tide.*\.(restoring|partial)(-wal|-shm|-journal|-head)?$
  *
  * @throws EmberError `store.gone` where a record was here and is not: an empty one is never put in its place
  */
-export function settleFolder(folder: string, seal?: string): void {
+export function settleFolder(folder: string, given?: string): void {
   const database = join(folder, DATABASE_FILE);
+  const seal = given ?? sealFileOf(database);
   finishRestore(database, seal);
   const missing = !existsSync(database) || statSync(database).size === 0;
-  if (missing && readHead(database)) throw new EmberError('store.gone', { seen: database });
+  if (missing && (readHead(database) ?? lastSealed(seal))) throw new EmberError('store.gone', { seen: database });
   for (const within of [folder, join(folder, 'backups')]) {
     if (!existsSync(within)) continue;
     for (const name of readdirSync(within)) if (LEFTOVER.test(name)) rmSync(join(within, name), { force: true });

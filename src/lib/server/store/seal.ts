@@ -35,6 +35,15 @@ const wordOf = (key: string, day: string, { seq, hash }: HeadNote): string => {
   return `${mark}:${createHmac('sha256', key).update(`${day} ${seq} ${hash}`).digest('hex')}`;
 };
 
+/** The newest entry that the seal in a file was told of; null where there is none, or none that can be read. */
+export function lastSealed(file: string): HeadNote | null {
+  try {
+    return readSeal(file)?.last ?? null;
+  } catch {
+    return null;
+  }
+}
+
 /** A seal that is open, or the one in a file, made where there is none and the disk lets it; null where it does not. */
 export function sealOrNone(seal: string | Seal): Seal | null {
   try {
