@@ -250,6 +250,8 @@ export function createExecutor(store: Store, clock: Clock, secret: () => string 
     work: (context: { store: Store; house: HouseState; now: number }) => {
       readonly events: readonly Draft[];
       readonly places: readonly string[];
+      /** The earliest moment that is new in them, ms; left out where it may be any. */
+      readonly since?: number;
       readonly result: Result;
     }
   ): Result {
@@ -262,7 +264,7 @@ export function createExecutor(store: Store, clock: Clock, secret: () => string 
         const outcome = work({ store, house: store.projections.currentHouse(), now });
         const written = store.record.append([...outcome.events], actor, now);
         changes.push(...written.map(({ seq, subject }) => ({ seq, subject })));
-        store.projections.rejudgeIn(outcome.places, now);
+        store.projections.rejudgeIn(outcome.places, now, outcome.since);
         // A place has no number of its own to show: whoever looks at it is entries by its name.
         const { seq } = store.record.head();
         changes.push(...outcome.places.map((place) => ({ seq, subject: `air:${place}` })));

@@ -203,11 +203,13 @@ export function takeReadings(app: Receiver, key: string, body: Sent) {
     const { taken, refused, offset } = sorted(house, device, body, now);
     const seals = sealed(store, dueForSeal(store, house, [...taken.keys()], now), house, now);
     let kept = 0;
+    let since = Infinity;
     const places = new Set<string>();
     for (const [sensor, readings] of taken) {
       const news = store.readings.news(sensor, seriesOf(readings));
       store.readings.putTail(sensor, news, now, device.id);
       kept += news.length;
+      if (news.length > 0) since = Math.min(since, news.at[0]!);
       const { place } = house.sensors[sensor]!;
       if (news.length > 0 && place !== '') places.add(place);
     }
@@ -215,6 +217,7 @@ export function takeReadings(app: Receiver, key: string, body: Sent) {
     return {
       events: [...seals, ...quarantine(store.db, refused, device.id, now)],
       places: [...places],
+      since,
       result: {
         device: device.id,
         taken: kept,

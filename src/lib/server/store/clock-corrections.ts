@@ -20,15 +20,21 @@ export function openCorrections(db: Db) {
     if (hash !== kept.hash) kept = { hash, corrections: all.all().map((row) => readEvent(row).body as Correction) };
     return kept.corrections;
   }
-  return (row: StoredEvent): StoredEvent =>
-    corrections().reduce(
-      (told, { fromSeq, toSeq, aheadMs }) =>
-        row.seq < fromSeq || row.seq > toSeq
-          ? told
-          : { ...told, recorded: told.recorded - aheadMs, happened: told.happened - aheadMs },
-      row
-    );
+  return {
+    corrected: (row: StoredEvent): StoredEvent =>
+      corrections().reduce(
+        (told, { fromSeq, toSeq, aheadMs }) =>
+          row.seq < fromSeq || row.seq > toSeq
+            ? told
+            : { ...told, recorded: told.recorded - aheadMs, happened: told.happened - aheadMs },
+        row
+      ),
+    /** Changes with each of them. */
+    version: (): string => last.get()?.hash ?? ''
+  };
 }
+
+export type Corrections = ReturnType<typeof openCorrections>;
 
 /** Readings that a clock far ahead received came that much earlier, too: those after a moment of the right clock, ms. */
 export function readingsEarlier(db: Db, after: number, aheadMs: number): void {

@@ -4,6 +4,7 @@ import type { LotState } from '../../core/record/lot.ts';
 import type { PieceState } from '../../core/record/piece.ts';
 import type { PieceClock } from '../../core/rules/piece-clock.ts';
 import type { ProjectedPiece } from '../../core/service/hands.ts';
+import { frozenDeep } from './frozen.ts';
 import type { Db } from './open.ts';
 import type { Relations } from './relations.ts';
 
@@ -35,16 +36,18 @@ export function projectionStatements(db: Db) {
        state = excluded.state, windows = excluded.windows, missing = excluded.missing, clock = excluded.clock,
        seq = excluded.seq, made = excluded.made, made_seq = excluded.made_seq, flow = excluded.flow`
   );
-  const putPlace = db.prepare<[string, string]>('INSERT OR IGNORE INTO piece_places (place, piece) VALUES (?, ?)');
+  const putPlace = db.prepare<[string, string, number | null]>(
+    'INSERT INTO piece_places (place, piece, until) VALUES (?, ?, ?)'
+  );
   const dropPlaces = db.prepare<[string]>('DELETE FROM piece_places WHERE piece = ?');
-  const inPlace = db.prepare<[string], { piece: string }>(
+  const inPlace = db.prepare<[string, number], { piece: string }>(
     `SELECT piece FROM piece_places JOIN pieces ON pieces.id = piece_places.piece
-     WHERE piece_places.place = ? AND pieces.live = 1 ORDER BY piece`
+     WHERE piece_places.place = ? AND pieces.live = 1 AND (until IS NULL OR until >= ?) ORDER BY piece`
   );
   const dropLot = db.prepare<[string]>('DELETE FROM lots WHERE id = ?');
   const dropPiece = db.prepare<[string]>('DELETE FROM pieces WHERE id = ?');
   const lotRow = db.prepare<[string], { state: string }>('SELECT state FROM lots WHERE id = ?');
-  const lotRows = db.prepare<[], { state: string }>('SELECT state FROM lots ORDER BY seq DESC');
+  const lotRows = db.prepare<[], { id: string; state: string }>('SELECT id, state FROM lots ORDER BY seq DESC');
   const pieceRow = db.prepare<[string], PieceRow>('SELECT * FROM pieces WHERE id = ?');
   const inLot = db.prepare<[string], PieceRow>(
     `SELECT pieces.* FROM piece_lots JOIN pieces ON pieces.id = piece_lots.piece
@@ -74,27 +77,48 @@ export function projectionStatements(db: Db) {
 
 export type ProjectionStatements = ReturnType<typeof projectionStatements>;
 
+/** Columns of rows kept as values: of a few thousand pieces. */
+const MOST_READY = 10_000;
+
+/**
+ * Rows as values, read once for as long as their text is the same: a page asks for everything in the house, and most of it lies as
+ * it lay. What is handed out is shared, and frozen.
+ */
+function openReader() {
+  const known = new Map<string, { readonly text: string; readonly value: unknown }>();
+  return <Value>(column: string, id: string, text: string): Value => {
+    const key = `${column} ${id}`;
+    const kept = known.get(key);
+    if (kept?.text === text) return kept.value as Value;
+    const value = frozenDeep(JSON.parse(text) as Value);
+    known.set(key, { text, value });
+    if (known.size > MOST_READY) known.delete(known.keys().next().value!);
+    return value;
+  };
+}
+
 /** Lots and pieces as they were last projected. */
 export function projectionReader(
   { lotRow, lotRows, pieceRow, inLot, liveRows }: ProjectionStatements,
   relations: Pick<Relations, 'childrenOf' | 'lotsOf'>
 ) {
+  const read = openReader();
   const unpack = (row: PieceRow, lot: LotState): ProjectedPiece => ({
-    state: JSON.parse(row.state) as PieceState,
+    state: read<PieceState>('state', row.id, row.state),
     lot,
-    windows: JSON.parse(row.windows) as RouteWindow[],
-    missing: JSON.parse(row.missing) as string[],
-    clock: JSON.parse(row.clock) as PieceClock | null
+    windows: read<RouteWindow[]>('windows', row.id, row.windows),
+    missing: read<string[]>('missing', row.id, row.missing),
+    clock: read<PieceClock | null>('clock', row.id, row.clock)
   });
   const lotById = (id: string): LotState => {
     const row = lotRow.get(id);
     if (!row) throw new EmberError('record.not-found', { field: 'lot', seen: id });
-    return JSON.parse(row.state) as LotState;
+    return read<LotState>('lot', id, row.state);
   };
 
   return {
     lot: lotById,
-    lots: (): LotState[] => lotRows.all().map((row) => JSON.parse(row.state) as LotState),
+    lots: (): LotState[] => lotRows.all().map(({ id, state }) => read<LotState>('lot', id, state)),
     piece(id: string): ProjectedPiece & { children: string[]; lots: string[] } {
       const row = pieceRow.get(id);
       if (!row) throw new EmberError('record.not-found', { field: 'piece', seen: id });
@@ -111,7 +135,8 @@ export function projectionReader(
         return unpack(row, lots.get(row.lot)!);
       });
     },
-    livePieces: (): ProjectedPiece[] => liveRows.all().map((row) => unpack(row, JSON.parse(row.lotState) as LotState))
+    livePieces: (): ProjectedPiece[] =>
+      liveRows.all().map((row) => unpack(row, read<LotState>('lot', row.lot, row.lotState)))
   };
 }
 

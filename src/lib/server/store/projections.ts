@@ -1,5 +1,9 @@
+import { DAY } from '../../core/measure/spans.ts';
 import { EmberError } from '../../core/errors.ts';
+import { indexAt } from '../../core/log/series.ts';
 import { foldHouse, type HouseState } from '../../core/record/house.ts';
+import type { HouseSettings } from '../../core/activity/house/fold.ts';
+import { canonical } from '../../core/record/canonical.ts';
 import { foldLot } from '../../core/record/lot.ts';
 import { subjectId } from '../../core/record/view.ts';
 import { pieceClock } from '../../core/rules/piece-clock.ts';
@@ -9,7 +13,7 @@ import type { EventKind, RecordEvent } from '../../core/record/events.ts';
 import type { Db } from './open.ts';
 import { staysOf } from '../../core/rules/stays.ts';
 import { openLineages } from './lineages.ts';
-import { openLogs } from './logs.ts';
+import { openLogs, type Logs } from './logs.ts';
 import {
   dumpOf,
   projectionReader,
@@ -45,6 +49,16 @@ const NO_VERDICT: readonly EventKind[] = [
   'service.set'
 ];
 
+/** Settings that are for the eye alone. */
+const FOR_THE_EYE = ['name', 'units', 'currency', 'warnMinutes'] as const satisfies readonly (keyof HouseSettings)[];
+
+/** Whether two states of a house that differ by its settings alone give the same windows. */
+function judgesAlike(before: HouseState, after: HouseState): boolean {
+  const judging = ({ lastSeq: _, ...house }: HouseState) =>
+    canonical({ ...house, ...Object.fromEntries(FOR_THE_EYE.map((key) => [key, null])) });
+  return judging(before) === judging(after);
+}
+
 /** The row of a piece: its state, its windows and its clock as they are judged at a moment, and its weights. */
 function rowOf(inputs: readonly [JudgeInput, ...JudgeInput[]], events: readonly RecordEvent[], at: number): PieceRow {
   const [{ lot, chain }] = inputs;
@@ -75,6 +89,25 @@ function rowOf(inputs: readonly [JudgeInput, ...JudgeInput[]], events: readonly 
   };
 }
 
+/** Places a piece and what it came from lay in, each with the moment the last of it was over there; Infinity while it lasts. */
+function placesOf(inputs: readonly JudgeInput[]): Map<string, number> {
+  const out = new Map<string, number>();
+  const add = (place: string, to: number) => out.set(place, Math.max(out.get(place) ?? -Infinity, to));
+  for (const { chain } of inputs) {
+    for (const { place, to } of staysOf(chain)) add(place, to ?? Infinity);
+    for (const { plan, ended } of chain.flatMap(({ freezes }) => freezes)) {
+      if (out.has(plan.place)) add(plan.place, ended?.at ?? Infinity);
+    }
+  }
+  return out;
+}
+
+/**
+ * A reading moves what is said of the hours between its neighbours, of the few hours that are told as one with them, and of as
+ * long a silence before it as is believed (12 h at most): what had left its place a day before that is not touched. ms
+ */
+const TOUCHES_MS = DAY;
+
 /** Writes the rows of lots and pieces: folded, judged, and tied to what they came from. */
 function projector({
   statements,
@@ -100,7 +133,7 @@ function projector({
       const inputs = foldLineages(lines, judgedBy(at));
       const [{ lot, chain }] = inputs;
       dropPlaces.run(id);
-      for (const input of inputs) for (const { place } of staysOf(input.chain)) putPlace.run(place, id);
+      for (const [place, until] of placesOf(inputs)) putPlace.run(place, id, until === Infinity ? null : until);
       const piece = chain.at(-1)!;
       putPiece.run(rowOf(inputs, eventsOf(`piece:${id}`), at));
       runs.put(piece, lot);
@@ -149,6 +182,14 @@ function projector({
   return { projectPiece, projectFamily, projectLot };
 }
 
+/** From when on a stay may be touched by news of its place: the last that was heard of it before them stands until they came. */
+function touchedSince(logs: Logs, place: string, at: number, since: number): number {
+  if (since === -Infinity) return since;
+  const series = logs.book(at, at).place(place)?.series;
+  const before = series ? indexAt(series, since) - 1 : -1;
+  return before < 0 ? -Infinity : series!.at[before]! - TOUCHES_MS;
+}
+
 /** Lots and pieces as screens read them, kept in step by refolding whatever subject an event touched. */
 export function openProjections(db: Db, record: RecordStore, readings: Readings) {
   const statements = projectionStatements(db);
@@ -159,9 +200,13 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
   const reader = projectionReader(statements, relations);
   const ways = openLineages(record);
   const { reading, lineages } = ways;
-  const house = (at = Infinity, knownAt = Infinity): HouseState => foldHouse(record.eventsOf('house'), { at, knownAt });
   let houseNow: HouseState | null = null;
-  const currentHouse = (): HouseState => (houseNow ??= house());
+  const currentHouse = (): HouseState => (houseNow ??= foldHouse(record.eventsOf('house')));
+  // As it is known now, it is the one that is kept.
+  const house = (at = Infinity, knownAt = Infinity): HouseState =>
+    at === Infinity && knownAt >= record.head().recorded
+      ? currentHouse()
+      : foldHouse(record.eventsOf('house'), { at, knownAt });
   const logs = openLogs(record, readings, currentHouse);
 
   const { projectPiece, projectFamily, projectLot } = projector({
@@ -183,8 +228,10 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
      */
     refold(subject: string, at: number, told: readonly NewEntry[] | null = null): void {
       if (subject === 'house') {
+        const before = houseNow;
         houseNow = null;
         if (told?.every(({ kind }) => NO_VERDICT.includes(kind))) return;
+        if (before && told?.every(({ kind }) => kind === 'house.set') && judgesAlike(before, currentHouse())) return;
         const eventsOf = reading();
         for (const { id } of allPieces.all()) projectPiece(id, at, eventsOf);
         // A place that is called otherwise is so wherever it is named.
@@ -197,11 +244,17 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
     },
     logs,
     /** Pieces still here that lie, or lay, in a place. */
-    piecesIn: (place: string): string[] => inPlace.all(place).map(({ piece }) => piece),
-    /** Judges anew whatever lay in these places: a sensor spoke of them. Call inside the transaction that kept its readings. */
-    rejudgeIn(places: readonly string[], at: number): void {
+    piecesIn: (place: string): string[] => inPlace.all(place, -Infinity).map(({ piece }) => piece),
+    /**
+     * Judges anew whatever lay in these places: a sensor spoke of them. Call inside the transaction that kept its readings.
+     *
+     * @param since the earliest moment that anything new is said of, ms
+     */
+    rejudgeIn(places: readonly string[], at: number, since = -Infinity): void {
       const eventsOf = reading();
-      const told = new Set(places.flatMap((place) => inPlace.all(place).map(({ piece }) => piece)));
+      const told = new Set(
+        places.flatMap((place) => inPlace.all(place, touchedSince(logs, place, at, since)).map(({ piece }) => piece))
+      );
       for (const id of told) projectPiece(id, at, eventsOf);
     },
     /** A rolled-back transaction may have left a house, or readings, behind that never were. */

@@ -8,7 +8,8 @@ import {
   type RecordEvent
 } from '../../core/record/events.ts';
 import { placeCalled, placeNames, placeRef, withPlace, type PlaceNames } from '../../core/activity/cold/places.ts';
-import { openCorrections } from './clock-corrections.ts';
+import { openCorrections, type Corrections } from './clock-corrections.ts';
+import { frozenDeep } from './frozen.ts';
 import { sha256, type Db } from './open.ts';
 
 export interface Draft<Kind extends EventKind = EventKind> {
@@ -44,7 +45,8 @@ export interface LedgerFilter {
 }
 
 /** Puts the ids of places into what is written, and their names into what is read. */
-function placeDoor(db: Db, corrected: (row: StoredEvent) => StoredEvent) {
+function placeDoor(db: Db, corrections: Corrections) {
+  const { corrected } = corrections;
   const placesSet = db.prepare<[], StoredEvent>(`SELECT * FROM events WHERE kind = 'place.set' ORDER BY seq`);
   const lastPlaceSet = db.prepare<[], { hash: string }>(
     `SELECT hash FROM events WHERE kind = 'place.set' ORDER BY seq DESC LIMIT 1`
@@ -72,7 +74,40 @@ function placeDoor(db: Db, corrected: (row: StoredEvent) => StoredEvent) {
     const body = withPlace(event.body, (ref) => placeCalled(names(), ref, event.recorded));
     return body === event.body ? event : ({ ...event, body } as RecordEvent);
   }
-  return { named, referred: <Body>(body: Body): Body => withPlace(body, (called) => placeRef(names(), called)) };
+  return {
+    named,
+    referred: <Body>(body: Body): Body => withPlace(body, (called) => placeRef(names(), called)),
+    /** Changes with anything that makes an entry read otherwise. */
+    version: (): string => `${lastPlaceSet.get()?.hash ?? ''} ${corrections.version()}`
+  };
+}
+
+/** Entries kept ready, all subjects together: some tens of megabytes. */
+const MOST_READY = 20_000;
+
+/**
+ * Entries of subjects as they were last read, the least asked for forgotten first. What is kept is known by the hash of the
+ * subject's newest row, which vouches for all rows before it: one that was rolled back leaves nothing behind.
+ */
+function readyEntries(read: (subject: string) => RecordEvent[]) {
+  const ready = new Map<string, { readonly version: string; readonly events: readonly RecordEvent[] }>();
+  let count = 0;
+  const forget = (subject: string) => {
+    count -= ready.get(subject)?.events.length ?? 0;
+    ready.delete(subject);
+  };
+  return (subject: string, version: string): RecordEvent[] => {
+    const known = ready.get(subject);
+    const events = known?.version === version ? known.events : read(subject).map(frozenDeep);
+    forget(subject);
+    ready.set(subject, { version, events });
+    count += events.length;
+    for (const oldest of ready.keys()) {
+      if (count <= MOST_READY || oldest === subject) break;
+      forget(oldest);
+    }
+    return [...events];
+  };
 }
 
 /** The one door to the table of events. Statements are prepared once. */
@@ -93,9 +128,16 @@ export function openRecord(db: Db) {
   const firstAfter = db.prepare<[number], { seq: number | null }>(
     'SELECT min(seq) AS seq FROM events WHERE recorded > ?'
   );
+  const between = db.prepare<[number, number], StoredEvent>(
+    'SELECT * FROM events WHERE seq > ? AND seq <= ? ORDER BY seq'
+  );
   const everything = db.prepare<[], StoredEvent>('SELECT * FROM events ORDER BY seq');
 
-  const { named, referred } = placeDoor(db, openCorrections(db));
+  const newest = db.prepare<[string], { hash: string }>(
+    'SELECT hash FROM events WHERE subject = ? ORDER BY seq DESC LIMIT 1'
+  );
+  const { named, referred, version } = placeDoor(db, openCorrections(db));
+  const ready = readyEntries((subject) => bySubject.all(subject).map(named));
   const head = (): Head => lastRow.get() ?? { seq: 0, hash: '', recorded: 0 };
 
   return {
@@ -122,7 +164,8 @@ export function openRecord(db: Db) {
         return named(stored);
       });
     },
-    eventsOf: (subject: string): RecordEvent[] => bySubject.all(subject).map(named),
+    /** Entries of a subject in the order they happened. They are shared: nobody changes them. */
+    eventsOf: (subject: string): RecordEvent[] => ready(subject, `${newest.get(subject)?.hash ?? ''} ${version()}`),
     event(seq: number): RecordEvent | null {
       const row = bySeq.get(seq);
       return row ? named(row) : null;
@@ -134,6 +177,8 @@ export function openRecord(db: Db) {
     versionOf: (subject: string): number => subjectSeq.get(subject)?.seq ?? 0,
     since: (seq: number, limit = 500) => since.all(seq, limit),
     iterate: () => everything.iterate(),
+    /** Rows after a number, up to another, in order. */
+    rows: (after: number, to: number): StoredEvent[] => between.all(after, to),
     /** A row as the program speaks of it: of the current version, with its place by name. */
     read: named,
     list(filter: LedgerFilter): RecordEvent[] {
