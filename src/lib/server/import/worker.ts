@@ -11,6 +11,7 @@ import { EmberError } from '../../core/errors.ts';
 import { logReader, type LogMapping } from '../../core/log/csv.ts';
 import { silences } from '../../core/log/series.ts';
 import type { HouseTime } from '../../core/measure/day.ts';
+import { standBack } from '../stand-back.ts';
 import { chunksOf, type Origin } from '../store/readings.ts';
 
 export interface ImportOrder {
@@ -22,6 +23,7 @@ export interface ImportOrder {
   readonly origin: Origin;
 }
 
+standBack();
 const port = parentPort!;
 const order = workerData as ImportOrder;
 /** Chunks handed over at once: a few milliseconds of the house's time. */

@@ -1,4 +1,5 @@
 import { connect } from 'node:net';
+import { setImmediate } from 'node:timers/promises';
 import { EmberError } from '../../core/errors.ts';
 import type { LabelData } from '../../core/trace/label.ts';
 import { labelWords } from '../../words/labels.ts';
@@ -25,6 +26,9 @@ export function printedOf(room: Room, id: string): Printed {
   };
 }
 
+/** Labels worded at a time: others are answered in between. */
+const AT_A_TIME = 8;
+
 /**
  * Labels as a PDF: one a page on a roll, or many on a sheet from a place on.
  *
@@ -37,11 +41,12 @@ export async function labelPdf(
   origin: string,
   skip = 0
 ): Promise<Buffer> {
-  return printedAsPdf(
-    pieces.map((id) => printedOf(room, id)),
-    sizeId,
-    { origin, skip }
-  );
+  const labels: Printed[] = [];
+  for (const [index, id] of pieces.entries()) {
+    if (index % AT_A_TIME === AT_A_TIME - 1) await setImmediate();
+    labels.push(printedOf(room, id));
+  }
+  return printedAsPdf(labels, sizeId, { origin, skip });
 }
 
 /** Labels of pieces as they stand, as a PDF. */

@@ -1,5 +1,8 @@
 import { parentPort } from 'node:worker_threads';
 import { printed, type PrintOrder } from './print.ts';
+import { standBack } from '../stand-back.ts';
+
+standBack();
 
 /** The thread that prints labels: one order after another, each answered with its PDF or with what went wrong. */
 parentPort!.on('message', ({ id, order }: { id: number; order: PrintOrder }) => {
