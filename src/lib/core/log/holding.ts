@@ -70,7 +70,7 @@ export const secondsIn = (intervals: readonly Interval[]): number =>
   intervals.reduce((sum, { from, to }) => sum + (to - from) / 1000, 0);
 
 /** A log is told to the spoilage clock in pieces this long: its integral is exact, its hundreds of readings are not carried about. */
-const BUCKET_MS = 3 * HOUR;
+export const BUCKET_MS = 3 * HOUR;
 /** A piece ends sooner where the rate has moved by more than this share: what is said of its middle is then as near as that. */
 const BUCKET_SHARE = 0.1;
 

@@ -1,6 +1,7 @@
 import { UNIDENTIFIED } from '../activity/receive/bodies.ts';
 import { STRICTNESS, type Decision } from '../inspect/score.ts';
 import type { BodyOf, RecordEvent } from './events.ts';
+import { foldedOnce } from './folded-once.ts';
 import { correctionOf, stamp, type Correction, type Stamped } from './stamped.ts';
 import { lastSeqOf, viewed, type ViewOptions } from './view.ts';
 
@@ -29,10 +30,7 @@ export interface LotState {
   readonly lastSeq: number;
 }
 
-/**
- * What a lot is, from its events. Null where the receipt is voided or had not happened.
- */
-export function foldLot(id: string, events: readonly RecordEvent[], options: ViewOptions = {}): LotState | null {
+function fold(id: string, events: readonly RecordEvent[], options: ViewOptions): LotState | null {
   let received: LotState['received'] | null = null;
   let identified: LotState['identified'] = null;
   const evidence: Evidence[] = [];
@@ -77,6 +75,11 @@ export function foldLot(id: string, events: readonly RecordEvent[], options: Vie
     lastSeq: lastSeqOf(events)
   };
 }
+
+/**
+ * What a lot is, from its events. Null where the receipt is voided or had not happened.
+ */
+export const foldLot = foldedOnce(fold);
 
 const sentBackOf = (decisions: readonly LotDecision[]): Stamped | null => {
   const first = decisions.find(({ decision }) => decision === 'send-back');

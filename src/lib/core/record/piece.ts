@@ -11,6 +11,7 @@ import { thawSlice } from '../activity/thaw/fold.ts';
 import { traySlice } from '../activity/tray/fold.ts';
 import { undone } from './amend.ts';
 import type { BodyOf, EventKind, RecordEvent } from './events.ts';
+import { foldedOnce } from './folded-once.ts';
 import { hindranceOf, running, type GoneHow } from './occupation.ts';
 import type { PieceHands, PieceSlice, Settled, Stay, TimeOut, Together } from './slice.ts';
 import { correctionOf, stamp, type Correction, type Stamped } from './stamped.ts';
@@ -91,10 +92,7 @@ function whereabouts() {
   };
 }
 
-/**
- * What a piece is, from its events. Null where its making is voided or had not happened.
- */
-export function foldPiece(id: string, events: readonly RecordEvent[], options: PieceOptions = {}): PieceState | null {
+function fold(id: string, events: readonly RecordEvent[], options: PieceOptions): PieceState | null {
   const kept = Object.assign({}, ...SLICES.map(({ start }) => start())) as Kept;
   const { stays, outs, ...moves } = whereabouts();
   const { sentBack } = options;
@@ -143,3 +141,8 @@ export function foldPiece(id: string, events: readonly RecordEvent[], options: P
     lastSeq: lastSeqOf(events)
   };
 }
+
+/** What a piece is, from its events. Null where its making is voided or had not happened. */
+export const foldPiece = foldedOnce(fold, ({ sentBack }) =>
+  sentBack ? `${sentBack.at} ${sentBack.seq} ${sentBack.by}` : ''
+);

@@ -27,7 +27,7 @@ export function printedOf(room: Room, id: string): Printed {
 }
 
 /** Labels worded at a time: others are answered in between. */
-const AT_A_TIME = 8;
+const AT_A_TIME = 4;
 
 /**
  * Labels as a PDF: one a page on a roll, or many on a sheet from a place on.

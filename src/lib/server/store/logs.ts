@@ -173,13 +173,19 @@ function logReader(record: RecordStore, readings: Readings, houseNow: () => Hous
   return { everSaid, airBetween, handBetween, makePlace, makeRun };
 }
 
+/** Logs of places, by name and by how far back they reach. */
+type Kept = Map<string, PlaceLog | null>;
+
 /** What sensors and hands say of places, for judging: read from the packed days, put together once, kept until it changes. */
 export function openLogs(record: RecordStore, readings: Readings, houseNow: () => HouseState) {
   const { everSaid, airBetween, handBetween, makePlace, makeRun } = logReader(record, readings, houseNow);
 
-  /** A book that remembers what it was asked. */
-  function makeBook(asked: Asked): LogBook {
-    const places = new Map<string, PlaceLog | null>();
+  /**
+   * A book that remembers what it was asked.
+   *
+   * @param places what another book of the same hour put together, as far as it still stands
+   */
+  function makeBook(asked: Asked, places: Kept = new Map()): LogBook {
     const runs = new Map<string, RunLog | null>();
     const kept = <Value>(book: Map<string, Value>, key: string, make: () => Value): Value => {
       if (!book.has(key)) book.set(key, make());
@@ -200,17 +206,35 @@ export function openLogs(record: RecordStore, readings: Readings, houseNow: () =
     };
   }
 
-  let current: { book: LogBook; version: string } | null = null;
-  /** Changes with anything a log could be made of. */
-  const version = (): string => {
-    const { seq, posts, ids } = everSaid();
-    const sensors = new Set(posts.map(({ sensor }) => sensor));
-    const parts = [...sensors].map((sensor) => readings.versionOf(sensor));
-    const hands = [...ids.values()].map((id) => record.versionOf(`place:${id}`));
-    return [seq, ...parts, ...hands].join(' ');
+  let current: { book: LogBook; house: string; versions: Map<string, string>; kept: Kept } | null = null;
+  /** For each place, what changes with anything its log could be made of. */
+  const versions = (): Map<string, string> => {
+    const { posts, ids } = everSaid();
+    const out = new Map<string, string>();
+    for (const { place, sensor } of posts) out.set(place, `${out.get(place) ?? ''} ${readings.versionOf(sensor)}`);
+    for (const [place, id] of ids) out.set(place, `${out.get(place) ?? ''} ${record.versionOf(`place:${id}`)}`);
+    return out;
   };
+  /** The book of the present: a place that nothing new was said of is not put together again. */
+  function present(at: number): LogBook {
+    const house = `${everSaid().seq} ${Math.floor(at / HOUR)}`;
+    const now = versions();
+    const stands = (place: string) => current?.versions.get(place) === now.get(place);
+    if (current?.house === house && now.size === current.versions.size && [...now.keys()].every(stands)) {
+      return current.book;
+    }
+    const kept: Kept = new Map(
+      current?.house === house ? [...current.kept].filter(([key]) => stands(key.slice(0, key.lastIndexOf('|')))) : []
+    );
+    current = { book: makeBook({ at, known: Infinity }, kept), house, versions: now, kept };
+    return current.book;
+  }
 
   return {
+    /** A rolled-back entry may have left a book behind that knows it. */
+    forgetCached(): void {
+      current = null;
+    },
     /**
      * What was read by a moment and known by another.
      *
@@ -219,9 +243,7 @@ export function openLogs(record: RecordStore, readings: Readings, houseNow: () =
     book(at: number, known: number): LogBook {
       const newest = record.head().recorded;
       if (at < newest || known < newest) return makeBook({ at, known });
-      const now = `${version()} ${Math.floor(at / HOUR)}`;
-      if (current?.version !== now) current = { book: makeBook({ at, known: Infinity }), version: now };
-      return current.book;
+      return present(at);
     },
     /** The present as it would be with an entry that is tried. */
     trial: (at: number, tried: RecordEvent): LogBook => makeBook({ at, known: Infinity, tried }),

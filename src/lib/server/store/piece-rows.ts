@@ -4,7 +4,7 @@ import type { LotState } from '../../core/record/lot.ts';
 import type { PieceState } from '../../core/record/piece.ts';
 import type { PieceClock } from '../../core/rules/piece-clock.ts';
 import type { ProjectedPiece } from '../../core/service/hands.ts';
-import { frozenDeep } from './frozen.ts';
+import { frozenDeep } from '../../core/record/frozen-deep.ts';
 import type { Db } from './open.ts';
 import type { Relations } from './relations.ts';
 

@@ -1,4 +1,4 @@
-import { DAY } from '../../core/measure/spans.ts';
+import { BUCKET_MS } from '../../core/log/holding.ts';
 import { EmberError } from '../../core/errors.ts';
 import { indexAt } from '../../core/log/series.ts';
 import { foldHouse, type HouseState } from '../../core/record/house.ts';
@@ -103,10 +103,10 @@ function placesOf(inputs: readonly JudgeInput[]): Map<string, number> {
 }
 
 /**
- * A reading moves what is said of the hours between its neighbours, of the few hours that are told as one with them, and of as
- * long a silence before it as is believed (12 h at most): what had left its place a day before that is not touched. ms
+ * A reading moves what is said of the time since the one before it, and of the few hours that are told as one with that: what had
+ * left its place before them is not touched. ms
  */
-const TOUCHES_MS = DAY;
+const TOUCHES_MS = 2 * BUCKET_MS;
 
 /** Writes the rows of lots and pieces: folded, judged, and tied to what they came from. */
 function projector({
@@ -261,6 +261,7 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
     forgetCached(): void {
       houseNow = null;
       readings.forgetCached();
+      logs.forgetCached();
     },
     ...reader,
     relations,

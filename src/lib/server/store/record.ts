@@ -9,7 +9,7 @@ import {
 } from '../../core/record/events.ts';
 import { placeCalled, placeNames, placeRef, withPlace, type PlaceNames } from '../../core/activity/cold/places.ts';
 import { openCorrections, type Corrections } from './clock-corrections.ts';
-import { frozenDeep } from './frozen.ts';
+import { frozenDeep } from '../../core/record/frozen-deep.ts';
 import { sha256, type Db } from './open.ts';
 
 export interface Draft<Kind extends EventKind = EventKind> {
@@ -96,9 +96,9 @@ function readyEntries(read: (subject: string) => RecordEvent[]) {
     count -= ready.get(subject)?.events.length ?? 0;
     ready.delete(subject);
   };
-  return (subject: string, version: string): RecordEvent[] => {
+  return (subject: string, version: string): readonly RecordEvent[] => {
     const known = ready.get(subject);
-    const events = known?.version === version ? known.events : read(subject).map(frozenDeep);
+    const events = known?.version === version ? known.events : frozenDeep(read(subject));
     forget(subject);
     ready.set(subject, { version, events });
     count += events.length;
@@ -106,7 +106,7 @@ function readyEntries(read: (subject: string) => RecordEvent[]) {
       if (count <= MOST_READY || oldest === subject) break;
       forget(oldest);
     }
-    return [...events];
+    return events;
   };
 }
 
@@ -165,7 +165,8 @@ export function openRecord(db: Db) {
       });
     },
     /** Entries of a subject in the order they happened. They are shared: nobody changes them. */
-    eventsOf: (subject: string): RecordEvent[] => ready(subject, `${newest.get(subject)?.hash ?? ''} ${version()}`),
+    eventsOf: (subject: string): readonly RecordEvent[] =>
+      ready(subject, `${newest.get(subject)?.hash ?? ''} ${version()}`),
     event(seq: number): RecordEvent | null {
       const row = bySeq.get(seq);
       return row ? named(row) : null;

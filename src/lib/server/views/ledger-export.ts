@@ -16,7 +16,7 @@ function row(store: Store, event: StoredEvent, tell: ReturnType<typeof ledgerTel
 }
 
 /** Entries told at a time: others are answered in between. */
-const AT_A_TIME = 50;
+const AT_A_TIME = 20;
 
 /** All rows there are as it begins, some at a time. Entries are only ever added, so what comes later does not disturb it. */
 function* rowsOf({ record }: Store): Generator<readonly StoredEvent[]> {
