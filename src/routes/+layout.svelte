@@ -1,15 +1,18 @@
 <script lang="ts">
   import * as say from '$lib/words/say.ts';
-  import { PLACE_NAMES, rootLayout as t } from '$lib/words/screens/shell.ts';
+  import { PLACE_NAMES, rootLayout as t, told as toldWords } from '$lib/words/screens/shell.ts';
   import { speaksAs } from '$lib/words/speech.ts';
   import '../app.css';
   import { browser } from '$app/environment';
-  import { invalidateAll, goto } from '$app/navigation';
+  import { invalidateAll, goto, preloadCode } from '$app/navigation';
   import { page, navigating } from '$app/state';
   import { onMount } from 'svelte';
   import { houseNow, setServerTime, startClock } from '$lib/ui/clock.svelte.ts';
   import { followChanges } from '$lib/ui/live.ts';
-  import { PLACES } from '$lib/ui/places.ts';
+  import { BENCHES, PLACES } from '$lib/ui/places.ts';
+  import { lineIsLost } from '$lib/ui/line.svelte.ts';
+  import { tell } from '$lib/ui/told.svelte.ts';
+  import Told from '$lib/ui/Told.svelte';
   import PlaceIcon from '$lib/ui/marks/PlaceIcon.svelte';
   import type { LayoutProps } from './$types';
 
@@ -18,6 +21,8 @@
   if (browser) speaksAs(() => ({ locale: data.locale, zone: data.house.zone, units: data.house.units }));
   /** How long a page waits for more readings before it is made anew, ms. */
   const READINGS_MS = 1500;
+  /** When the page is surely drawn. ms */
+  const IDLE_MS = 2500;
   // svelte-ignore state_referenced_locally
   /** A share of it that each page has for itself, so that not all ask at once: from a key no other page has. */
   const turn = parseInt(data.formKey.slice(0, 4), 16) / 0x10000;
@@ -53,10 +58,18 @@
       pending = setTimeout(refresh, isReading ? READINGS_MS * (1 + turn) : 120);
     });
     document.documentElement.dataset.ready = 'yes';
+    // What a place is drawn by is fetched while there is time: a line that is lost later takes no place away.
+    const idle = setTimeout(() => {
+      const code = [...PLACES.map(({ path }) => preloadCode(path)), preloadCode('/piece/any'), preloadCode('/lot/any')];
+      void Promise.allSettled([...code, import('$lib/ui/Find.svelte'), import('$lib/ui/Keys.svelte')]).then(
+        () => (document.documentElement.dataset.kept = 'yes')
+      );
+    }, IDLE_MS);
     return () => {
       stop();
       stopClock();
       clearTimeout(pending);
+      clearTimeout(idle);
     };
   });
 
@@ -65,13 +78,36 @@
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     if (target.closest('input, select, textarea, [contenteditable]')) return;
     const place = PLACES.find(({ key }) => key === event.key);
-    if (place) void goto(place.path);
+    if (place) void goto(withPiece(place.path));
     else if (event.key === 'n') void goto('/receive');
     else if (event.key === '/') panel = 'find';
     else if (event.key === '?') panel = 'keys';
     else return;
     event.preventDefault();
   }
+  let changing = $state(false);
+  /** Another hand takes the tablet: the page, its piece and what was typed stay. */
+  async function setPerson(select: HTMLSelectElement) {
+    const body = new URLSearchParams({ person: select.value, back: page.url.pathname });
+    changing = true;
+    try {
+      await fetch('/me', { method: 'POST', body, redirect: 'manual' });
+      await invalidateAll();
+    } catch {
+      select.value = data.person?.id ?? '';
+      tell({ kind: 'refused', text: toldWords.didNotReach, newer: [] });
+    } finally {
+      changing = false;
+    }
+  }
+  /** The piece the page is about goes along to the next bench. */
+  const piece = $derived(
+    page.route.id?.startsWith('/piece/')
+      ? page.params.id
+      : (page.url.searchParams.getAll('piece').at(-1) ?? (page.data as { chosen?: string | null }).chosen ?? null)
+  );
+  const withPiece = (path: string) =>
+    piece && BENCHES.has(path) ? `${path}?piece=${encodeURIComponent(piece)}` : path;
   const here = (path: string) => (path === '/' ? page.url.pathname === '/' : page.url.pathname.startsWith(path));
 </script>
 
@@ -92,7 +128,11 @@
     <ul>
       {#each PLACES as place (place.path)}
         <li>
-          <a href={place.path} aria-current={here(place.path) ? 'page' : undefined} aria-keyshortcuts={place.key}>
+          <a
+            href={withPiece(place.path)}
+            aria-current={here(place.path) ? 'page' : undefined}
+            aria-keyshortcuts={place.key}
+          >
             <PlaceIcon path={place.path} />
             <span>{PLACE_NAMES[place.path]}</span>
           </a>
@@ -111,15 +151,16 @@
         <b>{data.house.name}</b>
         <time class="soft" datetime={new Date(now).toISOString()}>{say.dayAndTime(now)}</time>
       </div>
-      {#if lost}<span class="lost" role="status">{t.notConnectedShowingWhat}</span>{/if}
+      {#if lost || lineIsLost()}<span class="lost" role="status">{t.notConnectedShowingWhat}</span>{/if}
       <form method="POST" action="/me" class="me no-print">
-        <input type="hidden" name="back" value={page.url.pathname} />
+        <input type="hidden" name="back" value={page.url.pathname + page.url.search} />
         <label for="who">{t.whoIsHere}</label>
         <select
           id="who"
           name="person"
           value={data.person?.id ?? ''}
-          onchange={(event) => event.currentTarget.form?.requestSubmit()}
+          disabled={changing}
+          onchange={(event) => void setPerson(event.currentTarget)}
         >
           <option value="">{t.nobodyYet}</option>
           {#each data.people as person (person.id)}<option value={person.id}>{person.name}</option>{/each}
@@ -149,6 +190,7 @@
       </p>
     {/if}
     <main id="main" tabindex="-1" aria-busy={navigating.to !== null}>{@render children()}</main>
+    <Told person={data.person?.id ?? null} />
     <footer class="soft">
       {t.guidanceForTrainedStaff}
       {#if data.head > 0}<span class="stand">{t.ledgerStandsAt(data.head, data.headHash.slice(0, 16))}</span>{/if}

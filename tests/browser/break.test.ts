@@ -262,6 +262,62 @@ describe('breaking down at the bench', () => {
     await close();
   });
 
+  it('what lies on the pan is weighed once: it has to change before the next weight is taken', async () => {
+    const { piece } = await receive(TURBOT);
+    await call('open-board', { piece });
+    const { page, close } = await open(`/break?piece=${piece}`);
+    await touch(page, 'eye-back');
+    await tell('PUT 300');
+    await atRest(page, '300 g');
+    await page.keyboard.press('w');
+    await page.keyboard.press('w');
+    await off(page, 1);
+    // Another part is touched, and the first still lies there.
+    await touch(page, 'eye-belly');
+    await page.keyboard.press('w');
+    await page.waitForSelector('text=Change what lies on the pan');
+    await tell('PUT 150');
+    await atRest(page, '150 g');
+    await tell('PUT 300');
+    await atRest(page, '300 g');
+    expect(await page.locator('[data-taken]').count()).to.equal(1);
+    await page.keyboard.press('w');
+    await off(page, 2);
+    const { taken } = (await (await fetch(`${house.url}/api/v1/boards/${piece}`)).json()) as {
+      taken: { part: string; grams: number }[];
+    };
+    expect(taken.map(({ part, grams }) => [part, grams])).to.deep.equal([
+      ['eye-back', 300],
+      ['eye-belly', 300]
+    ]);
+    await tell('PUT 0');
+    await close();
+  });
+
+  it('a part that is touched while the page is busy is the one that is weighed', async () => {
+    const { piece } = await receive(TURBOT);
+    await call('open-board', { piece });
+    const { page, close } = await open(`/break?piece=${piece}`);
+    await tell('PUT 0');
+    await touch(page, 'eye-back');
+    await tell('PUT 280');
+    await atRest(page, '280 g');
+    // The house is slow to hand out the page of the next part.
+    await page.route(/__data\.json.*eye-belly/, async (route) => {
+      await new Promise((resolve) => setTimeout(resolve, 1500));
+      await route.continue();
+    });
+    await page.locator('svg [data-part="eye-belly"]').click();
+    await page.keyboard.press('w');
+    await off(page, 1);
+    const { taken } = (await (await fetch(`${house.url}/api/v1/boards/${piece}`)).json()) as {
+      taken: { part: string; grams: number }[];
+    };
+    expect(taken.map(({ part, grams }) => [part, grams])).to.deep.equal([['eye-belly', 280]]);
+    await tell('PUT 0');
+    await close();
+  });
+
   it('two tablets on one fish: the second sees the first’s piece, and a clash is refused with both values', async () => {
     const { piece } = await receive(TURBOT);
     await call('open-board', { piece });

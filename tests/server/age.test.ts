@@ -96,8 +96,8 @@ describe('the ageing rack', () => {
     expect(raw().state).to.equal('closed');
     expect(nowView(app()).tasks[0]).to.include({ code: 'age-stopped', piece });
     house.done('end-age', { piece, how: 'stopped', note: 'binned' });
-    expect(refusal('serve-piece', { piece, route: 'cooked' }).details.seen).to.equal('closed');
-    house.done('discard-piece', { piece, reason: 'off' });
+    expect(refusal('serve-piece', { piece, route: 'cooked', all: true }).details.seen).to.equal('closed');
+    house.done('discard-piece', { piece, reason: 'off', all: true });
   });
   it('a weight that went up is asked about, and left out of the forecast where somebody stands by it', () => {
     house.done('start-age', { piece, ...HANG });
@@ -159,7 +159,7 @@ describe('the ageing rack', () => {
       ['open-board', { piece }],
       ['reweigh-piece', { piece, mass: '1900 g', cause: 'drying' }],
       ['start-hold', { piece, label: 'left', startCore: '2 C' }],
-      ['serve-piece', { piece, route: 'raw' }]
+      ['serve-piece', { piece, route: 'raw', all: true }]
     ] as const) {
       expect(String(refusal(name, input).details.seen), name).to.contain('ageing rack');
     }

@@ -88,7 +88,7 @@ describe('breaking down', () => {
     it('is the only place for the piece that lies on it', () => {
       const { piece } = onBoard();
       for (const [name, input] of [
-        ['serve-piece', { piece, route: 'raw' }],
+        ['serve-piece', { piece, route: 'raw', all: true }],
         [
           'start-freeze',
           {
@@ -105,7 +105,7 @@ describe('breaking down', () => {
         ['divide-piece', { piece, name: 'x', mass: '100 g' }],
         ['open-board', { piece }],
         ['split-piece', { piece, count: 2 }],
-        ['discard-piece', { piece, reason: 'x' }]
+        ['discard-piece', { piece, reason: 'dropped', all: true }]
       ] as const) {
         const { code, details } = refusal(name, input);
         expect(`${name} ${code}`).to.equal(`${name} record.not-allowed-now`);

@@ -127,7 +127,7 @@ describe('curing', () => {
     const { piece: after } = house.done('divide-piece', { piece, name: 'After', form: 'block', mass: '300 g' });
     expect(view(String(after))).to.include.members(['fish', 'soy', 'wheat', 'mustard', 'lupin']);
     expect(view(String(before))).to.not.include.members(['soy']);
-    house.done('serve-piece', { piece: after, route: 'cured', dish: 'x' });
+    house.done('serve-piece', { piece: after, route: 'cured', dish: 'x', all: true });
     const { served } = house.store.projections.piece(String(after)).state;
     expect(served[0]!.allergens).to.include.members(['fish', 'soy', 'wheat', 'lupin']);
     expect(labelData(appOf(house), piece).allergens).to.include('soy');

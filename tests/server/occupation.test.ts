@@ -56,7 +56,7 @@ describe('what a piece is in decides what may begin with it', () => {
   }
   it('gone, nothing begins with it', () => {
     const piece = open();
-    house.done('discard-piece', { piece, reason: 'dropped' });
+    house.done('discard-piece', { piece, reason: 'dropped', all: true });
     for (const [, operation, input] of BEGINS) {
       const answer = house.act(operation, { piece, ...input });
       expect(answer).to.deep.include({ ok: false, code: 'record.not-allowed-now' });

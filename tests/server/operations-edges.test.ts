@@ -29,7 +29,7 @@ describe('amending', () => {
   });
   it('an amendment that widens has to be owned, and stays on the piece with its name and reason', () => {
     house.done('divide-piece', { piece: P, name: 'Loin', mass: '500 g' });
-    house.done('discard-piece', { piece: P, reason: 'dropped' });
+    house.done('discard-piece', { piece: P, reason: 'dropped', all: true });
     const amend = { seq: seqOf('piece.discarded'), void: true, reason: 'it was the other one' };
     const refusedOnce = house.act('amend-entry', amend);
     expect(refusedOnce).to.include({ ok: false, code: 'record.widens-without-owner' });
@@ -42,7 +42,7 @@ describe('amending', () => {
     ]);
   });
   it('takes a bin back on the tablet it was done on; on another the same person is refused', () => {
-    house.act('discard-piece', { piece: P, reason: 'dropped' }, { tablet: 'bar' });
+    house.act('discard-piece', { piece: P, reason: 'dropped', all: true }, { tablet: 'bar' });
     const amend = { seq: seqOf('piece.discarded'), void: true, reason: 'the other one', ownWidening: 'on' };
     for (const tablet of ['pass', undefined])
       expect(house.act('amend-entry', amend, { tablet })).to.include({ code: 'record.needs-second-person' });

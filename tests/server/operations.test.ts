@@ -66,11 +66,11 @@ describe('one fish through the house', () => {
     house.clock.moveBy(3 * HOUR);
     house.done('serve-piece', { piece, route: 'cured', mass: '500 g' });
     house.clock.moveBy(1.5 * HOUR);
-    expect(house.act('serve-piece', { piece, route: 'cured' })).to.include({
+    expect(house.act('serve-piece', { piece, route: 'cured', all: true })).to.include({
       ok: false,
       code: 'record.not-allowed-now'
     });
-    house.done('discard-piece', { piece, reason: 'time is up' });
+    house.done('discard-piece', { piece, reason: 'time is up', all: true });
     const kinds = house.store.record.list({ lot: L }).map(({ kind }) => kind);
     expect(kinds).to.include.members([
       'lot.received',
@@ -96,7 +96,7 @@ describe('one fish through the house', () => {
     expect(state(house, piece, 'raw')).to.equal('not-cleared');
     house.done('read-freeze', { piece, reading: '-20 C', probe: 'core' });
     expect(state(house, piece, 'raw')).to.equal('open');
-    expect(house.act('serve-piece', { piece, route: 'raw' })).to.include({ code: 'record.not-allowed-now' });
+    expect(house.act('serve-piece', { piece, route: 'raw', all: true })).to.include({ code: 'record.not-allowed-now' });
     house.done('end-freeze', { piece });
     house.done('serve-piece', { piece, route: 'raw', mass: '100 g' });
   });
@@ -121,7 +121,7 @@ describe('one fish through the house', () => {
     house.done('attach-evidence', { lot: L, ...FEED });
     const { piece } = house.done('divide-piece', { piece: P, name: 'Loin', mass: '500 g' }) as { piece: string };
     house.clock.moveBy(HOUR);
-    house.done('discard-piece', { piece: P, reason: 'dropped' });
+    house.done('discard-piece', { piece: P, reason: 'dropped', all: true });
     expect(state(house, piece, 'raw')).to.equal('open');
     expect(state(house, P, 'raw')).to.equal('closed');
   });
@@ -238,7 +238,13 @@ describe('sent twice, sent late, sent wrong', () => {
       'quantity.out-of-range',
       'startCore'
     ],
-    ['serving what is not cleared', 'serve-piece', { piece: P, route: 'raw' }, 'record.not-allowed-now', 'route'],
+    [
+      'serving what is not cleared',
+      'serve-piece',
+      { piece: P, route: 'raw', all: true },
+      'record.not-allowed-now',
+      'route'
+    ],
     [
       'a paper for freezing without figures',
       'attach-evidence',

@@ -45,7 +45,7 @@ describe('a lot that is sent back has ended', () => {
       expect(answer, name).to.deep.include({ code: 'record.not-allowed-now' });
       expect(answer.details.seen, name).to.equal('sent back');
     }
-    expect(refused('discard-piece', { piece, reason: 'dropped' }).details.seen).to.equal('sent back');
+    expect(refused('discard-piece', { piece, reason: 'dropped', all: true }).details.seen).to.equal('sent back');
     expect(verify(house.store, house.clock.now()).trouble).to.equal(null);
   });
   for (const [how, end] of [
@@ -105,7 +105,7 @@ describe('a lot that is sent back has ended', () => {
         const cut = String(house.done('divide-piece', { piece, name: 'End', form: 'block', mass: '200 g' }).piece);
         expect([gone(), gone(cut)]).to.deep.equal([null, null]);
       }
-      if (occupant !== 'board') house.done('discard-piece', { piece, reason: 'its lot was sent back' });
+      if (occupant !== 'board') house.done('discard-piece', { piece, reason: 'its lot was sent back', all: true });
       expect(gone()).to.equal(occupant === 'board' ? null : 'discarded');
     });
   }
@@ -153,7 +153,7 @@ describe('a lot that is sent back has ended', () => {
     expect([gone(piece), gone(mince), gone(other.piece)]).to.deep.equal(['returned', null, null]);
     expect(pieceView(app(), mince).verdict.windows.some(({ state }) => state === 'open')).to.equal(false);
     const { lot: third, piece: all } = house.done('receive-lot', CHAR) as { lot: string; piece: string };
-    house.done('discard-piece', { piece: all, reason: 'dropped' });
+    house.done('discard-piece', { piece: all, reason: 'dropped', all: true });
     expect(refused('return-lot', { lot: third, ...back }).details).to.deep.include({ field: 'lot' });
   });
 });

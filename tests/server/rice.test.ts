@@ -111,7 +111,7 @@ describe('tubs of rice', () => {
   });
   it('a piece’s name is no tub’s, and a tub’s no piece’s', () => {
     const tub = make();
-    expect(refused('serve-piece', { piece: tub, route: 'raw' }).code).to.equal('record.not-found');
+    expect(refused('serve-piece', { piece: tub, route: 'raw', all: true }).code).to.equal('record.not-found');
     expect(refused('print-labels', { pieces: 'NO-0101-1-A', size: 'roll-60x40' }).code).to.equal('record.not-found');
   });
 });

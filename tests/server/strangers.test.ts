@@ -97,7 +97,7 @@ describe('a correction is held to what forms are held to', () => {
     house.done('read-freeze', { piece, reading: '-12 C', probe: 'core' });
     const read = last();
     later(6);
-    house.done('discard-piece', { piece, reason: 'time is up' });
+    house.done('discard-piece', { piece, reason: 'time is up', all: true });
     const binned = last();
     later(9);
     // Before it was there, before it was begun, after it was binned; and the making, the beginning and the end past the rest.

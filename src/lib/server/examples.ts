@@ -349,7 +349,7 @@ const PASS: readonly Example[] = [
   act('start-hold', { piece: 'ARC-0320-1-A', label: 'Left', startCore: '2 C' }),
   act('read-hold', { piece: 'ARC-0320-1-A', reading: '4 C' }, 0.5),
   act('serve-piece', { piece: 'ARC-0320-1-A', route: 'cooked', mass: '200 g' }),
-  act('discard-piece', { piece: 'ARC-0320-1-A', reason: 'time is up' }, 5),
+  act('discard-piece', { piece: 'ARC-0320-1-A', reason: 'time is up', all: true }, 5),
   act('make-tub', { mass: '3 kg', place: 'Counter', dressing: 'Rice vinegar, White sugar, Fine salt' }),
   act('read-tub', { tub: 'RICE-0320-1', reading: '41 C' }, 0.5),
   act('bin-tub', { tub: 'RICE-0320-1' }, 2),

@@ -2,13 +2,17 @@ import { randomUUID } from 'node:crypto';
 import { fail, redirect, type Actions, type RequestEvent } from '@sveltejs/kit';
 import { errorSentence } from '../words/errors.ts';
 import { namedIn } from '../words/plans/index.ts';
-import { EmberError } from '../core/errors.ts';
+import { EmberError, type ErrorDetails } from '../core/errors.ts';
+import { OWN_UNDO_MS, UNDOABLE } from '../core/record/amend.ts';
+import { subjectId } from '../core/record/view.ts';
+import { deedWords } from '../words/deeds.ts';
 import { withUnit } from '../core/fields/written.ts';
 import { theApp } from './app.ts';
 import { formOf, isEveryObjects } from './input/strangers.ts';
 import { sniff } from './store/files.ts';
 import { storeTrouble } from './store/open.ts';
 import { OPERATIONS } from './registry.ts';
+import { ledgerTeller } from './views/ledger.ts';
 
 /** What a form action hands back to its page. */
 export interface FormAnswer {
@@ -19,6 +23,12 @@ export interface FormAnswer {
   readonly values: Record<string, string>;
   readonly result?: Record<string, unknown>;
   readonly conflict?: Record<string, unknown>;
+  /** What was written since the page was read, as the ledger tells it. */
+  readonly newer?: readonly string[];
+  /** The last entry it wrote. */
+  readonly seq?: number;
+  /** What ended or emptied a piece: the line of its entry, and until when it is undone by who did it, ms. */
+  readonly deed?: { readonly line: string; readonly seq: number; readonly until: number; readonly by: string };
 }
 
 /**
@@ -73,6 +83,30 @@ const AFTER: Record<string, (result: Record<string, unknown>) => string> = {
   'import-note': ({ delivery }) => `/receive?delivery=${String(delivery)}`
 };
 
+/** What is undone at a touch, as long as it is: the line of its entry. */
+function deedOf(seq: number, result: Record<string, unknown>): FormAnswer['deed'] {
+  const { record, projections } = theApp().store;
+  const entry = record.event(seq);
+  if (!entry || !(UNDOABLE as readonly string[]).includes(entry.kind)) return undefined;
+  const { name } = projections.piece(subjectId(entry.subject, 'piece')).state.made;
+  return {
+    line: deedWords(entry.kind as (typeof UNDOABLE)[number], name, result),
+    seq,
+    until: entry.recorded + OWN_UNDO_MS,
+    by: entry.actor
+  };
+}
+
+/** Entries a clash was with, as the ledger tells them. */
+function newerLines({ newer }: ErrorDetails): string[] {
+  const app = theApp();
+  const tell = ledgerTeller(app);
+  return (Array.isArray(newer) ? (newer as { seq: number }[]) : []).flatMap(({ seq }) => {
+    const entry = app.store.record.event(seq);
+    return entry ? [tell(entry).line] : [];
+  });
+}
+
 /** The form actions of a page, made from the registry of operations. */
 export function actionsFor(page: string): Actions {
   return Object.fromEntries(
@@ -122,7 +156,8 @@ export function actionsFor(page: string): Actions {
               ])
             ),
             values,
-            conflict: answer.status === 409 ? JSON.parse(JSON.stringify(answer.details)) : undefined
+            conflict: answer.status === 409 ? JSON.parse(JSON.stringify(answer.details)) : undefined,
+            newer: answer.status === 409 ? newerLines(answer.details) : undefined
           };
           return fail(answer.status, said);
         }
@@ -134,7 +169,9 @@ export function actionsFor(page: string): Actions {
           message: '',
           fields: {},
           values: {},
-          result: answer.result
+          result: answer.result,
+          seq: answer.seq,
+          deed: deedOf(answer.seq, answer.result)
         };
         return said;
       }

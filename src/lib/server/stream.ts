@@ -8,7 +8,7 @@ const held = new Map<string, number>();
 /** A tablet's pages share one stream; a program has no need of more than a few. */
 export const MOST_FOR_ONE = 8;
 /** A page that hears nothing for a few of these has lost the house, whatever its line says. */
-export const HEARTBEAT_MS = 15_000;
+export const HEARTBEAT_MS = 3000;
 /** More changes missed than this are not told one by one: whoever was away reads anew. */
 export const MOST_MISSED = 500;
 

@@ -23,6 +23,7 @@
   let pieces: NowAnswer['pieces'] | null = null;
   let methods: { href: string; name: string; more: string }[] | null = null;
   let asked = 0;
+  let isLost = $state(false);
 
   /** Cures, sauces and dishes by their names, and by what they are good for. */
   async function booked() {
@@ -43,6 +44,16 @@
   }
 
   async function look() {
+    try {
+      await lookUp();
+      isLost = false;
+    } catch {
+      // Without the house nothing is found, and that is no answer.
+      isLost = true;
+    }
+  }
+
+  async function lookUp() {
     const turn = ++asked;
     const wanted = text.trim().toLowerCase();
     if (wanted === '') return void (found = []);
@@ -92,7 +103,7 @@
           </a>
         </li>
       {:else}
-        {#if text.trim() !== ''}<li class="soft py-2">{t.nothingByThatName}</li>{/if}
+        {#if text.trim() !== ''}<li class="soft py-2">{isLost ? t.notConnected : t.nothingByThatName}</li>{/if}
       {/each}
     </ul>
   {/snippet}

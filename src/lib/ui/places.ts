@@ -13,3 +13,14 @@ export const PLACES = [
   { path: '/ledger', key: '0' },
   { path: '/house', key: 'h' }
 ] as const;
+
+/** Where a piece lies while it is worked on: the one the eye is on goes along. */
+export const BENCHES: ReadonlySet<string> = new Set([
+  '/break',
+  '/freeze',
+  '/cure',
+  '/acid',
+  '/age',
+  '/slice',
+  '/serve'
+]);

@@ -168,6 +168,8 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
       ? `This is not the record that was here: its entry ${number(seen)} is another. Nothing is written until the right one is in its place (npm run restore), or somebody says in the ledger that the house goes on with this one.`
       : `Entries are gone from the record: ${number(seen)} were written, and the last that is there is ${number(typeof found === 'number' ? found : 0)}. Nothing is written until a copy is put in its place (npm run restore), or somebody says in the ledger that the house goes on without them.`,
   'form.incomplete': (_, field) => `${field} is needed.`,
+  'form.one-of-two': ({ seen }, field) => `${field}: ${seen}, or all of it? Say one of the two.`,
+  'form.too-short': ({ min, seen }, field) => `${field}: “${seen}” says too little; at least ${number(min)} letters.`,
   'form.too-long': ({ max, seen }, field) => `${field}: at most ${number(max)} letters; saw ${number(seen)}.`,
   'form.too-many': ({ max }, field) => `${field}: at most ${number(max)} of them.`,
   'form.value-unknown': ({ seen, taken, candidates }, field) =>

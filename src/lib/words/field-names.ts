@@ -3,6 +3,7 @@ import { said, words } from './speech.ts';
 const FIELD_NAMES: Record<string, string> = /* @__PURE__ */ words({
   species: 'Species',
   mass: 'Weight',
+  all: 'All of it',
   thickness: 'Thickness',
   core: 'Core temperature',
   caughtOn: 'Day of catch or harvest',

@@ -2,7 +2,7 @@ import { running } from '$lib/core/record/occupation.ts';
 import { SPENT_LIQUID } from '$lib/core/activity/acid/bodies.ts';
 import { toldHere } from '$lib/server/facts/told.ts';
 import { theApp } from '$lib/server/app.ts';
-import { pieceChoices } from '$lib/server/facts/choices.ts';
+import { atBench, pieceChoices } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { acidSubject } from '$lib/server/plans/acid.ts';
 import { pieceView } from '$lib/server/views/piece.ts';
@@ -16,9 +16,8 @@ export const load = (({ url }) => {
   const pieces = pieceChoices(app)
     .filter(({ may, form }) => (may.includes('acid') || may.includes('acid-run')) && form !== 'live')
     .sort((a, b) => Number(b.in.includes('acid')) - Number(a.in.includes('acid')));
-  const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
-  const known = pieces.some((piece) => piece.id === id);
-  const view = known && id ? pieceView(app, id) : null;
+  const { chosen: id, away } = atBench(app, url.searchParams.get('piece'), 'acid', pieces);
+  const view = id ? pieceView(app, id) : null;
   const run = running(view?.piece.acids ?? []);
   const house = app.store.projections.currentHouse();
   const asked = url.searchParams.get('sauce');
@@ -26,7 +25,8 @@ export const load = (({ url }) => {
   const family = view ? [view.piece.id, ...view.piece.made.parents] : [];
   return {
     pieces,
-    chosen: known ? id : null,
+    chosen: id,
+    away,
     view,
     run,
     subject: view ? acidSubject(app.store, view.piece.id) : null,

@@ -1,6 +1,6 @@
 import { theApp } from '$lib/server/app.ts';
 import { rackView, spotsOf } from '$lib/server/views/rack.ts';
-import { pieceChoices } from '$lib/server/facts/choices.ts';
+import { atBench, pieceChoices } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import type { PageServerLoad } from './$types';
 
@@ -15,6 +15,8 @@ export const load = (({ url }) => {
   const hangable = pieceChoices(app).filter(({ may, form }) => HANGABLE.has(form) && may.includes('hang'));
   const asked = url.searchParams.get('piece');
   const chosen = rack.pieces.find(({ id }) => id === asked) ?? (asked ? null : (rack.pieces[0] ?? null));
+  const here = [...rack.pieces, ...hangable];
+  const { away } = asked ? atBench(app, asked, 'hang', here) : { away: null };
   const hang = hangable.find(({ id }) => id === asked) ?? null;
   const spots = Object.fromEntries(rack.cabinets.map((cabinet) => [cabinet.place, spotsOf(cabinet.rack)]));
   return {
@@ -31,6 +33,7 @@ export const load = (({ url }) => {
     hangable,
     chosen: chosen?.id ?? null,
     hang,
+    away,
     playable: app.config.mode !== 'production' && app.config.pan !== null,
     places: Object.values(app.store.projections.currentHouse().places)
       .filter(({ kind }) => kind !== 'freezer' && kind !== 'blast' && kind !== 'cabinet')

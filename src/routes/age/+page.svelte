@@ -116,7 +116,7 @@
 {#if cabinets.length > 0}
   <section class="gap">
     <h2>{t.hangAPiece}</h2>
-    <PiecePick pieces={data.hangable} chosen={data.hang?.id ?? null} empty={t.nothingThatCouldHang} />
+    <PiecePick pieces={data.hangable} chosen={data.hang?.id ?? null} away={data.away} empty={t.nothingThatCouldHang} />
     {#if data.hang}
       {#key data.hang.id}
         <div class="sheet">

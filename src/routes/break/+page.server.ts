@@ -1,6 +1,6 @@
 import { boardView } from '$lib/server/views/board.ts';
 import { theApp } from '$lib/server/app.ts';
-import { pieceChoices, type PieceChoice } from '$lib/server/facts/choices.ts';
+import { atBench, pieceChoices, type PieceChoice } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import type { PageServerLoad } from './$types';
 
@@ -16,17 +16,18 @@ export const load = (({ url }) => {
     .filter(({ may }) => may.includes('break-down') || may.includes('board-work'))
     .sort((a, b) => rank(a) - rank(b));
   const { searchParams: search } = url;
-  const id = search.get('piece') ?? pieces[0]?.id ?? null;
+  const { chosen, away } = atBench(app, search.get('piece'), 'break-down', pieces);
   // A piece whose board was just closed has left the row, and is still shown.
-  const known =
-    id !== null && (pieces.some((piece) => piece.id === id) || app.store.record.versionOf(`piece:${id}`) > 0);
+  const wasHere = away !== null && app.store.projections.piece(away.id).state.boards.length > 0;
+  const id = wasHere ? away.id : chosen;
   const ways = ['pin-bones', 'skin', 'belly'].map((way) => [way, search.get(`way-${way}`) ?? '']);
   return {
     pieces,
-    chosen: known ? id : null,
+    chosen: id,
+    away: wasHere ? null : away,
     part: search.get('part'),
     playable: app.config.mode !== 'production' && app.config.pan !== null,
-    view: known
+    view: id
       ? boardView(app, id, {
           map: asked(search.get('map')),
           template: asked(search.get('template')),

@@ -4,6 +4,7 @@
   import { breakPage as t } from '$lib/words/screens/break.ts';
   import { GONE_WORDS } from '$lib/words/occupation.ts';
   import { partOfWaste } from '$lib/core/bench/breakdown/maps.ts';
+  import { navigating, page } from '$app/state';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import Balance from '$lib/ui/cut/Balance.svelte';
   import BoardClose from '$lib/ui/cut/BoardClose.svelte';
@@ -32,7 +33,11 @@
     }
     return out;
   });
-  const chosen = $derived(view?.parts.some(({ id }) => id === data.part) ? data.part : null);
+  /** The part that was touched last, also while the page is still on its way to it: what the form shows is what it writes. */
+  const touched = $derived(
+    navigating.to?.url.pathname === page.url.pathname ? navigating.to.url.searchParams.get('part') : data.part
+  );
+  const chosen = $derived(view?.parts.some(({ id }) => id === touched) ? touched : null);
   /** Minutes out of the cold so far, by the house's clock. */
   const out = $derived(
     view ? view.secondsOut + (view.outSince === null ? 0 : Math.max(0, (houseNow() - data.now) / 1000)) : 0
@@ -41,7 +46,7 @@
 
 <svelte:head><title>{titled(t.breakDown)}</title></svelte:head>
 <h1>{t.breakDown}</h1>
-<PiecePick pieces={data.pieces} chosen={data.chosen} empty={t.nothingLiesHereTo} />
+<PiecePick pieces={data.pieces} chosen={data.chosen} away={data.away} empty={t.nothingLiesHereTo} />
 {#if view}
   <section class="title">
     <div>

@@ -1,6 +1,6 @@
 import { running } from '$lib/core/record/occupation.ts';
 import { theApp } from '$lib/server/app.ts';
-import { pieceChoices } from '$lib/server/facts/choices.ts';
+import { atBench, pieceChoices } from '$lib/server/facts/choices.ts';
 import { bookOf } from '$lib/server/facts/book.ts';
 import { cureSubject, recentMean } from '$lib/server/plans/cure.ts';
 import { cureRunView } from '$lib/server/views/cure.ts';
@@ -18,15 +18,15 @@ export const load = (({ url }) => {
   const pieces = pieceChoices(app)
     .filter(({ may, form }) => (may.includes('cure') || may.includes('cure-run')) && form !== 'live')
     .sort((a, b) => Number(b.in.includes('cure')) - Number(a.in.includes('cure')));
-  const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
-  const known = pieces.find((piece) => piece.id === id);
-  const view = known && id ? pieceView(app, id) : null;
+  const { chosen: id, away } = atBench(app, url.searchParams.get('piece'), 'cure', pieces);
+  const view = id ? pieceView(app, id) : null;
   const run = running(view?.piece.cures ?? []);
   const now = presentOf(app);
   const places = Object.values(house.places).filter(({ kind }) => kind !== 'freezer' && kind !== 'blast');
   return {
     pieces,
-    chosen: known ? id : null,
+    chosen: id,
+    away,
     view,
     running: run ? cureRunView(app, run) : null,
     subject: view ? cureSubject(store, view.piece.id) : null,

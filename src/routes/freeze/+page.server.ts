@@ -1,7 +1,7 @@
 import { running } from '$lib/core/record/occupation.ts';
 import { profileById } from '$lib/core/codes/profiles/index.ts';
 import { theApp } from '$lib/server/app.ts';
-import { pieceChoices } from '$lib/server/facts/choices.ts';
+import { atBench, pieceChoices } from '$lib/server/facts/choices.ts';
 import { freezeRunView } from '$lib/server/views/cold.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { pieceView } from '$lib/server/views/piece.ts';
@@ -14,13 +14,13 @@ export const load = (({ url }) => {
   const pieces = pieceChoices(app)
     .filter((piece) => piece.may.includes('freeze') || piece.in.includes('freezer'))
     .sort((a, b) => Number(b.in.includes('freezer')) - Number(a.in.includes('freezer')));
-  const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
-  const known = pieces.some((piece) => piece.id === id);
+  const { chosen: id, away } = atBench(app, url.searchParams.get('piece'), 'freeze', pieces);
   const { profile, profiles, places, sensors } = app.store.projections.currentHouse();
-  const view = known && id ? pieceView(app, id) : null;
+  const view = id ? pieceView(app, id) : null;
   return {
     pieces,
-    chosen: known ? id : null,
+    chosen: id,
+    away,
     view,
     freeze: view && running(view.piece.freezes) ? freezeRunView(app, view.piece.id) : null,
     cycles: profileById(profile, profiles).parasites.cycles,

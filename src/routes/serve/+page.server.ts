@@ -1,6 +1,6 @@
 import { profileById } from '$lib/core/codes/profiles/index.ts';
 import { theApp } from '$lib/server/app.ts';
-import { pieceChoices } from '$lib/server/facts/choices.ts';
+import { atBench, pieceChoices } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { pieceView } from '$lib/server/views/piece.ts';
 import { nowView } from '$lib/server/views/now.ts';
@@ -11,13 +11,13 @@ export const actions = actionsFor('/serve');
 export const load = (({ url }) => {
   const app = theApp();
   const pieces = pieceChoices(app).sort((a, b) => Number(b.in.includes('tray')) - Number(a.in.includes('tray')));
-  const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
-  const known = pieces.some((piece) => piece.id === id);
+  const { chosen: id, away } = atBench(app, url.searchParams.get('piece'), 'serve', pieces);
   const { profile, profiles } = app.store.projections.currentHouse();
   return {
     pieces,
-    chosen: known ? id : null,
-    view: known && id ? pieceView(app, id) : null,
+    chosen: id,
+    away,
+    view: id ? pieceView(app, id) : null,
     trays: nowView(app)
       .pieces.flatMap((piece) =>
         piece.steps

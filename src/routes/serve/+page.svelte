@@ -56,7 +56,7 @@
     </ul>
   </section>
 {/if}
-<PiecePick pieces={data.pieces} chosen={data.chosen} empty={t.nothingToServeYet} />
+<PiecePick pieces={data.pieces} chosen={data.chosen} away={data.away} empty={t.nothingToServeYet} />
 {#if view}
   <div class="halves">
     <section class="sheet">
@@ -95,7 +95,13 @@
         {:else if open.length === 0}
           <p>{t.noRouteIsOpen}</p>
         {:else}
-          <OperationForm operation="serve-piece" piece={view.piece} submit={t.served} tone="ember">
+          <OperationForm
+            operation="serve-piece"
+            piece={view.piece}
+            submit={t.served}
+            tone="ember"
+            all={t.serveAll(say.mass(view.piece.grams))}
+          >
             <div class="fields">
               <Field
                 name="route"
@@ -104,14 +110,7 @@
                 bind:value={route}
                 options={open.map((route) => ({ value: route, name: ROUTE_WORDS[route] }))}
               />
-              <Field
-                name="mass"
-                label={t.howMuch}
-                kind="quantity"
-                units={massUnits()}
-                optional
-                hint={t.emptyMeansAllThat}
-              />
+              <Field name="mass" label={t.howMuch} kind="quantity" units={massUnits()} />
               <Field name="dish" label={t.dish} optional bind:value={dish} />
             </div>
             <Field name="susceptible" label={t.forAGuestWho} kind="tick" />
@@ -148,17 +147,15 @@
         </Fold>
       {/if}
       <Fold class="sheet" open={hold !== null} title={t.discard}>
-        <OperationForm operation="discard-piece" piece={view.piece} submit={t.binIt}>
+        <OperationForm
+          operation="discard-piece"
+          piece={view.piece}
+          submit={t.binIt}
+          all={t.binAll(say.mass(view.piece.grams))}
+        >
           <div class="fields">
             <Field name="reason" label={common.reason} placeholder={t.timeIsUpTrim} />
-            <Field
-              name="mass"
-              label={t.howMuch}
-              kind="quantity"
-              units={massUnits()}
-              optional
-              hint={t.emptyMeansAllOf}
-            />
+            <Field name="mass" label={t.howMuch} kind="quantity" units={massUnits()} />
           </div>
         </OperationForm>
       </Fold>

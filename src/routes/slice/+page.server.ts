@@ -1,5 +1,5 @@
 import { theApp } from '$lib/server/app.ts';
-import { pieceChoices } from '$lib/server/facts/choices.ts';
+import { atBench, pieceChoices } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { pieceView } from '$lib/server/views/piece.ts';
 import type { PageServerLoad } from './$types';
@@ -11,7 +11,6 @@ export const load = (({ url }) => {
   const pieces = pieceChoices(app).filter(
     ({ may, form }) => may.includes('slice') && ['fillet', 'loin', 'block', 'portion'].includes(form)
   );
-  const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
-  const known = pieces.some((piece) => piece.id === id);
-  return { pieces, chosen: known ? id : null, view: known && id ? pieceView(app, id) : null };
+  const { chosen: id, away } = atBench(app, url.searchParams.get('piece'), 'slice', pieces);
+  return { pieces, chosen: id, away, view: id ? pieceView(app, id) : null };
 }) satisfies PageServerLoad;

@@ -110,8 +110,8 @@ export function optionalQuantity(kind: Kind, bounds: QuantityMeta) {
 
 export const shortText = (max = 120) =>
   field(z.string().overwrite(plainText).trim().max(max).default(''), { kind: 'text', max, optional: true });
-export const neededText = (max = 120) =>
-  field(z.string().overwrite(plainText).trim().min(1).max(max), { kind: 'text', max });
+export const neededText = (max = 120, least = 1) =>
+  field(z.string().overwrite(plainText).trim().min(least).max(max), { kind: 'text', max });
 /** A box that a form sends only when ticked. */
 const TICKED = z
   .union([z.boolean(), z.enum(['on', 'true', 'false', ''])])

@@ -38,7 +38,11 @@ function troubleOf(issue: z.core.$ZodIssue, input: unknown): FieldTrouble {
   if (isNothing(value)) return of('form.incomplete');
   if (issue.code === 'too_small' || issue.code === 'too_big') {
     const bound = Number(issue.code === 'too_small' ? issue.minimum : issue.maximum);
-    if (issue.origin === 'string') return of('form.too-long', { max: bound, seen: String(value).length });
+    if (issue.origin === 'string') {
+      return issue.code === 'too_small'
+        ? of('form.too-short', { min: bound, seen: shown(value) })
+        : of('form.too-long', { max: bound, seen: String(value).length });
+    }
     if (issue.origin === 'array' || issue.origin === 'set') {
       return issue.code === 'too_big' ? of('form.too-many', { max: bound }) : of('form.incomplete');
     }

@@ -106,7 +106,8 @@ export function rackOf(tools: DemoTools): void {
   step(54, 'p2', 'serve-piece', () => ({
     piece: pieces['aged-before'],
     route: 'raw',
-    dish: 'aged turbot, its own garum'
+    dish: 'aged turbot, its own garum',
+    all: true
   }));
 
   farmed('age-turbot', 150, 'turbot', 3340, 8, 31);

@@ -106,7 +106,11 @@ export function curesOf({ step, receive, paper, daysAgo, grams, celsius, pieces 
       dish: 'char, mustard, rye'
     }));
   }
-  step(104, 'p1', 'discard-piece', () => ({ piece: pieces['char-week'], reason: 'frame and head to stock' }));
+  step(104, 'p1', 'discard-piece', () => ({
+    piece: pieces['char-week'],
+    reason: 'frame and head to stock',
+    all: true
+  }));
   step(100, 'p2', 'note-recipe', () => ({
     id: 'weighed-at-two',
     note: 'for char a shade more salt, 2.4 %, and a third less sugar'

@@ -7,8 +7,8 @@ interface Weighed {
   readonly waste: readonly (readonly [what: string, grams: number])[];
 }
 
-const served = (dish: string): [string, Input] => ['serve-piece', { route: 'raw', dish }];
-const binned: [string, Input] = ['discard-piece', { reason: 'stock drawn, strained' }];
+const served = (dish: string): [string, Input] => ['serve-piece', { route: 'raw', dish, all: true }];
+const binned: [string, Input] = ['discard-piece', { reason: 'stock drawn, strained', all: true }];
 const fillets = ['eye-back', 'eye-belly', 'blind-back', 'blind-belly', 'fin-edge'];
 
 /** What every board of the demo is made with. */

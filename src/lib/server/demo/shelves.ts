@@ -146,5 +146,5 @@ export function leftOver({ receive, paper, daysAgo, grams, celsius, divide, on }
     form: 'fillet',
     mass: grams(340)
   });
-  on('turbot-old', 189, 'p1', 'discard-piece', { reason: 'frame and head to stock' });
+  on('turbot-old', 189, 'p1', 'discard-piece', { reason: 'frame and head to stock', all: true });
 }

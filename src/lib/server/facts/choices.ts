@@ -1,5 +1,13 @@
 import { stateAt } from '../../core/codes/window.ts';
-import { mayBegin, occupantsOf, STEP_IDS } from '../../core/record/occupation.ts';
+import { EmberError } from '../../core/errors.ts';
+import {
+  hindranceOf,
+  mayBegin,
+  occupantsOf,
+  STEP_IDS,
+  type Hindrance,
+  type Step
+} from '../../core/record/occupation.ts';
 import { isFrozen } from '../../core/record/frozen.ts';
 import type { Room } from '../room.ts';
 
@@ -26,4 +34,38 @@ export function pieceChoices(room: Room) {
     depth: state.depth
   }));
 }
+/** A piece that was asked for at a bench that cannot take it. */
+export interface AwayPiece {
+  readonly id: string;
+  readonly name: string;
+  /** What keeps each of the steps of the bench from beginning; null where its form alone does. */
+  readonly why: Hindrance | null;
+}
+
+/**
+ * What lies on a bench: the pieces it can take, and the one that was asked for. Asked for a piece it cannot take, no other takes
+ * its place.
+ *
+ * @param asked by its id; the first of them where none was
+ * @param step what the bench begins with
+ */
+export function atBench<Choice extends Pick<PieceChoice, 'id'>>(
+  room: Room,
+  asked: string | null,
+  step: Step,
+  pieces: readonly Choice[]
+): { readonly chosen: string | null; readonly away: AwayPiece | null } {
+  const id = asked ?? pieces[0]?.id ?? null;
+  if (id === null || pieces.some((piece) => piece.id === id)) return { chosen: id, away: null };
+  if (room.store.record.versionOf(`piece:${id}`) === 0) return { chosen: null, away: null };
+  try {
+    const { state } = room.store.projections.piece(id);
+    return { chosen: null, away: { id, name: state.made.name, why: hindranceOf(state, step) } };
+  } catch (error) {
+    // Its making was undone: there is no such piece.
+    if (error instanceof EmberError && error.code === 'record.not-found') return { chosen: null, away: null };
+    throw error;
+  }
+}
+
 export type PieceChoice = ReturnType<typeof pieceChoices>[number];

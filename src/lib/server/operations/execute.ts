@@ -150,7 +150,8 @@ function refusedAsStale({ record }: Store, { operation, seen }: Request, read: R
   const subject = operation.subject?.(read.data);
   if (subject === undefined || seen === undefined) return null;
   const current = record.versionOf(subject);
-  if (current === seen) return null;
+  // Numbers go through the whole ledger: whoever saw a later entry saw all before it. Nobody saw one that is not there yet.
+  if (current <= seen && seen <= record.head().seq) return null;
   const newer = record
     .eventsOf(subject)
     .filter((event) => event.seq > seen)

@@ -5,6 +5,7 @@ import { foldLineages, judge, versionsFor } from '../../core/rules/verdict.ts';
 import type { Step } from '../../core/record/occupation.ts';
 import { ROUTES } from '../../core/codes/window.ts';
 import { discardTime } from '../../core/rules/clocks.ts';
+import type { Typed } from '../../core/measure/parse.ts';
 import { draft } from '../store/record.ts';
 import {
   TEMPERATURE,
@@ -19,6 +20,21 @@ import {
 import { declarations } from '../facts/declarations.ts';
 import { pieceForStep } from './guard.ts';
 import { operation, type OperationContext } from './operation.ts';
+
+/**
+ * How much of a piece a person means: so much, or all that is left. Silence is neither.
+ *
+ * @returns null for all of it
+ * @throws EmberError `form.incomplete`, `form.one-of-two`, `record.mass-exceeded`
+ */
+function meant(grams: number, { mass, all }: { readonly mass: Typed | null; readonly all: boolean }): Typed | null {
+  if (!mass && !all) throw new EmberError('form.incomplete', { field: 'mass' });
+  if (mass && all) throw new EmberError('form.one-of-two', { field: 'mass', seen: mass.typed });
+  if (mass && mass.si > grams + 0.5) {
+    throw new EmberError('record.mass-exceeded', { field: 'mass', unit: 'g', max: grams, seen: mass.typed });
+  }
+  return mass;
+}
 
 /** A piece that goes to guests, or to the bin. */
 function here({ store }: OperationContext, piece: string, step: Step) {
@@ -89,7 +105,8 @@ export const servePiece = operation({
   input: z.object({
     piece: pieceId,
     route: z.enum(ROUTES),
-    mass: optionalQuantity('mass', { min: 1, max: 500_000 }).describe('how much; all that is left when empty'),
+    mass: optionalQuantity('mass', { min: 1, max: 500_000 }).describe('how much of it'),
+    all: ticked.describe('all that is left of it, instead of a weight'),
     dish: shortText(80),
     susceptible: ticked.describe('for a guest who is highly susceptible'),
     at: when
@@ -99,10 +116,7 @@ export const servePiece = operation({
     const found = here(context, input.piece, 'serve');
     const { state } = found;
     const at = context.instant(input.at, 'at');
-    const mass = input.mass ?? { si: state.grams, unit: 'g', typed: `${Math.round(state.grams)} g` };
-    if (mass.si > state.grams + 0.5) {
-      throw new EmberError('record.mass-exceeded', { field: 'mass', unit: 'g', max: state.grams, seen: mass.typed });
-    }
+    const mass = meant(state.grams, input) ?? { si: state.grams, unit: 'g', typed: `${Math.round(state.grams)} g` };
     const seen = judge(
       foldLineages(context.store.projections.lineages(input.piece), {
         house: context.house,
@@ -137,25 +151,19 @@ export const discardPiece = operation({
   summary: 'Bin a piece, or part of it, with the reason.',
   input: z.object({
     piece: pieceId,
-    reason: neededText(200),
-    mass: optionalQuantity('mass', { min: 1, max: 500_000 }),
+    reason: neededText(200, 3).describe('why, in a word at least'),
+    mass: optionalQuantity('mass', { min: 1, max: 500_000 }).describe('how much of it'),
+    all: ticked.describe('all that is left of it, instead of a weight'),
     at: when
   }),
   subject: (input) => `piece:${input.piece}`,
   run(context, input) {
     const { state } = here(context, input.piece, 'discard');
-    if (input.mass && input.mass.si > state.grams + 0.5) {
-      throw new EmberError('record.mass-exceeded', {
-        field: 'mass',
-        unit: 'g',
-        max: state.grams,
-        seen: input.mass.typed
-      });
-    }
+    const mass = meant(state.grams, input);
     const at = context.instant(input.at, 'at');
     return {
-      events: [draft('piece.discarded', `piece:${input.piece}`, at, { reason: input.reason, mass: input.mass })],
-      result: { piece: input.piece }
+      events: [draft('piece.discarded', `piece:${input.piece}`, at, { reason: input.reason, mass })],
+      result: { piece: input.piece, grams: mass?.si ?? state.grams }
     };
   }
 });

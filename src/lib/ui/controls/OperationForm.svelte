@@ -14,7 +14,10 @@
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
   import { browser } from '$app/environment';
-  import { onDestroy, onMount, setContext, type Snippet } from 'svelte';
+  import { onDestroy, onMount, setContext, tick, type Snippet } from 'svelte';
+  import Hold from '../kit/Hold.svelte';
+  import { told as toldWords } from '$lib/words/screens/shell.ts';
+  import { beginSending, isSending, seenOf, tell, wroteEntry } from '$lib/ui/told.svelte.ts';
   import Button from '../kit/Button.svelte';
 
   /**
@@ -31,6 +34,7 @@
     tone = 'plain',
     onDone,
     files = false,
+    all = null,
     children
   }: {
     operation: string;
@@ -45,6 +49,8 @@
     onDone?: (result: Record<string, unknown>) => void;
     /** It has a file among its fields. */
     files?: boolean;
+    /** What the deed to all of it is called, with its grams, where there is one: a control of its own, held down. */
+    all?: string | null;
     children?: Snippet;
   } = $props();
 
@@ -57,6 +63,12 @@
   const draftName = $derived(`ember-draft:${operation}:${subject}`);
   let busy = $state(false);
   let said = $state('');
+  /** How many were written from this page as it was served: each has a key of its own. */
+  let written = $state(0);
+  /** The key of what was sent and never answered: sent again it is the same, so that it happens once. */
+  let unanswered = $state<string | null>(null);
+  const key = $derived(unanswered ?? `${page.data.formKey}${subject}${written > 0 ? `-${written}` : ''}`);
+  const seenNow = $derived(piece && seen !== undefined ? Math.max(seen, seenOf(piece.id)) : seen);
   let element = $state<HTMLFormElement>();
 
   setContext<FormContext>(FORM_CONTEXT, {
@@ -110,6 +122,15 @@
     unwritten = null;
     localStorage.removeItem(draftName);
   }
+  let isAll = $state(false);
+  async function sendAll() {
+    isAll = true;
+    await tick();
+    // A figure that was begun and left is not meant as well.
+    for (const each of named()) if (each.name === 'mass') each.value = '';
+    element?.requestSubmit();
+    isAll = false;
+  }
   // A bench that is left for another piece keeps what was typed for this one.
   onDestroy(() => browser && write());
   onMount(() => {
@@ -144,19 +165,43 @@
   onchange={keep}
   novalidate
   data-operation={operation}
-  use:enhance={() => {
-    busy = true;
+  use:enhance={({ cancel, formData }) => {
+    // Pressed again meanwhile, it is one deed still.
+    if (busy) return cancel();
     said = '';
+    const before = isSending();
+    if (before) {
+      cancel();
+      said = t.writing;
+      void before.then(() => element?.requestSubmit());
+      return;
+    }
+    busy = true;
+    const sent = String(formData.get('_key'));
+    const answered = beginSending();
     return async ({ result, update }) => {
       busy = false;
+      if (result.type === 'error') {
+        said = t.itDidNotReach;
+        unanswered = sent;
+        answered();
+        return;
+      }
+      unanswered = null;
+      const answer = ('data' in result ? result.data : undefined) as unknown as FormAnswer | undefined;
       if (result.type === 'success' || result.type === 'redirect') {
         forget();
         said = t.doneAndInThe;
-        if (result.type === 'success') onDone?.((result.data as unknown as FormAnswer)?.result ?? {});
-      } else if (result.type === 'error') {
-        said = t.itDidNotReach;
-        return;
+        written++;
+        if (piece && answer?.seq) wroteEntry(piece.id, answer.seq);
+        if (answer?.deed) tell({ kind: 'done', text: answer.deed.line, ...answer.deed });
+        else tell(null);
+        if (result.type === 'success') onDone?.(answer?.result ?? {});
+      } else if (answer?.newer && answer.newer.length > 0) {
+        // The form may be gone with what it was about: what became of it is said where everybody sees it.
+        tell({ kind: 'refused', text: toldWords.notWritten(answer.message), newer: answer.newer });
       }
+      answered();
       await update({ reset: result.type === 'success' });
       const wrong = element?.querySelector<HTMLElement>('[aria-invalid="true"]');
       wrong?.closest('details')?.setAttribute('open', '');
@@ -164,11 +209,11 @@
     };
   }}
 >
-  <input type="hidden" name="_key" value={page.data.formKey + subject} />
+  <input type="hidden" name="_key" value={key} />
   {#if seen !== undefined}<input
       type="hidden"
       name="_seen"
-      value={answer?.conflict ? answer.values._seen : seen}
+      value={answer?.conflict ? answer.values._seen : seenNow}
     />{/if}
   {#if piece}<input type="hidden" name="piece" value={piece.id} />{/if}
   {#each Object.entries(also) as [name, value] (name)}
@@ -192,6 +237,10 @@
     </div>
   {/if}
   <div class="send">
+    {#if all}
+      <input type="hidden" name="all" value={isAll ? 'on' : ''} />
+      <Hold label={all} disabled={busy} onHeld={() => void sendAll()} />
+    {/if}
     <Button type="submit" disabled={busy} tone={tone === 'plain' ? 'deep' : tone === 'quiet' ? 'plain' : tone}>
       {busy ? t.writing : submit}
     </Button>

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { common } from '$lib/words/screens/common.ts';
   import { piecePick as t } from '$lib/words/screens/controls.ts';
-  import type { PieceChoice } from '$lib/server/facts/choices.ts';
+  import type { AwayPiece, PieceChoice } from '$lib/server/facts/choices.ts';
+  import { hindranceWords } from '$lib/words/occupation.ts';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import LevelMark from '../marks/LevelMark.svelte';
@@ -12,12 +13,31 @@
     if (isChosen) node.scrollIntoView({ inline: 'nearest', block: 'nearest' });
   };
 
-  let { pieces, chosen, empty }: { pieces: readonly PieceChoice[]; chosen: string | null; empty: string } = $props();
+  let {
+    pieces,
+    chosen,
+    empty,
+    away = null
+  }: {
+    pieces: readonly PieceChoice[];
+    chosen: string | null;
+    empty: string;
+    /** What was asked for and cannot lie here: said, with its reason. */
+    away?: AwayPiece | null;
+  } = $props();
+  const why = $derived(away?.why ? hindranceWords(away.why) : t.notAsItIs);
   /** A row of hundreds is no row: the rest is found by name. */
   const MOST = 80;
   const shown = $derived(pieces.filter((piece, index) => index < MOST || piece.id === chosen));
 </script>
 
+{#if away}
+  <p class="away" role="status" data-away={away.id}>
+    <a class="link way" href="/piece/{away.id}">{away.id}</a>
+    {t.isNotForThis(away.name, why)}
+    {#if pieces.length > 0}{t.chooseAnother}{/if}
+  </p>
+{/if}
 {#if pieces.length === 0}
   <p class="sheet">
     {t.whateverIsReceivedAnd(empty)}
@@ -46,6 +66,12 @@
 {/if}
 
 <style>
+  .away {
+    border-left: 4px solid var(--ember);
+    background: var(--ember-wash);
+    padding: 0.5rem 0.8rem;
+    margin: 0.2rem 0 0.6rem;
+  }
   .pick {
     display: flex;
     gap: 0.4rem;

@@ -18,17 +18,31 @@
   let shown = $state<Shown>({ status: 'asking', grams: 0, tare: 0, stable: false, name: '', interval: 1 });
   let put = $state('');
   let said = $state('');
-  const takeable = $derived(shown.status === 'weight' && shown.stable && shown.grams > 0);
+  /** What was taken last, while it still lies on the pan: it is not weighed twice. */
+  let taken = $state<number | null>(null);
+  const takeable = $derived(taken === null && shown.status === 'weight' && shown.stable && shown.grams > 0);
 
   onMount(() => {
     const source = new EventSource('/api/v1/devices/scale');
-    source.addEventListener('scale', (event) => (shown = JSON.parse((event as MessageEvent<string>).data) as Shown));
+    source.addEventListener('scale', (event) => {
+      shown = JSON.parse((event as MessageEvent<string>).data) as Shown;
+      if (taken !== null && hasChanged(taken)) taken = null;
+    });
     source.addEventListener('error', () => (shown = { ...shown, status: 'lost', stable: false }));
     return () => source.close();
   });
 
+  /** Less or more lies on it than was taken: by more than it flickers. A scale that is gone says nothing of its pan. */
+  const hasChanged = (grams: number) =>
+    ['over', 'under'].includes(shown.status) ||
+    (shown.status === 'weight' && Math.abs(shown.grams - grams) >= 2 * shown.interval);
+
   function take() {
-    if (takeable && onTake) onTake(shown.grams);
+    if (takeable && onTake) {
+      taken = shown.grams;
+      said = t.wasTaken(say.mass(shown.grams));
+      onTake(shown.grams);
+    } else if (taken !== null) said = t.wasTaken(say.mass(taken));
     else said = shown.stable ? t.nothingOnItTo : t.notAtRestYet;
   }
   function keys(event: KeyboardEvent) {

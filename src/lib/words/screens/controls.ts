@@ -13,10 +13,18 @@ export const operationForm = /* @__PURE__ */ words({
   writing: 'Writing …'
 });
 
+export const hold = /* @__PURE__ */ words({
+  holdIt: 'Hold it down for a second.',
+  pressAgain: 'Press it again to do it.'
+});
+
 export const piecePick = /* @__PURE__ */ words({
   whateverIsReceivedAnd: (empty: Said) => `${empty} Every piece you receive or cut can be picked here.`,
   pieceOnTheBench: 'Piece on the bench',
-  moreFindThemWith: (what: Said) => `${what} more. Find them with`
+  moreFindThemWith: (what: Said) => `${what} more. Find them with`,
+  isNotForThis: (name: Said, why: Said) => `${name} is not for this bench: ${why}.`,
+  notAsItIs: 'nothing is done here with a piece like it',
+  chooseAnother: 'Choose another below.'
 });
 
 export const pieceTicks = /* @__PURE__ */ words({
@@ -31,6 +39,7 @@ export const scalePanel = /* @__PURE__ */ words({
   put: 'Put',
   nothingOnItTo: 'Nothing on it to take.',
   notAtRestYet: 'Not at rest yet.',
+  wasTaken: (mass: Said) => `${mass} taken. Change what lies on the pan before the next.`,
   theScaleDidNot: 'The scale did not answer. Try again, or type the weight.',
   lookingForTheScale: 'Looking for the scale',
   noScaleIsSet: 'No scale is set: type the weights',

@@ -6,6 +6,7 @@ export const find = /* @__PURE__ */ words({
   whatToFind: 'What to find',
   turbotTurIwashi: 'turbot, TUR-1123, iwashi …',
   nothingByThatName: 'Nothing by that name.',
+  notConnected: 'Not connected. Try again when the house answers.',
   species: (what: Said) => `species · ${what}`
 });
 
@@ -74,6 +75,15 @@ export const rootLayout = /* @__PURE__ */ words({
     `Ledger: No. ${say.number(entry, 0)}, ${hash.replace(/(.{4})(?=.)/g, '$1 ')}.`,
   guidanceForTrainedStaff:
     'Guidance for trained staff. Your local code, your competent authority and licensed practice decide.'
+});
+
+export const told = /* @__PURE__ */ words({
+  undo: 'Undo',
+  undone: 'Undone. Both stand in the ledger.',
+  undoneAtOnce: 'undone at once',
+  putAway: 'Close',
+  didNotReach: 'Not sent: no connection. Send it again.',
+  notWritten: (why: Said) => `Not written. ${why}`
 });
 
 export const nowPage = /* @__PURE__ */ words({

@@ -1,6 +1,6 @@
 import { theApp } from '$lib/server/app.ts';
 import { costOfPiece, costsOf } from '$lib/server/facts/costs.ts';
-import { pieceChoices } from '$lib/server/facts/choices.ts';
+import { atBench, pieceChoices } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import type { PageServerLoad } from './$types';
 
@@ -11,12 +11,13 @@ export const load = (({ url }) => {
   const pieces = pieceChoices(app).filter(
     ({ form, may }) => may.includes('measure') && form !== 'whole' && form !== 'live'
   );
-  const id = url.searchParams.get('piece') ?? pieces[0]?.id ?? null;
+  const { chosen: id, away } = atBench(app, url.searchParams.get('piece'), 'measure', pieces);
   const piece = pieces.find((each) => each.id === id) ?? null;
   const lot = piece && app.store.projections.piece(piece.id).lot.id;
   return {
     pieces,
-    chosen: piece?.id ?? null,
+    chosen: id,
+    away,
     piece,
     /** Cents a gram; null where no price is on record. */
     perGram: piece && lot ? (costOfPiece(costsOf(app, lot), piece.id)?.perGram ?? null) : null

@@ -1,0 +1,4 @@
+import type { ClientInit } from '@sveltejs/kit';
+import { holdTheLine } from '$lib/ui/line.svelte.ts';
+
+export const init: ClientInit = () => holdTheLine();

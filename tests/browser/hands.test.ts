@@ -1,0 +1,145 @@
+import { expect } from 'chai';
+import type { Page } from 'playwright-core';
+import { openBenchHouse, type BenchHouse } from './bench-house.ts';
+import { closePages, demoHouse, signIn, visit } from './harness.ts';
+import { form, send, watch } from './watch.ts';
+
+const OFFLINE = /ERR_INTERNET_DISCONNECTED|ERR_CONNECTION|Failed to load resource|ERR_INCOMPLETE_CHUNKED/;
+
+/** Holds a control down for as long as it asks. */
+async function hold(page: Page, text: string): Promise<void> {
+  await page.locator(`button:has-text("${text}")`).hover();
+  await page.mouse.down();
+  await page.waitForSelector(`[data-told="done"]`);
+  await page.mouse.up();
+}
+
+describe('nothing wrong under wet hands', () => {
+  let bench: BenchHouse;
+  const char = {
+    species: 'arctic-char',
+    form: 'fillet',
+    source: 'farmed',
+    farmSystem: 'land-based',
+    water: 'fresh',
+    commercial: 'yes',
+    supplier: 'Kelda Bay Boats',
+    caughtOn: '2026-03-09',
+    mass: '900 g',
+    core: '1 C'
+  };
+  before(async () => {
+    bench = await openBenchHouse();
+    await bench.call('join-person', { name: 'Bo' });
+  });
+  after(() => bench.close());
+
+  it('all of it is a control of its own that is held, with its grams; a line says what was done, and Undo takes it back', async () => {
+    const { piece } = await bench.call('receive-lot', char);
+    const { page, quiet, close } = await bench.open(`/serve?piece=${piece}`);
+    // Empty means nothing.
+    await send(page, 'discard-piece', { reason: 'dropped' });
+    await page.waitForSelector('form[data-operation="discard-piece"] .wrong');
+    const button = form(page, 'discard-piece').locator('button:has-text("900 g")');
+    await button.click();
+    expect(await page.locator('[data-told="done"]').count(), 'a touch alone does nothing').to.equal(0);
+    await hold(page, 'Bin all 900 g');
+    const told = page.locator('[data-told="done"]');
+    expect(await told.textContent()).to.match(/900 g/);
+    await told.locator('button:has-text("Undo")').click();
+    await page.waitForSelector('[data-told="undone"]');
+    await page.waitForSelector('.figure:has-text("900 g")');
+    // By the keyboard it is held as well.
+    await page.locator('summary:has-text("Bin")').click();
+    await form(page, 'discard-piece').locator('[name="reason"]').fill('dropped');
+    await form(page, 'discard-piece').locator('button:has-text("900 g")').focus();
+    await page.keyboard.down('Enter');
+    await page.waitForSelector('[data-told="done"]');
+    await page.keyboard.up('Enter');
+    quiet(/422|status of 4/);
+    await close();
+  });
+
+  it('who is at the tablet changes, and place, piece and typing stay', async () => {
+    const { piece } = await bench.call('receive-lot', char);
+    await bench.call('receive-lot', char);
+    const { page, quiet, close } = await bench.open(`/serve?piece=${piece}`);
+    await page.locator('summary:has-text("Bin")').click();
+    await form(page, 'discard-piece').locator('[name="reason"]').fill('half typed');
+    await page.locator('#who').selectOption({ label: 'Bo' });
+    await page.waitForFunction(() => document.querySelector<HTMLSelectElement>('#who')?.disabled === false);
+    expect(new URL(page.url()).search).to.equal(`?piece=${piece}`);
+    expect(await form(page, 'discard-piece').locator('[name="reason"]').inputValue()).to.equal('half typed');
+    const cookies = await page.context().cookies();
+    expect(cookies.find(({ name }) => name === 'ember-person')?.value).to.equal('p2');
+    quiet();
+    await close();
+  });
+
+  it('a piece is carried along the rail; a bench that cannot take it says why and shows no other', async () => {
+    const { piece } = await bench.call('receive-lot', char);
+    await bench.call('receive-lot', char);
+    const { page, quiet, close } = await bench.open(`/piece/${piece}`);
+    for (const path of ['/cure', '/acid', '/slice', '/serve', '/freeze', '/age']) {
+      await page.locator(`nav a[href^="${path}"]`).first().click();
+      await page.waitForURL((url) => url.pathname === path);
+      expect(new URL(page.url()).searchParams.get('piece'), path).to.equal(piece);
+    }
+    await page.locator('nav a[href^="/break"]').first().click();
+    await page.waitForURL(/\/break/);
+    expect(await page.textContent('main')).to.contain(piece);
+    await bench.call('discard-piece', { piece: String(piece), reason: 'dropped', all: true });
+    await visit(page, `${bench.house.url}/cure?piece=${piece}`);
+    await page.waitForSelector(`[data-away="${piece}"]:has-text("binned")`);
+    expect(await form(page, 'start-cure').count()).to.equal(0);
+    quiet();
+    await close();
+  });
+
+  it('two bin one piece: both screens say so', async () => {
+    const { piece } = await bench.call('receive-lot', char);
+    const one = await bench.open(`/serve?piece=${piece}`);
+    const two = await bench.open(`/serve?piece=${piece}`);
+    for (const { page } of [one, two]) {
+      await page.locator('summary:has-text("Bin")').click();
+      await form(page, 'discard-piece').locator('[name="reason"]').fill('dropped');
+    }
+    await two.page.context().setOffline(true);
+    await hold(one.page, 'Bin all 900 g');
+    await two.page.context().setOffline(false);
+    await two.page.evaluate(() =>
+      document.querySelector<HTMLFormElement>('form[data-operation="discard-piece"]')?.requestSubmit()
+    );
+    await two.page.waitForSelector('[data-told="refused"], [data-away]');
+    expect(await two.page.textContent('body')).to.match(/binned/);
+    await one.close();
+    await two.close();
+  });
+});
+
+describe('a tablet that loses the house', () => {
+  const house = demoHouse();
+  it('keeps its page and says so, whatever is touched; once the house is back the touch is done', async () => {
+    const { page, quiet, close } = await watch();
+    await signIn(page, house.url, 'p1');
+    await visit(page, `${house.url}/serve`);
+    await page.waitForSelector('html[data-kept]');
+    await page.context().setOffline(true);
+    await page.locator('nav a[href^="/cure"]').first().click();
+    await page.waitForSelector('.lost');
+    expect(await page.textContent('h1')).to.equal('Serve');
+    await page.locator('#who').selectOption({ index: 2 });
+    await page.waitForSelector('[data-told="refused"]');
+    await page.locator('h1').click();
+    await page.keyboard.press('/');
+    await page.locator('dialog[open] input').fill('tur');
+    await page.waitForSelector('dialog:has-text("Not connected")');
+    await page.keyboard.press('Escape');
+    expect(await page.textContent('h1')).to.equal('Serve');
+    await page.context().setOffline(false);
+    await page.waitForSelector('h1:has-text("Cure")');
+    quiet(OFFLINE);
+    await close();
+  });
+  after(closePages);
+});
