@@ -1,13 +1,9 @@
 import { expect } from 'chai';
 import { readFileSync } from 'node:fs';
-import { connect } from 'node:net';
 import { join } from 'node:path';
 import jsQR from 'jsqr';
-import type { Page } from 'playwright-core';
-import { runPrinter } from '../../devices/printer.ts';
-import { runScale } from '../../devices/scale.ts';
-import { scratch } from '../server/house.ts';
-import { openBenchHouse, type BenchHouse } from './bench-house.ts';
+import type { BenchHouse } from './bench-house.ts';
+import { atRest, off, openScaleHouse, touch, type ScaleHouse } from './scale-house.ts';
 import { theBrowser, visit, type RunningHouse } from './harness.ts';
 import { drawPdf } from './pdf.ts';
 import { form, send } from './watch.ts';
@@ -65,19 +61,9 @@ describe('breaking down at the bench', () => {
   let house: RunningHouse;
   let call: BenchHouse['call'];
   let open: BenchHouse['open'];
-  let pan = 0;
-  let printed: ReturnType<typeof scratch>;
-  const stops: (() => void)[] = [];
-  /** Tells the simulation what lies on its pan. */
-  const tell = (line: string) =>
-    new Promise<void>((resolve, reject) => {
-      const socket = connect(pan, '127.0.0.1', () => socket.write(`${line}\n`));
-      socket.on('data', () => {
-        socket.end();
-        resolve();
-      });
-      socket.on('error', reject);
-    });
+  let scaled: ScaleHouse;
+  let tell: ScaleHouse['tell'];
+  let printed: ScaleHouse['printed'];
   const receive = (fish: Fish) =>
     call('receive-lot', {
       species: fish.species,
@@ -92,57 +78,16 @@ describe('breaking down at the bench', () => {
       core: '1 C',
       pricePerKg: 31
     });
-  const touch = async (page: Page, part: string) => {
-    // Wherever the part lies open to a finger: a point of it that nothing covers.
-    await page.locator(`svg [data-part="${part}"]`).scrollIntoViewIfNeeded();
-    const at = (await page.evaluate(`(() => {
-      const path = document.querySelector('svg [data-part="${part}"] path');
-      const { left, top, width, height } = path.getBoundingClientRect();
-      for (let step = 0; step < 1600; step++) {
-        const x = left + (width * ((step % 40) + 0.5)) / 40;
-        const y = top + (height * (Math.floor(step / 40) + 0.5)) / 40;
-        if (document.elementFromPoint(x, y) === path) return { x, y };
-      }
-      return null;
-    })()`)) as { x: number; y: number } | null;
-    expect(at, `${part} can be touched`).to.not.equal(null);
-    await page.mouse.click(at!.x, at!.y);
-    await page.waitForSelector(`svg [data-part="${part}"][aria-current="true"]`);
-  };
-  const atRest = (page: Page, text: string) =>
-    page.waitForSelector(`[data-scale="weight"][data-stable="true"]:has-text("${text}")`);
-  const off = (page: Page, count: number) =>
-    page.waitForFunction((n) => document.querySelectorAll('[data-taken], [data-waste]').length === n, count);
   const kilos = (grams: number) => (grams >= 1000 ? `${(grams / 1000).toFixed(2)} kg` : `${grams} g`);
 
   before(async () => {
-    const said: string[] = [];
-    printed = scratch();
-    stops.push(
-      await runScale(
-        0,
-        0,
-        (text) => said.push(text),
-        () => performance.timeOrigin + performance.now()
-      )
-    );
-    stops.push(await runPrinter(0, printed.path, (text) => said.push(text)));
-    const [, scale, panAt] = /:(\d+), its pan at 127\.0\.0\.1:(\d+)/.exec(said[0]!)!;
-    const [, printer] = /:(\d+),/.exec(said[1]!)!;
-    pan = Number(panAt);
-    bench = await openBenchHouse({
-      EMBER_TIDE_SCALE: `127.0.0.1:${scale}`,
-      EMBER_TIDE_PAN: `127.0.0.1:${panAt}`,
-      EMBER_TIDE_PRINTER: `127.0.0.1:${printer}`
-    });
-    ({ house, call, open } = bench);
+    scaled = await openScaleHouse();
+    ({ tell, printed } = scaled);
+    ({ house, call, open } = scaled.bench);
+    bench = scaled.bench;
     await call('set-place', { name: 'Drawer 2', kind: 'drawer' });
   });
-  after(async () => {
-    await bench.close();
-    for (const stop of stops) stop();
-    printed.clear();
-  });
+  after(() => scaled.close());
 
   for (const fish of [TURBOT, BONITO]) {
     it(`a whole ${fish.species} with the scale: each part touched, weighed by one key, balanced, into the cold`, async () => {
@@ -258,62 +203,6 @@ describe('breaking down at the bench', () => {
     await tell('NOISE 0');
     await tell('PUT 16000');
     await page.waitForSelector('[data-scale="over"]:has-text("Too much")');
-    await tell('PUT 0');
-    await close();
-  });
-
-  it('what lies on the pan is weighed once: it has to change before the next weight is taken', async () => {
-    const { piece } = await receive(TURBOT);
-    await call('open-board', { piece });
-    const { page, close } = await open(`/break?piece=${piece}`);
-    await touch(page, 'eye-back');
-    await tell('PUT 300');
-    await atRest(page, '300 g');
-    await page.keyboard.press('w');
-    await page.keyboard.press('w');
-    await off(page, 1);
-    // Another part is touched, and the first still lies there.
-    await touch(page, 'eye-belly');
-    await page.keyboard.press('w');
-    await page.waitForSelector('text=Change what lies on the pan');
-    await tell('PUT 150');
-    await atRest(page, '150 g');
-    await tell('PUT 300');
-    await atRest(page, '300 g');
-    expect(await page.locator('[data-taken]').count()).to.equal(1);
-    await page.keyboard.press('w');
-    await off(page, 2);
-    const { taken } = (await (await fetch(`${house.url}/api/v1/boards/${piece}`)).json()) as {
-      taken: { part: string; grams: number }[];
-    };
-    expect(taken.map(({ part, grams }) => [part, grams])).to.deep.equal([
-      ['eye-back', 300],
-      ['eye-belly', 300]
-    ]);
-    await tell('PUT 0');
-    await close();
-  });
-
-  it('a part that is touched while the page is busy is the one that is weighed', async () => {
-    const { piece } = await receive(TURBOT);
-    await call('open-board', { piece });
-    const { page, close } = await open(`/break?piece=${piece}`);
-    await tell('PUT 0');
-    await touch(page, 'eye-back');
-    await tell('PUT 280');
-    await atRest(page, '280 g');
-    // The house is slow to hand out the page of the next part.
-    await page.route(/__data\.json.*eye-belly/, async (route) => {
-      await new Promise((resolve) => setTimeout(resolve, 1500));
-      await route.continue();
-    });
-    await page.locator('svg [data-part="eye-belly"]').click();
-    await page.keyboard.press('w');
-    await off(page, 1);
-    const { taken } = (await (await fetch(`${house.url}/api/v1/boards/${piece}`)).json()) as {
-      taken: { part: string; grams: number }[];
-    };
-    expect(taken.map(({ part, grams }) => [part, grams])).to.deep.equal([['eye-belly', 280]]);
     await tell('PUT 0');
     await close();
   });

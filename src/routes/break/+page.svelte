@@ -4,7 +4,7 @@
   import { breakPage as t } from '$lib/words/screens/break.ts';
   import { GONE_WORDS } from '$lib/words/occupation.ts';
   import { partOfWaste } from '$lib/core/bench/breakdown/maps.ts';
-  import { navigating, page } from '$app/state';
+  import { afterNavigate } from '$app/navigation';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import Balance from '$lib/ui/cut/Balance.svelte';
   import BoardClose from '$lib/ui/cut/BoardClose.svelte';
@@ -34,9 +34,9 @@
     return out;
   });
   /** The part that was touched last, also while the page is still on its way to it: what the form shows is what it writes. */
-  const touched = $derived(
-    navigating.to?.url.pathname === page.url.pathname ? navigating.to.url.searchParams.get('part') : data.part
-  );
+  let ahead = $state<string | null>(null);
+  afterNavigate(() => (ahead = null));
+  const touched = $derived(ahead ?? data.part);
   const chosen = $derived(view?.parts.some(({ id }) => id === touched) ? touched : null);
   /** Minutes out of the cold so far, by the house's clock. */
   const out = $derived(
@@ -91,6 +91,7 @@
             taken={takenBy}
             {chosen}
             touchable={view.board !== null}
+            onTouch={(part) => (ahead = part)}
           />
         </section>
         {#if view.balance}

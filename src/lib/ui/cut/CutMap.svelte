@@ -14,7 +14,8 @@
     division,
     taken,
     chosen,
-    touchable
+    touchable,
+    onTouch
   }: {
     map: MapId;
     parts: readonly { id: string; name?: string; use: string; grade: string; waste: string | null }[];
@@ -23,6 +24,8 @@
     taken: Readonly<Record<string, number>>;
     chosen: string | null;
     touchable: boolean;
+    /** Told at once, before the page follows. */
+    onTouch: (part: string) => void;
   } = $props();
   const drawing = $derived(drawingOf(map, division));
   const href = (id: string) => {
@@ -52,6 +55,7 @@
       {#if touchable}
         <a
           href={href(part.id)}
+          onclick={() => onTouch(part.id)}
           class="part {standing(part.id)}"
           class:waste={part.use === ''}
           aria-label={partWord(part)}
@@ -78,6 +82,7 @@
     <li>
       <a
         href={touchable ? href(part.id) : undefined}
+        onclick={() => touchable && onTouch(part.id)}
         class={standing(part.id)}
         aria-current={part.id === chosen ? 'true' : undefined}
         data-sveltekit-noscroll

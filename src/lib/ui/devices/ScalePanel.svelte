@@ -26,7 +26,10 @@
     const source = new EventSource('/api/v1/devices/scale');
     source.addEventListener('scale', (event) => {
       shown = JSON.parse((event as MessageEvent<string>).data) as Shown;
-      if (taken !== null && hasChanged(taken)) taken = null;
+      if (taken !== null && hasChanged(taken)) {
+        taken = null;
+        said = '';
+      }
     });
     source.addEventListener('error', () => (shown = { ...shown, status: 'lost', stable: false }));
     return () => source.close();
