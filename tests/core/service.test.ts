@@ -191,6 +191,20 @@ describe('what needs hands', () => {
       tasks.map(({ code }) => code).indexOf('cure-due')
     );
   });
+  it('a fish with every window closed wants a decision, whatever closed them', () => {
+    const { state, lot, windows } = projected({ events: [] }, 1)[0]!;
+    const as = (shape: (window: RouteWindow) => RouteWindow) =>
+      handsQueue([{ state, lot, windows: windows.map(shape), missing: [], clock: null }], START + 30 * HOUR, 7200);
+    const shut = (window: RouteWindow): RouteWindow => ({ ...window, opens: 0, missing: false, never: true });
+    const spent = (window: RouteWindow): RouteWindow => ({ ...window, opens: 0, missing: false, closes: START });
+    for (const each of [shut, spent, (one: RouteWindow) => (one.route === 'cooked' ? spent(one) : shut(one))]) {
+      expect(as(each).map(({ code }) => code)).to.include('leftover-closed');
+    }
+    // One that may still open, by a paper or by cooking, is nothing to decide yet.
+    const cooks = (one: RouteWindow): RouteWindow =>
+      one.route === 'cooked' ? { ...spent(one), closes: null } : shut(one);
+    expect(as(cooks).map(({ code }) => code)).to.not.include('leftover-closed');
+  });
   it('a freezer run asks for its reading and its proof, and for no paper meanwhile', () => {
     const tasks = queue({ events: [freezeStart(1), freezeRead(3, -22)] }, 4);
     expect(tasks.find(({ code }) => code === 'freeze-reading')!.at).to.equal(START + 11 * HOUR);

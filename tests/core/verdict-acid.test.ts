@@ -79,6 +79,13 @@ describe('golden table: acid on the verdict', () => {
     const { state, tasks: after } = tasks([into(2), slower as never], 2.5);
     expect(after[0]).to.deep.include({ code: 'acid-ready', at: START + 3 * HOUR });
     expect(acidNow(state.acids[0]!)).to.deep.include({ pace: 0.5, past: null });
+    // Cut again once it is ready: nobody is asked to cut a third, it is to come out.
+    const ready = { ready: { low: 3000, likely: 3500, high: 5000 }, past: null, later: null, note: '' };
+    const found = event('acid.checked', 3.1, { rawMm: 0.5, pace: 0.5, ...ready });
+    const { tasks: last } = tasks([into(2), slower as never, found as never], 3.2);
+    expect(last.map(({ code }) => code))
+      .to.include('acid-out')
+      .and.not.include('acid-ready');
   });
   it('a second look of one run: both times are asked for, then the second alone once the first part is out', () => {
     const later = {

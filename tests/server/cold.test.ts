@@ -34,6 +34,22 @@ describe('excursions', () => {
     expect(found).to.include({ place: 'Drawer', kind: 'warm', to: null, peak: 9, pieces: 1 });
     expect(close(house, found!.from)).to.include({ ok: false, code: 'record.not-allowed-now' });
   });
+  it('a sensor that fell silent is dealt with once somebody read the place, also while it stays silent', () => {
+    const { house, app, send } = open();
+    send('Drawer air', 0, 1, 2);
+    house.clock.moveTo(NOON + 5 * HOUR, true);
+    const silent = () => nowView(app).excursions.filter(({ kind }) => kind === 'silent');
+    const [found] = silent();
+    const answer = () =>
+      close(house, found!.from, { kind: 'silent', action: 'sensor-mended', note: 'its battery; 2 °C by hand' });
+    expect(answer()).to.include({ ok: false, code: 'record.not-allowed-now' });
+    house.done('read-place', { place: 'drawer', reading: '2 C' });
+    expect(answer().ok).to.equal(true);
+    expect(silent()).to.deep.equal([]);
+    // Half a day on nobody knows again.
+    house.clock.moveTo(NOON + 18 * HOUR, true);
+    expect(silent().map(({ from, to }) => [(from - NOON) / HOUR, to])).to.deep.equal([[5, null]]);
+  });
   it('are closed by name with what was done, once, and stay in the record', () => {
     const { house, app, send } = warmDrawer();
     send('Drawer air', 2.4, 3, 2);

@@ -11,7 +11,7 @@
   const sorted = $derived([...reasons].sort((a, b) => weight[a.effect.kind] - weight[b.effect.kind]));
   /** The first and the last entries carry the proof; a long log between them is on the bench. */
   const shown = (evidence: readonly number[]) => {
-    const real = evidence.filter((seq) => seq > 0);
+    const real = [...new Set(evidence)].filter((seq) => seq > 0);
     return real.length <= 4 ? real : [...real.slice(0, 2), ...real.slice(-2)];
   };
   const tag: Record<Effect['kind'], string> = {

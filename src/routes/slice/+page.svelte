@@ -79,7 +79,13 @@
   <div class="halves bench">
     <section class="sheet">
       <h2>{t.theBlockAndThe}</h2>
-      <OperationForm operation="record-slice" piece={view.piece} submit={t.recordTheseSlices} tone="ember">
+      <OperationForm
+        operation="record-slice"
+        piece={view.piece}
+        submit={t.recordTheseSlices}
+        tone="ember"
+        resets={false}
+      >
         <PlanField {draft} name="cut" />
         <div class="fields">
           {#each ['length', 'height', 'width', 'thickness'] as const as name (name)}<PlanField {draft} {name} />{/each}

@@ -213,7 +213,19 @@ describe('what somebody has to answer', () => {
   it('a hand that reads it does not hide that the logger is silent', () => {
     const logged = at([0, 2], [10, 2]);
     const log = placeLog(withHand(logged, at([200, 2])), GAP, [], logged);
-    expect(excursionsOf(log, watch(210)).map(({ kind, to }) => [kind, to])).to.deep.equal([['silent', null]]);
+    // It has an end that can be answered; what was read stands for half a day, and then it is silent anew.
+    const told = (until: number) =>
+      excursionsOf(log, watch(until)).map(({ from, to }) => [from / MINUTE, to === null ? null : to / MINUTE]);
+    expect(told(190)).to.deep.equal([[10, 200]]);
+    expect(told(210)).to.deep.equal([[10, 200]]);
+    expect(told(200 + 12 * 60)).to.deep.equal([[10, 200]]);
+    expect(told(201 + 12 * 60)).to.deep.equal([
+      [10, 200],
+      [200, null]
+    ]);
+  });
+  it('a silence nobody read in lasts, and has no end to answer', () => {
+    expect(found(at([0, 2], [10, 2]), 600)).to.deep.equal([['silent', 10, null, null]]);
   });
   it('readings that cannot be true are kept apart, each with its cause', () => {
     const now = Date.UTC(2026, 2, 9);

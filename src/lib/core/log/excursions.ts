@@ -1,6 +1,6 @@
 import type { ScaleLimit } from '../codes/profile.ts';
 import type { PlaceLog } from './holding.ts';
-import { indexAt, silences } from './series.ts';
+import { HAND_SILENCE_MS, indexAt, silences, type Series } from './series.ts';
 
 /** Something a place's log shows that somebody has to answer. */
 export interface Excursion {
@@ -41,8 +41,25 @@ export function excursionsOf({ series, logged, gapMs, above }: PlaceLog, watch: 
     });
   const quiet: Excursion[] = silences(logged, gapMs).map(({ from, to }) => ({ kind: 'silent', from, to, peak: null }));
   const spoke = logged.length > 0 ? logged.at[logged.length - 1]! : Infinity;
-  if (until - spoke > gapMs) quiet.push({ kind: 'silent', from: spoke, to: null, peak: null });
+  if (until - spoke > gapMs) quiet.push(...quietSince(series, spoke, until));
   return [...warm, ...quiet].sort((a, b) => a.from - b.from);
+}
+
+/**
+ * A sensor that has fallen silent, from its last word on: the silence lasts until somebody reads the place, and can be answered then.
+ * What was read stands for half a day; after that it is silent anew.
+ */
+function quietSince(series: Series, spoke: number, until: number): Excursion[] {
+  const out: Excursion[] = [];
+  let from = spoke;
+  for (let index = indexAt(series, spoke); index < series.length; index++) {
+    const read = series.at[index]!;
+    if (read <= spoke) continue;
+    if (from === spoke || read - from > HAND_SILENCE_MS) out.push({ kind: 'silent', from, to: read, peak: null });
+    from = read;
+  }
+  if (from === spoke || until - from > HAND_SILENCE_MS) out.push({ kind: 'silent', from, to: null, peak: null });
+  return out;
 }
 
 /** What cannot be a temperature of a cold place, or of a probe that works. */

@@ -69,7 +69,8 @@ export function reason(
       citation: cited.citation,
       check: cited.check ?? false
     },
-    evidence: rest.evidence ?? [],
+    // Whatever a finding gathered: it leans on an entry once.
+    evidence: [...new Set(rest.evidence)],
     seen: rest.seen ?? {},
     wouldChange: rest.wouldChange ?? null
   };

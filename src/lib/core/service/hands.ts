@@ -73,14 +73,15 @@ export function handsQueue(
       asked.add(errand);
       tasks.push({ code: 'paper-missing', at: state.made.at, piece, seen: { missing: missing[0] ?? '' } });
     }
-    const last = lastRawClose(windows);
+    const last = lastClose(windows.filter(({ route }) => RAW_ROUTES.includes(route)));
     // What lies on a board, or beside it, is told once: by the board.
     const atBoard = board !== null || (state.made.board !== null && state.outs.at(-1)?.to === null);
-    if (last !== null && !tray && !atBoard) {
-      const states = windows.map((window) => stateAt(window, now, warnSeconds));
-      if (states.every((each) => each === 'closed' || each === 'never')) {
-        tasks.push({ code: 'leftover-closed', at: last, piece, seen: {} });
-      } else if (last > now && last - now < warnSeconds * 1000 * 6) {
+    if (!tray && !atBoard && windows.length > 0) {
+      // Whatever shut them, and even where none was ever open: nobody serves it any more, and it lies there.
+      if (windows.every((window) => ['closed', 'never'].includes(stateAt(window, now, warnSeconds)))) {
+        const at = Math.min(now, lastClose(windows) ?? state.made.at);
+        tasks.push({ code: 'leftover-closed', at, piece, seen: {} });
+      } else if (last !== null && last > now && last - now < warnSeconds * 1000 * 6) {
         tasks.push({ code: 'window-closes', at: last, piece, seen: {} });
       }
     }
@@ -91,10 +92,10 @@ export function handsQueue(
 /** What went on with a piece, goes on and is planned, as the tide chart draws it. */
 export const stepsOf = (state: PieceState, now: number): Step[] => SHOWS.flatMap((each) => [...each.steps(state, now)]);
 
-/** When the last raw route that could still open closes; null where none has an end. */
-function lastRawClose(windows: readonly RouteWindow[]): number | null {
+/** When the last of these that could still open closes; null where none has an end. */
+function lastClose(windows: readonly RouteWindow[]): number | null {
   const ends = windows
-    .filter((window) => RAW_ROUTES.includes(window.route) && !window.never && !window.missing && window.closes !== null)
+    .filter((window) => !window.never && !window.missing && window.closes !== null)
     .map((window) => window.closes!);
   return ends.length > 0 ? Math.max(...ends) : null;
 }

@@ -6,6 +6,7 @@
   import type { RackedPiece } from '$lib/server/views/rack.ts';
   import { answerWords, LOOK_FIELD_WORDS } from '$lib/words/age.ts';
   import { page } from '$app/state';
+  import { tick } from 'svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
 
@@ -18,13 +19,17 @@
       ? ((page.form as { fields?: Record<string, { message: string }> }).fields ?? {})
       : {}
   );
-  function fine() {
+  let fineButton = $state<HTMLElement>();
+  /** What it says is written as it is said: a look that only stands on the page was no look. */
+  async function fine() {
     answers = Object.fromEntries(LOOK_FIELDS.map((field) => [field, LOOKS[field][0]]));
+    await tick();
+    fineButton?.closest('form')?.requestSubmit();
   }
 </script>
 
 <OperationForm operation="look-aged" {piece} submit={t.writeTheLookDown} onDone={() => (answers = {})}>
-  <Button data-fine onclick={fine}>{t.lookedSmeltAndFelt}</Button>
+  <span bind:this={fineButton}><Button data-fine onclick={() => void fine()}>{t.lookedSmeltAndFelt}</Button></span>
   {#each LOOK_FIELDS as field (field)}
     <fieldset role="radiogroup" aria-invalid={wrong[field] ? 'true' : undefined} tabindex="-1">
       <legend>{LOOK_FIELD_WORDS[field]}</legend>

@@ -12,6 +12,7 @@
   import { operationForm as t } from '$lib/words/screens/controls.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { enhance } from '$app/forms';
+  import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { browser } from '$app/environment';
   import { onDestroy, onMount, setContext, tick, type Snippet } from 'svelte';
@@ -35,6 +36,7 @@
     onDone,
     files = false,
     all = null,
+    resets = true,
     children
   }: {
     operation: string;
@@ -49,6 +51,8 @@
     onDone?: (result: Record<string, unknown>) => void;
     /** It has a file among its fields. */
     files?: boolean;
+    /** After it was sent its fields are empty again; not where they are a plan that stands on the page. */
+    resets?: boolean;
     /** What the deed to all of it is called, with its grams, where there is one: a control of its own, held down. */
     all?: string | null;
     children?: Snippet;
@@ -131,6 +135,14 @@
     element?.requestSubmit();
     isAll = false;
   }
+  /** A bench that chose a piece by itself stays with the one that something was done to: no other takes its place unasked. */
+  async function pin(): Promise<boolean> {
+    if (!piece || page.url.searchParams.has('piece') || page.route.id?.includes('[')) return false;
+    const url = new URL(page.url);
+    url.searchParams.set('piece', piece.id);
+    await goto(url, { replaceState: true, noScroll: true, keepFocus: true, invalidateAll: true });
+    return true;
+  }
   // A bench that is left for another piece keeps what was typed for this one.
   onDestroy(() => browser && write());
   onMount(() => {
@@ -202,7 +214,8 @@
         tell({ kind: 'refused', text: toldWords.notWritten(answer.message), newer: answer.newer });
       }
       answered();
-      await update({ reset: result.type === 'success' });
+      const pinned = result.type === 'success' && (await pin());
+      await update({ reset: resets && result.type === 'success', invalidateAll: !pinned });
       const wrong = element?.querySelector<HTMLElement>('[aria-invalid="true"]');
       wrong?.closest('details')?.setAttribute('open', '');
       wrong?.focus();
@@ -237,13 +250,13 @@
     </div>
   {/if}
   <div class="send">
+    <Button type="submit" disabled={busy} tone={tone === 'plain' ? 'deep' : tone === 'quiet' ? 'plain' : tone}>
+      {busy ? t.writing : submit}
+    </Button>
     {#if all}
       <input type="hidden" name="all" value={isAll ? 'on' : ''} />
       <Hold label={all} disabled={busy} onHeld={() => void sendAll()} />
     {/if}
-    <Button type="submit" disabled={busy} tone={tone === 'plain' ? 'deep' : tone === 'quiet' ? 'plain' : tone}>
-      {busy ? t.writing : submit}
-    </Button>
     <span role="status" class="soft">{said}</span>
   </div>
 </form>

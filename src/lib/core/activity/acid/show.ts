@@ -3,14 +3,14 @@ import { running } from '../../record/occupation.ts';
 import { show, type Task } from '../../service/show.ts';
 import { acidNow } from './fold.ts';
 
-type AcidTask = Task<'acid-ready' | 'acid-later' | 'acid-past'>;
+type AcidTask = Task<'acid-ready' | 'acid-out' | 'acid-later' | 'acid-past'>;
 
 /**
  * A piece in acid: when it is as it was wanted, then when its best is over; where some of it is for guests who want it less raw,
- * that second time as well, and that alone once the first part is out.
+ * that second time as well, and that alone once the first part is out. One that was cut and found ready is to be taken out.
  */
 export const acidShow = show({
-  codes: ['acid-ready', 'acid-later', 'acid-past'],
+  codes: ['acid-ready', 'acid-out', 'acid-later', 'acid-past'],
   tasks({ state: { id: piece, acids }, now }) {
     const run = running(acids);
     if (!run) return [];
@@ -26,7 +26,11 @@ export const acidShow = show({
       if (each.past !== null && each.past <= now && (isLater || !second))
         return [{ code: 'acid-past', at: each.past, piece, seen }];
       if (each.ready === null) return [];
-      return [{ code: isLater ? 'acid-later' : 'acid-ready', at: each.ready, piece, seen }];
+      if (isLater) return [{ code: 'acid-later', at: each.ready, piece, seen }];
+      // Somebody cut one and found it so, or has begun to take it out: what is left to do is the rest.
+      const { ready: moment } = each;
+      const isFound = [...run.checks, ...run.lifted].some(({ at: done }) => done >= moment);
+      return [{ code: isFound ? 'acid-out' : 'acid-ready', at: each.ready, piece, seen }];
     });
   },
   steps: ({ acids }) =>
