@@ -141,5 +141,68 @@ describe('a tablet that loses the house', () => {
     quiet(OFFLINE);
     await close();
   });
+  it('what was sent and not answered is asked after, and is not written twice', async () => {
+    const { page, close } = await watch();
+    await signIn(page, house.url, 'p1');
+    const piece = 'ARC-0311-1-C';
+    const entries = async () => ((await (await fetch(`${house.url}/healthz`)).json()) as { seq: number }).seq;
+    await visit(page, `${house.url}/piece/${piece}`);
+    const before = await entries();
+    // It comes to the house, and the answer is lost on the way back.
+    await page.route('**/piece/*?/read-cold', async (route) => {
+      await route.fetch();
+      await route.abort('connectionreset');
+    });
+    await send(page, 'read-cold', { reading: '2.2' });
+    await page.waitForSelector('text=It came through before the line broke');
+    expect(await entries()).to.equal(before + 1);
+    await page.unroute('**/piece/*?/read-cold');
+    // What never came is not written by asking; sent again, it happens once.
+    await page.route('**/piece/*?/read-cold', (route) => route.abort('connectionreset'));
+    await send(page, 'read-cold', { reading: '2.3' });
+    await page.waitForSelector('text=Not sent: no connection');
+    await page.unroute('**/piece/*?/read-cold');
+    expect(await entries()).to.equal(before + 1);
+    await send(page, 'read-cold', {});
+    await page.waitForSelector('text=Done. It is in the ledger');
+    expect(await entries()).to.equal(before + 2);
+    await close();
+  });
+  it('a plan that was recorded stands on its bench as it was', async () => {
+    const { page, quiet, close } = await watch();
+    await signIn(page, house.url, 'p1');
+    await visit(page, `${house.url}/slice`);
+    const length = form(page, 'record-slice').locator('[name="length"]');
+    await page.waitForFunction(
+      () =>
+        Number(document.querySelector<HTMLInputElement>('form[data-operation="record-slice"] [name="length"]')?.value) >
+        0
+    );
+    const stood = await length.inputValue();
+    await send(page, 'record-slice', {});
+    await page.waitForSelector('text=Done. It is in the ledger');
+    expect(await length.inputValue()).to.equal(stood);
+    expect(await page.locator('main .trouble').count()).to.equal(0);
+    quiet();
+    await close();
+  });
+  it('a house that says nothing any more is missed within ten seconds, though the line stands', async () => {
+    const { page, close } = await watch();
+    await signIn(page, house.url, 'p1');
+    await visit(page, `${house.url}/serve`);
+    const pid = house.pid;
+    process.kill(pid, 'SIGSTOP');
+    try {
+      await page.waitForSelector('.lost', { timeout: 14_000 });
+      await page.locator('nav a[href^="/cure"]').first().click();
+      await page.waitForTimeout(500);
+      expect(await page.textContent('h1')).to.equal('Serve');
+    } finally {
+      process.kill(pid, 'SIGCONT');
+    }
+    await page.waitForSelector('h1:has-text("Cure")');
+    await page.waitForSelector('.lost', { state: 'detached' });
+    await close();
+  });
   after(closePages);
 });

@@ -140,7 +140,7 @@ export async function visit(page: Page, url: string): Promise<void> {
 }
 
 /** The demo house for a suite: started before its tests, ended with every page after them. */
-export function demoHouse(): { readonly url: string; log(): string } {
+export function demoHouse(): { readonly url: string; readonly pid: number; log(): string } {
   let open: RunningHouse;
   before(async () => {
     open = await openDemo();
@@ -152,6 +152,9 @@ export function demoHouse(): { readonly url: string; log(): string } {
   return {
     get url() {
       return open.url;
+    },
+    get pid() {
+      return open.process.pid!;
     },
     log: () => open.log()
   };

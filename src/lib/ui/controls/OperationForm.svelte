@@ -12,7 +12,7 @@
   import { operationForm as t } from '$lib/words/screens/controls.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { enhance } from '$app/forms';
-  import { goto } from '$app/navigation';
+  import { goto, invalidateAll } from '$app/navigation';
   import { page } from '$app/state';
   import { browser } from '$app/environment';
   import { onDestroy, onMount, setContext, tick, type Snippet } from 'svelte';
@@ -126,6 +126,25 @@
     unwritten = null;
     localStorage.removeItem(draftName);
   }
+  const ASK_MS = 2000;
+  /** Asks, once the house can be reached, whether what was sent came before the line broke. It is never sent again unasked. */
+  async function askAfter(sent: string) {
+    for (; unanswered === sent && element?.isConnected; await new Promise((resolve) => setTimeout(resolve, ASK_MS))) {
+      const query = new URLSearchParams({ key: `${sent}:${operation}` });
+      const answer = await fetch(`/me/sent?${query}`).catch(() => null);
+      if (!answer?.ok) continue;
+      const { written: came } = (await answer.json()) as { written: boolean };
+      if (unanswered !== sent) return;
+      if (!came) return void (said = t.itDidNotReach);
+      unanswered = null;
+      written++;
+      forget();
+      element.reset();
+      said = t.itCame;
+      await invalidateAll();
+      return;
+    }
+  }
   let isAll = $state(false);
   async function sendAll() {
     isAll = true;
@@ -197,6 +216,7 @@
         said = t.itDidNotReach;
         unanswered = sent;
         answered();
+        void askAfter(sent);
         return;
       }
       unanswered = null;

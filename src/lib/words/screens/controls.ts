@@ -10,6 +10,7 @@ export const operationForm = /* @__PURE__ */ words({
   lookAtItAs: 'See it as it is now',
   doneAndInThe: 'Done. It is in the ledger.',
   itDidNotReach: 'Not sent: no connection. What you typed is kept. Send it again.',
+  itCame: 'It came through before the line broke. It is in the ledger.',
   writing: 'Writing …'
 });
 
