@@ -51,6 +51,16 @@ describe('the ageing rack', () => {
   const racked = (id = piece) => rackView(app()).pieces.find((each) => each.id === id)!;
   const raw = (id = piece) => pieceView(app(), id).verdict.windows.find(({ route }) => route === 'raw')!;
 
+  it('what is missing since its last weight is said, or it does not hang', () => {
+    const { grams } = house.store.projections.piece(piece).state;
+    const light = { piece, ...HANG, mass: `${Math.round(grams * 0.8)} g` };
+    expect(refusal('start-age', light)).to.deep.include({ code: 'record.mass-gone' });
+    expect(refusal('start-age', { ...light, lost: 'x' }).fields.map(({ field }) => field)).to.deep.equal(['lost']);
+    house.done('start-age', { ...light, lost: 'head and fins off, to stock' });
+    const [entry] = house.store.record.list({ kind: 'piece.reweighed' });
+    expect(entry!.body).to.deep.include({ before: grams, note: 'head and fins off, to stock' });
+    expect(racked().grams).to.equal(Math.round(grams * 0.8));
+  });
   it('a week on the rack: hung, weighed, looked at, forecast ever closer, pulled for the service it was ready for', () => {
     house.done('set-service', { name: 'Friday', at: '2026-03-13T18:00', covers: 30 });
     house.done('set-service', { name: 'Monday', at: '2026-03-16T18:00' });

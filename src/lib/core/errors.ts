@@ -32,6 +32,7 @@ export const ERROR_CODES = [
   'record.stale',
   'record.key-reused',
   'record.mass-exceeded',
+  'record.mass-gone',
   'record.mass-slip',
   'record.not-balanced',
   'record.too-many-strands',

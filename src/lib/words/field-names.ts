@@ -3,6 +3,7 @@ import { said, words } from './speech.ts';
 const FIELD_NAMES: Record<string, string> = /* @__PURE__ */ words({
   species: 'Species',
   mass: 'Weight',
+  lost: 'Where the rest went',
   all: 'All of it',
   thickness: 'Thickness',
   core: 'Core temperature',

@@ -28,6 +28,7 @@ import {
   when,
   pick
 } from '../../core/fields/field.ts';
+import type { Typed } from '../../core/measure/parse.ts';
 import { after, pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
 import { AGED_MASS, agePlan, ageSet, lossWanted } from '../../core/activity/age/plan.ts';
@@ -48,11 +49,30 @@ function freeSpot(store: Store, place: string, spot: string, but: string): void 
   if (seen) throw new EmberError('age.spot-taken', { field: 'spot', seen });
 }
 
+/** Two scales, and what dripped on the way: more than this share is not lost without a word. */
+const MOST_UNSAID = 0.05;
+
+/**
+ * What a piece lost between its last weight and the rack, as an entry of its own; null where that is no more than scales and drip.
+ *
+ * @throws EmberError `record.mass-gone` where more is missing and nobody says where it went
+ */
+function goneSince({ grams }: PieceState, { mass, lost }: { readonly mass: Typed; readonly lost: string }) {
+  if (mass.si >= grams * (1 - MOST_UNSAID)) return null;
+  if (lost.length < 3) {
+    throw new EmberError('record.mass-gone', { field: 'lost', unit: 'g', max: grams, seen: mass.si });
+  }
+  return { mass, before: grams, cause: 'other', note: lost } as const;
+}
+
 export const startAge = operation({
   name: 'start-age',
   page: '/age',
   summary: 'Hang a piece to age: what was done to it before, its start weight, and what it is to lose.',
-  input: agePlan.extend({ at: when }),
+  input: agePlan.extend({
+    lost: shortText(120).describe('where the rest went, where it weighs less than is on record'),
+    at: when
+  }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
     const { state } = pieceForStep(store, input.piece, 'hang');
@@ -72,6 +92,7 @@ export const startAge = operation({
         seen: input.mass.typed
       });
     }
+    const gone = goneSince(state, input);
     freeSpot(store, input.place, input.spot, input.piece);
     const set = pick(input, ageSet);
     // Whole fish and fillets have rules of their own: what it is was said when it was made.
@@ -86,6 +107,7 @@ export const startAge = operation({
     );
     return {
       events: [
+        ...(gone ? [draft('piece.reweighed', `piece:${input.piece}`, at, gone)] : []),
         draft('age.started', `piece:${input.piece}`, at, {
           ...set,
           kind,

@@ -6,6 +6,7 @@
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PieceChoice } from '$lib/server/facts/choices.ts';
   import { PREPARATION_WORDS } from '$lib/words/age.ts';
+  import { page } from '$app/state';
   import { untrack } from 'svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
@@ -31,6 +32,12 @@
   draft.texts.place = untrack(() => cabinets[0] ?? '');
   let done = $state<string[]>([]);
   const list = $derived<readonly PreparationStep[]>(kind === 'whole' ? PREPARATION.whole : PREPARATION.fillet);
+  const asked = $derived((page.form as { fields?: Record<string, unknown> } | null)?.fields?.lost !== undefined);
+  /** It weighs clearly less than is on record: where the rest went is asked before it is refused. */
+  const isLess = $derived.by(() => {
+    const set = draft.read();
+    return typeof set !== 'string' && set.mass.si < piece.grams * 0.95;
+  });
   const cabinet = $derived(draft.texts.place ?? '');
   const spots = $derived(free[cabinet] ?? []);
   const firstFree = () => spots.find((spot) => spot.startsWith(kind === 'whole' ? 'H' : 'S')) ?? '';
@@ -82,6 +89,11 @@
     <PlanField {draft} name="humidity" optional />
     <PlanField {draft} name="pack" />
   </div>
+  {#if isLess || asked}<Field
+      name="lost"
+      label={t.whereTheRestWent}
+      hint={t.itWasHeavier(say.mass(piece.grams))}
+    />{/if}
   <PlanField {draft} name="note" optional />
 </OperationForm>
 

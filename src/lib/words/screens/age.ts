@@ -93,6 +93,8 @@ export const cabinetAir = /* @__PURE__ */ words({
 });
 
 export const hangForm = /* @__PURE__ */ words({
+  whereTheRestWent: 'Where the rest went',
+  itWasHeavier: (mass: Said) => `${mass} stand on record.`,
   beforeItHangs: 'Before it hangs',
   whatIsLeftOut: 'Tick what is done. An unprepared fish may not hang longer than its days on ice.',
   onRecord: (mass: Said) => `${mass} on record`,
