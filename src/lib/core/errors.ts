@@ -31,6 +31,8 @@ export const ERROR_CODES = [
   'record.not-allowed-now',
   'record.stale',
   'record.key-reused',
+  'receive.mass-odd',
+  'receive.core-odd',
   'record.mass-exceeded',
   'record.mass-gone',
   'record.mass-slip',

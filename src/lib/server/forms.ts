@@ -83,6 +83,14 @@ const AFTER: Record<string, (result: Record<string, unknown>) => string> = {
   'import-note': ({ delivery }) => `/receive?delivery=${String(delivery)}`
 };
 
+/** Refusals that ask which of two was meant: one touch answers. */
+const ASKS: ReadonlySet<string> = new Set([
+  'quantity.ambiguous',
+  'record.mass-slip',
+  'receive.mass-odd',
+  'receive.core-odd'
+]);
+
 /** What is undone at a touch, as long as it is: the line of its entry. */
 function deedOf(seq: number, result: Record<string, unknown>): FormAnswer['deed'] {
   const { record, projections } = theApp().store;
@@ -150,8 +158,7 @@ export function actionsFor(page: string): Actions {
                 field,
                 {
                   message: errorSentence(code, details, named),
-                  candidates:
-                    code === 'quantity.ambiguous' || code === 'record.mass-slip' ? details.candidates : undefined
+                  candidates: ASKS.has(code) ? details.candidates : undefined
                 }
               ])
             ),

@@ -104,6 +104,8 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'record.key-reused': () => 'This form was sent before with other contents. Nothing was written the second time.',
   'record.mass-exceeded': ({ max, seen }, field) =>
     `${field}: ${seen} is more than the ${number(Math.round(Number(max)))} g that are there.`,
+  'receive.mass-odd': ({ seen, candidates }) => `${seen} for a whole fish? Is it ${candidates?.join(' or ')}?`,
+  'receive.core-odd': ({ seen, candidates }) => `A core of ${seen}? Is it ${candidates?.join(' or ')}?`,
   'record.mass-gone': ({ max, seen }) =>
     `It weighs ${number(seen)} g, and ${number(Math.round(Number(max)))} g stand on record. Say where the rest went.`,
   'record.mass-slip': ({ seen, candidates }, field) =>

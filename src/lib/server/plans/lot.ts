@@ -18,6 +18,7 @@ import {
 } from '../../core/activity/receive/bodies.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { versionsFor } from '../../core/rules/verdict.ts';
+import { checkArriving } from '../../core/receive/oddities.ts';
 import { businessDay, addDays, saidInstant } from '../../core/measure/day.ts';
 import { draft, type Draft } from '../store/record.ts';
 import {
@@ -88,6 +89,7 @@ export const lotShape = {
   price: optionalNumeric(0, 1_000_000),
   pricePer: choice(PRICE_UNITS, 'kg'),
   claim: shortText(200).describe("the seller's words; a claim, never evidence"),
+  sure: ticked.describe('weight and core are so, however odd'),
   decision: z.enum(DECISIONS).default('accept'),
   reason: shortText(300)
 };
@@ -125,6 +127,11 @@ export function lotEntries(
   const species = unsettled ? null : speciesIn(house.species, input.species);
   const candidates = unsettled ? input.candidates.map((id) => speciesIn(house.species, id).id) : [];
   if (candidates.length === 1) throw new EmberError('form.value-unknown', { field: 'candidates', seen: 'one alone' });
+  if (!input.sure) {
+    const group = species?.group ?? (candidates[0] && speciesIn(house.species, candidates[0]).group);
+    const isWholeFish = group === 'finfish' && ['whole', 'gutted', 'live'].includes(input.form);
+    checkArriving({ ...input, isWholeFish });
+  }
   const caughtOn = momentOf(context, input.caughtOn, input.caughtAt || undefined, 'caughtOn');
   const landedOn = momentOf(context, input.landedOn, undefined, 'landedOn');
   if (caughtOn && landedOn && landedOn < caughtOn.slice(0, landedOn.length)) {
@@ -146,7 +153,7 @@ export function lotEntries(
   const name = species?.name ?? 'Unidentified fish';
   const code = lotCode(store, input.species, businessDay(at, house), taken);
   const piece = `${code}-A`;
-  const { caughtAt: _, pricePer: __, ...body } = input;
+  const { caughtAt: _, pricePer: __, sure: ___, ...body } = input;
   return {
     events: [
       draft('lot.received', `lot:${code}`, at, {

@@ -3,6 +3,7 @@
   import { common } from '$lib/words/screens/common.ts';
   import { lotForm as t } from '$lib/words/screens/receive.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
+  import { page } from '$app/state';
   import { untrack } from 'svelte';
   import { FAO_AREAS } from '$lib/core/fish/fao-areas.ts';
   import type { Species } from '$lib/core/fish/species.ts';
@@ -60,6 +61,21 @@
   let decision = $state(start.decision ?? 'accept');
   let pricePer = $state('kg');
 
+  let mass = $state(start.mass ?? '');
+  let massUnit = $state(untrack(() => usualUnit(form)));
+  /** A whole fish comes in kilograms (or pounds), what was cut of one in grams (or ounces). */
+  function usualUnit(of: string): string {
+    const isWhole = ['whole', 'gutted', 'live'].includes(of);
+    if (house.units.mass === 'oz') return isWhole ? 'lb' : 'oz';
+    return isWhole ? 'kg' : 'g';
+  }
+  $effect(() => {
+    const usual = usualUnit(form);
+    if (untrack(() => mass) === '') massUnit = usual;
+  });
+  const isAsked = $derived(
+    ['mass', 'core'].some((name) => (page.form as { fields?: object } | null)?.fields?.[name as never] !== undefined)
+  );
   const isRoe = $derived(catalogue.find(({ id }) => id === species)?.group === 'roe' || form === 'roe');
 
   function settle(each: Species) {
@@ -115,9 +131,17 @@
     <SpeciesPick {catalogue} {profile} bind:species bind:candidates given={start.species ?? ''} onpick={settle} />
     <div class="fields">
       <Field name="form" label={t.form} kind="choice" options={options.FORM_OPTIONS} bind:value={form} />
-      <Field name="mass" label={common.weight} kind="quantity" units={massUnits()} />
+      <Field
+        name="mass"
+        label={common.weight}
+        kind="quantity"
+        units={massUnits()}
+        bind:value={mass}
+        bind:unit={massUnit}
+      />
       <Field name="count" label={t.pieces} kind="number" optional />
     </div>
+    {#if isAsked}<Field name="sure" label={common.itReallyIsSo} kind="tick" />{/if}
     {#if isRoe}<Field name="roeRinsed" label={t.outOfTheSkein} kind="tick" bind:value={roeRinsed} />{/if}
   </fieldset>
   <fieldset>

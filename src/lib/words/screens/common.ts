@@ -13,6 +13,7 @@ export const common = /* @__PURE__ */ words({
   steps: 'Steps',
   oneALine: 'One a line.',
   itReallyWeighsThat: 'It really weighs that',
+  itReallyIsSo: 'It is so, weight and core',
   piece: 'Piece',
   weight: 'Weight',
   earlier: 'Earlier',

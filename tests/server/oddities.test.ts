@@ -1,0 +1,30 @@
+import { expect } from 'chai';
+import { CHAR, charHouse } from './house.ts';
+
+describe('what is most likely another unit', () => {
+  const at = charHouse();
+  const WHOLE = { ...CHAR, species: 'turbot', form: 'whole', source: 'wild', farmSystem: '', water: 'sea' };
+  const take = (more: object) => at.house.act('receive-lot', { ...WHOLE, ...more });
+  const asked = (more: object) => {
+    const answer = take(more);
+    return answer.ok ? null : [answer.code, ...(answer.details.candidates ?? [])];
+  };
+
+  it('grams for kilograms: a turbot of 2.4 g is asked about, a sardine of 60 g and a fillet are not', () => {
+    expect(asked({ mass: '2.4 g' })).to.deep.equal(['receive.mass-odd', '2.4 kg']);
+    expect(asked({ mass: '24 g', count: 12 })).to.deep.equal(['receive.mass-odd', '24 kg']);
+    expect(asked({ mass: '2.4 kg' })).to.equal(null);
+    expect(asked({ species: 'sardine', mass: '60 g' })).to.equal(null);
+    expect(asked({ form: 'fillet', mass: '4 g' })).to.equal(null);
+  });
+  it('°C for °F and the other way round, at the door of what is chilled', () => {
+    expect(asked({ mass: '2 kg', core: '34 C' })).to.deep.equal(['receive.core-odd', '34 F']);
+    expect(asked({ mass: '2 kg', core: '2 F' })).to.deep.equal(['receive.core-odd', '2 C']);
+    // Warm is warm: that is for the rules to judge.
+    expect(asked({ mass: '2 kg', core: '15 C' })).to.equal(null);
+    expect(asked({ mass: '2 kg', core: '-20 C', frozen: true })).to.equal(null);
+  });
+  it('whoever is sure says so', () => {
+    expect(asked({ mass: '2.4 g', core: '34 C', sure: true })).to.equal(null);
+  });
+});
