@@ -11,7 +11,7 @@
   import { followChanges } from '$lib/ui/live.ts';
   import { BENCHES, PLACES } from '$lib/ui/places.ts';
   import { lineIsLost } from '$lib/ui/line.svelte.ts';
-  import { tell } from '$lib/ui/told.svelte.ts';
+  import { beginSending, tell } from '$lib/ui/told.svelte.ts';
   import Told from '$lib/ui/Told.svelte';
   import PlaceIcon from '$lib/ui/marks/PlaceIcon.svelte';
   import type { LayoutProps } from './$types';
@@ -90,6 +90,8 @@
   async function setPerson(select: HTMLSelectElement) {
     const body = new URLSearchParams({ person: select.value, back: page.url.pathname });
     changing = true;
+    // What is sent right after is sent by the new hand.
+    const answered = beginSending();
     try {
       await fetch('/me', { method: 'POST', body, redirect: 'manual' });
       await invalidateAll();
@@ -98,13 +100,12 @@
       tell({ kind: 'refused', text: toldWords.didNotReach, newer: [] });
     } finally {
       changing = false;
+      answered();
     }
   }
-  /** The piece the page is about goes along to the next bench. */
+  /** The piece somebody chose goes along to the next bench; one that a bench began with by itself does not. */
   const piece = $derived(
-    page.route.id?.startsWith('/piece/')
-      ? page.params.id
-      : (page.url.searchParams.getAll('piece').at(-1) ?? (page.data as { chosen?: string | null }).chosen ?? null)
+    page.route.id?.startsWith('/piece/') ? page.params.id : (page.url.searchParams.getAll('piece').at(-1) ?? null)
   );
   const withPiece = (path: string) =>
     piece && BENCHES.has(path) ? `${path}?piece=${encodeURIComponent(piece)}` : path;

@@ -37,8 +37,7 @@ describe('one fish from the door to the plate', () => {
     await at('/house');
     await send(page, 'join-person', { name: 'Ada Skerry' });
     await page.waitForSelector('text=p1 in the ledger');
-    await Promise.all([page.waitForURL('**/house'), page.selectOption('#who', { label: 'Ada Skerry' })]);
-    await page.waitForSelector('html[data-ready]');
+    await page.selectOption('#who', { label: 'Ada Skerry' });
     await send(page, 'set-house', { name: 'The Test Counter', zone: 'Europe/Oslo' });
     await page.waitForSelector('.where b:has-text("The Test Counter")');
   });
@@ -133,7 +132,11 @@ describe('one fish from the door to the plate', () => {
     expect(await page.textContent('.queue')).to.contain('Bin Counter left');
     await at('/serve?piece=ARC-0309-1-B');
     expect(await page.textContent('main')).to.contain('No route is open for this piece now');
-    await send(page, 'discard-piece', { reason: 'time is up' });
+    await form(page, 'discard-piece').locator('[name="reason"]').fill('time is up');
+    await page.locator('button:has-text("Bin all 185 g")').hover();
+    await page.mouse.down();
+    await page.waitForSelector('[data-told="done"]:has-text("Binned 185 g")');
+    await page.mouse.up();
     await page.waitForFunction(() => !document.querySelector('.trays'));
   });
   it('is found again in the ledger, with its name, and can be taken out as CSV', async () => {

@@ -107,7 +107,7 @@ describe('receiving and judging', () => {
     await page.waitForSelector('h1:has-text("Receive lot 1")');
     await write('#species-text', 'gurnard');
     await page.tap('.found button:has-text("Gurnard")');
-    await write('form[data-operation="receive-lot"] [name="mass"]', '900');
+    await write('form[data-operation="receive-lot"] [name="mass"]', '0.9');
     await page.selectOption('[name="source"]', 'wild');
     await write('[name="core"]', '2');
     await page.tap('text=Receive it');

@@ -17,7 +17,6 @@
   import { browser } from '$app/environment';
   import { onDestroy, onMount, setContext, tick, type Snippet } from 'svelte';
   import Hold from '../kit/Hold.svelte';
-  import { told as toldWords } from '$lib/words/screens/shell.ts';
   import { beginSending, isSending, seenOf, tell, wroteEntry } from '$lib/ui/told.svelte.ts';
   import Button from '../kit/Button.svelte';
 
@@ -231,7 +230,7 @@
         if (result.type === 'success') onDone?.(answer?.result ?? {});
       } else if (answer?.newer && answer.newer.length > 0) {
         // The form may be gone with what it was about: what became of it is said where everybody sees it.
-        tell({ kind: 'refused', text: toldWords.notWritten(answer.message), newer: answer.newer });
+        tell({ kind: 'refused', text: t.notWritten(answer.message), newer: answer.newer });
       }
       answered();
       const pinned = result.type === 'success' && (await pin());

@@ -11,6 +11,7 @@ export const operationForm = /* @__PURE__ */ words({
   doneAndInThe: 'Done. It is in the ledger.',
   itDidNotReach: 'Not sent: no connection. What you typed is kept. Send it again.',
   itCame: 'It came through before the line broke. It is in the ledger.',
+  notWritten: (why: Said) => `Not written. ${why}`,
   writing: 'Writing …'
 });
 

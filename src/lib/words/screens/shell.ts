@@ -82,8 +82,7 @@ export const told = /* @__PURE__ */ words({
   undone: 'Undone. Both stand in the ledger.',
   undoneAtOnce: 'undone at once',
   putAway: 'Close',
-  didNotReach: 'Not sent: no connection. Send it again.',
-  notWritten: (why: Said) => `Not written. ${why}`
+  didNotReach: 'Not sent: no connection. Send it again.'
 });
 
 export const nowPage = /* @__PURE__ */ words({
