@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
+import { CHAR } from '../../src/lib/server/examples.ts';
 import { openBenchHouse, type BenchHouse } from './bench-house.ts';
 import { closePages, demoHouse, signIn, visit } from './harness.ts';
 import { form, send, watch } from './watch.ts';
@@ -16,18 +17,7 @@ async function hold(page: Page, text: string): Promise<void> {
 
 describe('nothing wrong under wet hands', () => {
   let bench: BenchHouse;
-  const char = {
-    species: 'arctic-char',
-    form: 'fillet',
-    source: 'farmed',
-    farmSystem: 'land-based',
-    water: 'fresh',
-    commercial: 'yes',
-    supplier: 'Kelda Bay Boats',
-    caughtOn: '2026-03-09',
-    mass: '900 g',
-    core: '1 C'
-  };
+  const char = { ...CHAR, mass: '900 g' };
   before(async () => {
     bench = await openBenchHouse();
     await bench.call('join-person', { name: 'Bo' });

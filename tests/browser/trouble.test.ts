@@ -44,7 +44,8 @@ describe('bad input, two tabs, and trouble', () => {
   });
   it('a figure that could be two things is asked about, and one touch answers', async () => {
     const { page, close } = await open('/receive?species=turbot');
-    await send(page, 'receive-lot', { mass: '1,250', supplier: 'Graywater Landings', core: '1.2', source: 'wild' });
+    const typed = { mass: '1,250', 'mass:unit': 'g', supplier: 'Graywater Landings', core: '1.2', source: 'wild' };
+    await send(page, 'receive-lot', typed);
     await page.click('.which:has-text("1250 g")');
     await send(page, 'receive-lot', {});
     await page.waitForURL('**/piece/TUR-*');

@@ -20,13 +20,23 @@ export const lineIsLost = (): boolean => lost;
 export function holdTheLine(): void {
   const fetched = window.fetch;
   const within = async (input: RequestInfo | URL, init: RequestInit | undefined, ms: number): Promise<Response> => {
-    const limit = AbortSignal.timeout(ms);
+    const own = new AbortController();
+    const giveUp = () => own.abort();
+    init?.signal?.addEventListener('abort', giveUp);
+    let isLate = false;
+    const timer = setTimeout(() => {
+      isLate = true;
+      giveUp();
+    }, ms);
     try {
-      return await fetched(input, { ...init, signal: init?.signal ? AbortSignal.any([init.signal, limit]) : limit });
+      return await fetched(input, { ...init, signal: own.signal });
     } catch (error) {
       // Whoever gave up by himself is told so; a line that died is a line that died.
-      if (limit.aborted && !init?.signal?.aborted) throw new TypeError('no answer in time', { cause: error });
+      if (isLate) throw new TypeError('no answer in time', { cause: error });
       throw error;
+    } finally {
+      clearTimeout(timer);
+      init?.signal?.removeEventListener('abort', giveUp);
     }
   };
   const said = <Answer>(answer: Answer): Answer => {

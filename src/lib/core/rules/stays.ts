@@ -44,7 +44,8 @@ export function loggedStays(chain: readonly PieceState[], logs: LogBook, at: num
   const out: LoggedStay[] = [];
   for (const stay of staysOf(chain)) {
     const to = stay.to ?? Infinity;
-    if (Math.min(to, at) <= stay.from) continue;
+    // One that begins at this very moment counts: what the log's last word leaves standing does so from here on.
+    if (to <= stay.from || at < stay.from) continue;
     const log = logs.place(stay.place, stay.from);
     if (log && log.series.length > 0) out.push({ stay, from: stay.from, to, log });
   }
