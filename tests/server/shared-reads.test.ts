@@ -95,7 +95,7 @@ describe('a reading judges what it can speak of', () => {
       { minLength: 5, maxLength: 25 }
     );
     // What the last word of a place leaves standing, a piece that is moved in takes up at that very moment.
-    const step = (what: 'drawer' | 'move' | 'shelf', celsius = 1) => ({ wait: 0.1, late: 0, celsius, what });
+    const step = (what: 'drawer' | 'move' | 'shelf', celsius: 1 | 4.5 = 1) => ({ wait: 0.1, late: 0, celsius, what });
     const MOVED_IN = [step('drawer'), step('drawer', 4.5), step('move'), step('shelf')];
     fc.assert(
       fc.property(steps, (all) => {
