@@ -1,7 +1,7 @@
 /** The arrows of the house: routes -> (ui, server, workers) -> core. Nothing points back. */
 /** The core's own order, lowest first. What stands in one line does not know of each other, nor of anything below it here. */
 const CORE = [
-  ['errors[.]', 'random[.]', 'shipped[.]', 'measure/'],
+  ['errors[.]', 'random[.]', 'shipped[.]', 'find[.]', 'measure/'],
   ['fields/'],
   ['fish/', 'device/'],
   ['codes/', 'receive/'],

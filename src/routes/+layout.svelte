@@ -9,7 +9,9 @@
   import { onMount } from 'svelte';
   import { houseNow, setServerTime, startClock } from '$lib/ui/clock.svelte.ts';
   import { followChanges } from '$lib/ui/live.ts';
+  import { keyReader } from '$lib/ui/keys.ts';
   import { BENCHES, PLACES } from '$lib/ui/places.ts';
+  import { scannedPiece } from '$lib/core/find.ts';
   import { lineIsLost } from '$lib/ui/line.svelte.ts';
   import { beginSending, tell } from '$lib/ui/told.svelte.ts';
   import Told from '$lib/ui/Told.svelte';
@@ -73,18 +75,32 @@
     };
   });
 
-  function keys(event: KeyboardEvent) {
-    const target = event.target as HTMLElement;
-    if (event.ctrlKey || event.metaKey || event.altKey) return;
-    if (target.closest('input, select, textarea, [contenteditable]')) return;
-    const place = PLACES.find(({ key }) => key === event.key);
+  const isKey = (key: string) => key === 'n' || key === '/' || key === '?' || PLACES.some((place) => place.key === key);
+  function press(key: string) {
+    const place = PLACES.find((each) => each.key === key);
     if (place) void goto(withPiece(place.path));
-    else if (event.key === 'n') void goto('/receive');
-    else if (event.key === '/') panel = 'find';
-    else if (event.key === '?') panel = 'keys';
-    else return;
-    event.preventDefault();
+    else if (key === 'n') void goto('/receive');
+    else if (key === '/') panel = 'find';
+    else panel = 'keys';
   }
+  /** A label that is scanned on a bench lays its piece there; anywhere else it opens it. */
+  function takeScan(text: string) {
+    const piece = scannedPiece(text);
+    if (!piece) {
+      sought = text;
+      panel = 'find';
+    } else if (BENCHES.has(page.url.pathname)) void goto(`${page.url.pathname}?piece=${encodeURIComponent(piece)}`);
+    else void goto(`/piece/${encodeURIComponent(piece)}`);
+  }
+  const keys = keyReader(isKey, press, takeScan);
+  /** What Find begins with: what was scanned and is no piece, or what was looked for elsewhere. */
+  let sought = $state('');
+  $effect(() => {
+    const wanted = page.url.searchParams.get('find');
+    if (wanted === null) return;
+    sought = wanted;
+    panel = 'find';
+  });
   let changing = $state(false);
   /** Another hand takes the tablet: the page, its piece and what was typed stay. */
   async function setPerson(select: HTMLSelectElement) {
@@ -200,7 +216,13 @@
 </div>
 
 {#if panel === 'find'}
-  {#await import('$lib/ui/Find.svelte') then { default: Find }}<Find close={() => (panel = null)} />{/await}
+  {#await import('$lib/ui/Find.svelte') then { default: Find }}<Find
+      close={() => {
+        panel = null;
+        sought = '';
+      }}
+      first={sought}
+    />{/await}
 {:else if panel === 'keys'}
   {#await import('$lib/ui/Keys.svelte') then { default: Keys }}<Keys close={() => (panel = null)} />{/await}
 {/if}

@@ -94,12 +94,12 @@ describe('bad input, two tabs, and trouble', () => {
   it('a change on one screen shows on another without anybody touching it', async () => {
     const one = await open(`/piece/${NEW_CHAR}`);
     const other = await open('/');
-    // What is not pressing stands behind the first rows of a full day.
-    await other.page.click('button:has-text("more")');
-    await other.page.waitForFunction(() => document.querySelector('.queue')?.textContent?.includes('feed statement'));
+    // Papers wait behind one line.
+    await other.page.click('[data-papers] summary');
+    await other.page.waitForFunction(() => document.querySelector('main')?.textContent?.includes('feed statement'));
     await send(one.page, 'attach-evidence', { issuer: 'Skarnes Tank Farm', formulatedFeed: true, raised: true });
     await one.page.waitForSelector('[data-route="raw"][data-state="open"]');
-    await other.page.waitForFunction(() => !document.querySelector('.queue')?.textContent?.includes('feed statement'));
+    await other.page.waitForFunction(() => !document.querySelector('main')?.textContent?.includes('feed statement'));
     one.quiet();
     other.quiet();
     await one.close();

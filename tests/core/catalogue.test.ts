@@ -33,7 +33,9 @@ describe('the catalogue of words', () => {
     expect(found('{#if a}<Button aria-label={"Shut " + name} />{/if}')).to.deep.equal(['Shut']);
   });
   it('every text of a screen is said by somebody', () => {
-    const components = filesOf('src', '.svelte').map((file) => readFileSync(join(root, file), 'utf8'));
+    const components = [...filesOf('src', '.svelte'), ...filesOf('src/lib/ui', '.ts')].map((file) =>
+      readFileSync(join(root, file), 'utf8')
+    );
     const silent = filesOf('src/lib/words/screens', '.ts').flatMap((file) => {
       const text = readFileSync(join(root, file), 'utf8');
       return [...text.matchAll(/^export const (\w+) = .*words\(\{\n([\s\S]*?)\n\}\);/gm)].flatMap(([, name, body]) => {

@@ -3,6 +3,7 @@ import { SHIPPED } from '../../src/lib/core/bench/cure/parameters.ts';
 import {} from '../../src/lib/core/bench/cure/recipe.ts';
 import { SHIPPED_RECIPES } from '../../src/lib/core/bench/cure/recipes/index.ts';
 import { cureNow } from '../../src/lib/core/activity/cure/fold.ts';
+import { COVER } from '../../src/lib/server/examples.ts';
 import type { App } from '../../src/lib/server/app.ts';
 import { fittedFor, learningView, parametersFor } from '../../src/lib/server/facts/cure-learning.ts';
 
@@ -19,19 +20,6 @@ import { pagesAsFile } from '../../src/lib/core/bench/book/file.ts';
 import { bookOf, pageOf } from '../../src/lib/server/facts/book.ts';
 
 const appOf = ({ store, clock }: TestHouse) => ({ store, clock }) as unknown as App;
-const PLAN = {
-  method: 'cover',
-  thickness: '26 mm',
-  thin: '9 mm',
-  faces: 1,
-  celsius: '3 C',
-  salt: '6 %',
-  sugar: '3 %',
-  hours: '24 h',
-  rest: '12 h',
-  target: '1 %'
-};
-
 describe('curing', () => {
   let house: TestHouse;
   let piece: string;
@@ -47,7 +35,7 @@ describe('curing', () => {
   const tasks = () => nowView(appOf(house)).tasks.map(({ code, seen }) => `${code} ${seen.step ?? ''}`.trim());
 
   it('is committed with its grams, its steps and its clocks', () => {
-    const { saltGrams, dueAt } = house.done('start-cure', { piece, ...PLAN, turned: true, place: 'Drawer 1' });
+    const { saltGrams, dueAt } = house.done('start-cure', { piece, ...COVER, turned: true, place: 'Drawer 1' });
     expect(saltGrams).to.be.closeTo(120, 1e-9);
     expect(dueAt).to.equal(NOON + 36 * HOUR);
     const { plan } = run();
@@ -61,7 +49,7 @@ describe('curing', () => {
   it('a rate of the mix and one of the salt are told apart', () => {
     const { saltGrams, sugarGrams } = house.done('start-cure', {
       piece,
-      ...PLAN,
+      ...COVER,
       sugar: '',
       parts: '2:1',
       rateMeans: 'mix'
@@ -69,10 +57,10 @@ describe('curing', () => {
     expect(saltGrams).to.be.closeTo(80, 1e-9);
     expect(sugarGrams).to.be.closeTo(40, 1e-9);
     house.done('end-cure', { piece });
-    expect(refusal('start-cure', { piece, ...PLAN, parts: 'much' }).fields[0]!.field).to.equal('parts');
+    expect(refusal('start-cure', { piece, ...COVER, parts: 'much' }).fields[0]!.field).to.equal('parts');
   });
   it('its steps are done one after the other, each once', () => {
-    house.done('start-cure', { piece, ...PLAN, turned: true });
+    house.done('start-cure', { piece, ...COVER, turned: true });
     later(12);
     house.done('step-cure', { piece, step: 'turn-1' });
     expect(tasks()[0]).to.equal('cure-step baste');
@@ -83,7 +71,7 @@ describe('curing', () => {
     expect(tasks()[0]).to.equal('cure-step baste');
   });
   it('paused, taken up again and given more time, it is forecast anew each time', () => {
-    house.done('start-cure', { piece, ...PLAN });
+    house.done('start-cure', { piece, ...COVER });
     const first = run().plan.forecast.meanSaltPercent.likely;
     later(10);
     house.done('change-cure', { piece, change: 'pause', note: 'needed the drawer' });
@@ -102,7 +90,7 @@ describe('curing', () => {
     expect(run().changes).to.have.length(4);
   });
   it('ends with weight, taste and meter, as it was really run', () => {
-    house.done('start-cure', { piece, ...PLAN });
+    house.done('start-cure', { piece, ...COVER });
     later(20);
     house.done('end-cure', {
       piece,
@@ -122,7 +110,7 @@ describe('curing', () => {
   it('what a cure puts on it is told with whatever is cut from it and served', () => {
     const view = (id: string) => pieceView(appOf(house), id).told.holds.map(({ allergen }) => allergen);
     const { piece: before } = house.done('divide-piece', { piece, name: 'Before', form: 'block', mass: '300 g' });
-    house.done('start-cure', { piece, ...PLAN, recipe: 'quick-soy-bath', also: 'Mustard, lupin flour' });
+    house.done('start-cure', { piece, ...COVER, recipe: 'quick-soy-bath', also: 'Mustard, lupin flour' });
     house.done('end-cure', { piece });
     const { piece: after } = house.done('divide-piece', { piece, name: 'After', form: 'block', mass: '300 g' });
     expect(view(String(after))).to.include.members(['fish', 'soy', 'wheat', 'mustard', 'lupin']);
@@ -133,7 +121,7 @@ describe('curing', () => {
     expect(labelData(appOf(house), piece).allergens).to.include('soy');
   });
   it('a weight that cannot be is asked about before it teaches anything', () => {
-    house.done('start-cure', { piece, ...PLAN });
+    house.done('start-cure', { piece, ...COVER });
     for (const massAfter of ['188 g', '9 kg']) {
       expect(refusal('end-cure', { piece, massAfter }).details).to.include({
         field: 'massAfter',
@@ -155,7 +143,7 @@ describe('curing', () => {
       [{ taste: 9, recipe: 'no-such' }, 'recipe']
     ];
     for (const [more, field] of wrong) {
-      const { details, fields } = refusal('start-cure', { piece, ...PLAN, ...more });
+      const { details, fields } = refusal('start-cure', { piece, ...COVER, ...more });
       expect(fields[0]?.field ?? details.field, JSON.stringify(more)).to.equal(field);
     }
   });
@@ -171,7 +159,7 @@ describe('curing', () => {
       ]
     ];
     for (const [method, more] of schools) {
-      house.done('start-cure', { piece, ...PLAN, ...more, method });
+      house.done('start-cure', { piece, ...COVER, ...more, method });
       later(3);
       const view = cureRunView(appOf(house), run());
       expect(view.settings!.stages!.length, method).to.be.at.least(1);
@@ -182,7 +170,7 @@ describe('curing', () => {
   it('its temperature is the place’s own log, as far as there is one', () => {
     house.done('set-place', { name: 'Drawer 1', kind: 'drawer', cold: true });
     house.done('set-sensor', { name: 'Drawer air', place: 'Drawer 1' });
-    house.done('start-cure', { piece, ...PLAN, place: 'drawer 1' });
+    house.done('start-cure', { piece, ...COVER, place: 'drawer 1' });
     later(24);
     const log = Array.from(
       { length: 49 },
@@ -211,14 +199,14 @@ describe('curing', () => {
           form: 'fillet',
           mass: '200 g'
         });
-        house.done('start-cure', { piece: part, ...PLAN, thin: '' });
+        house.done('start-cure', { piece: part, ...COVER, thin: '' });
         later(36);
         house.done('end-cure', { piece: part, massAfter: `${200 * (1 - loss)} g`, saltReading: `${salt} %` });
       }
     };
     it('leans on nothing first, then on what was weighed and measured; the switch takes it back', () => {
       expect(parametersFor(house.store, 'arctic-char', 'mid')).to.equal(SHIPPED);
-      const before = house.done('start-cure', { piece, ...PLAN });
+      const before = house.done('start-cure', { piece, ...COVER });
       expect(before.saltGrams).to.be.greaterThan(0);
       house.done('end-cure', { piece });
       cureMany(4, 0.02, 3.4);
@@ -226,7 +214,7 @@ describe('curing', () => {
       expect(fit.runs).to.equal(4);
       expect(fit.parameters.mostLoss.likely).to.be.lessThan(SHIPPED.mostLoss.likely);
       expect(fittedFor(house.store, 'arctic-char', 'mid')).to.equal(fit);
-      house.done('start-cure', { piece, ...PLAN });
+      house.done('start-cure', { piece, ...COVER });
       expect(run().plan.subject!.parameters.runs).to.equal(4);
       house.done('end-cure', { piece });
       house.done('set-learning', {});
@@ -236,7 +224,7 @@ describe('curing', () => {
     });
     it('shows forecast against measurement, and says nothing of what was not weighed', () => {
       cureMany(2, 0.06, 3);
-      house.done('start-cure', { piece, ...PLAN });
+      house.done('start-cure', { piece, ...COVER });
       house.done('end-cure', { piece });
       const view = learningView(house.store);
       expect(view.points.filter(({ what }) => what === 'loss')).to.have.length(2);
@@ -287,7 +275,7 @@ describe('curing', () => {
     });
     it('a shipped recipe gets a version of the house’s own, and the cure says which', () => {
       house.done('set-recipe', { ...FIELDS, id: 'weighed-at-two', name: 'Weighed at two' });
-      house.done('start-cure', { piece, ...PLAN, recipe: 'weighed-at-two' });
+      house.done('start-cure', { piece, ...COVER, recipe: 'weighed-at-two' });
       expect(run().plan.recipe).to.deep.equal({ id: 'weighed-at-two', name: 'Weighed at two', version: 2 });
       house.done('end-cure', { piece });
       expect(pageOf(house.store.projections.currentHouse(), 'recipe', 'weighed-at-two').history).to.have.length(2);

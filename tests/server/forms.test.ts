@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { join } from 'node:path';
 import fc from 'fast-check';
 import { SPECIES } from '../../src/lib/core/fish/species.ts';
+import { byDanger } from '../../src/lib/core/service/danger.ts';
 import { formInput } from '../../src/lib/server/forms.ts';
 import type { App } from '../../src/lib/server/app.ts';
 import { arrivalFields, arrivalVerdict } from '../../src/lib/server/views/arrival.ts';
@@ -117,13 +118,13 @@ describe('what the screens are given', () => {
     }
     clock.moveTo(NOON, true);
   });
-  it('Now: tasks are sorted by their time and belong to what is there', () => {
+  it('Now: tasks are sorted by how pressing they are and belong to what is there', () => {
     const { tasks, rows } = nowView(app);
     const there = new Set(rows.map(({ id }) => id));
     expect(tasks.length).to.be.greaterThan(5);
     tasks.forEach((task, index) => {
       expect(there.has(task.piece)).to.equal(true);
-      if (index > 0) expect(task.at).to.be.at.least(tasks[index - 1]!.at);
+      if (index > 0) expect(byDanger(clock.now())(tasks[index - 1]!, task)).to.be.at.most(0);
     });
     expect(tasks.map(({ code }) => code)).to.include.members([
       'tray-discard',

@@ -29,6 +29,19 @@ export const FEED = {
   fromEmbryos: true,
   noHazardVerified: true
 };
+/** A side under salt and sugar for a day. */
+export const COVER = {
+  method: 'cover',
+  thickness: '26 mm',
+  thin: '9 mm',
+  faces: 1,
+  celsius: '3 C',
+  salt: '6 %',
+  sugar: '3 %',
+  hours: '24 h',
+  rest: '12 h',
+  target: '1 %'
+};
 const char = (more: Example['input'] = {}) => act('receive-lot', { ...CHAR, ...more });
 const feed = (lot: string) => act('attach-evidence', { lot, ...FEED });
 const landed = (more: Example['input']) =>
@@ -275,19 +288,7 @@ const COLD: readonly Example[] = [
 const CURE: readonly Example[] = [
   char({ caughtOn: '2026-03-17' }),
   feed('ARC-0318-1'),
-  act('start-cure', {
-    piece: 'ARC-0318-1-A',
-    method: 'cover',
-    thickness: '26 mm',
-    thin: '9 mm',
-    faces: 1,
-    celsius: '3 C',
-    salt: '6 %',
-    sugar: '3 %',
-    hours: '24 h',
-    rest: '12 h',
-    target: '1 %'
-  }),
+  act('start-cure', { piece: 'ARC-0318-1-A', ...COVER }),
   act('step-cure', { piece: 'ARC-0318-1-A', step: 'lay-on' }, 12),
   act('change-cure', { piece: 'ARC-0318-1-A', change: 'left', hours: '30 h' }),
   act('end-cure', { piece: 'ARC-0318-1-A' }, 18)

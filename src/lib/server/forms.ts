@@ -3,9 +3,9 @@ import { fail, redirect, type Actions, type RequestEvent } from '@sveltejs/kit';
 import { errorSentence } from '../words/errors.ts';
 import { namedIn } from '../words/plans/index.ts';
 import { EmberError, type ErrorDetails } from '../core/errors.ts';
-import { OWN_UNDO_MS, UNDOABLE } from '../core/record/amend.ts';
+import { OWN_UNDO_MS } from '../core/record/amend.ts';
 import { subjectId } from '../core/record/view.ts';
-import { deedWords } from '../words/deeds.ts';
+import { deedWords, hasWords, isTold, isUndoneAtOnce } from '../words/deeds.ts';
 import { withUnit } from '../core/fields/written.ts';
 import { theApp } from './app.ts';
 import { formOf, isEveryObjects } from './input/strangers.ts';
@@ -91,18 +91,15 @@ const ASKS: ReadonlySet<string> = new Set([
   'receive.core-odd'
 ]);
 
-/** What is undone at a touch, as long as it is: the line of its entry. */
+/** What was done, in a line; and until when it is undone at a touch. A reading is not undone: it is corrected. */
 function deedOf(seq: number, result: Record<string, unknown>): FormAnswer['deed'] {
-  const { record, projections } = theApp().store;
-  const entry = record.event(seq);
-  if (!entry || !(UNDOABLE as readonly string[]).includes(entry.kind)) return undefined;
-  const { name } = projections.piece(subjectId(entry.subject, 'piece')).state.made;
-  return {
-    line: deedWords(entry.kind as (typeof UNDOABLE)[number], name, result),
-    seq,
-    until: entry.recorded + OWN_UNDO_MS,
-    by: entry.actor
-  };
+  const app = theApp();
+  const entry = app.store.record.event(seq);
+  if (!entry || !isTold(entry.kind)) return undefined;
+  const line = hasWords(entry.kind)
+    ? deedWords(entry.kind, app.store.projections.piece(subjectId(entry.subject, 'piece')).state.made.name, result)
+    : ledgerTeller(app)(entry).line;
+  return { line, seq, until: isUndoneAtOnce(entry.kind) ? entry.recorded + OWN_UNDO_MS : 0, by: entry.actor };
 }
 
 /** Entries a clash was with, as the ledger tells them. */
@@ -116,9 +113,14 @@ function newerLines({ newer }: ErrorDetails): string[] {
 }
 
 /** The form actions of a page, made from the registry of operations. */
-export function actionsFor(page: string): Actions {
+export const actionsFor = (page: string): Actions => actionsOf((operation) => operation.page === page);
+/** The form actions of a page on which these can be done, whatever page they are of. */
+export const actionsNamed = (names: readonly string[]): Actions =>
+  actionsOf((operation) => names.includes(operation.name));
+
+function actionsOf(isMeant: (operation: (typeof OPERATIONS)[number]) => boolean): Actions {
   return Object.fromEntries(
-    OPERATIONS.filter((operation) => operation.page === page).map((operation) => [
+    OPERATIONS.filter(isMeant).map((operation) => [
       operation.name,
       async ({ request, locals }: RequestEvent) => {
         const form = await formOf(request);

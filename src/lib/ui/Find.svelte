@@ -1,79 +1,48 @@
 <script lang="ts">
-  import { find as t } from '$lib/words/screens/shell.ts';
+  import { find as t, FIND_NAMES } from '$lib/words/screens/shell.ts';
+  import { GONE_WORDS } from '$lib/words/occupation.ts';
   import { goto } from '$app/navigation';
   import Line from '$lib/ui/kit/Line.svelte';
   import Panel from '$lib/ui/kit/Panel.svelte';
+  import LabelPhoto from '$lib/ui/controls/LabelPhoto.svelte';
+  import type { Finding } from '$lib/server/views/find.ts';
+  import { onMount } from 'svelte';
 
-  let { close }: { close: () => void } = $props();
-  let text = $state('');
-  let found = $state<{ href: string; name: string; more: string }[]>([]);
-
-  interface NowAnswer {
-    pieces: { id: string; name: string; lot: string }[];
-  }
-  interface SpeciesAnswer {
-    species: { id: string; name: string; alsoCalled: string[]; scientific: string[] }[];
-  }
-  interface Method {
-    id: string;
-    name: string;
-    goodFor: string;
-    withdrawn: boolean;
-  }
-  let pieces: NowAnswer['pieces'] | null = null;
-  let methods: { href: string; name: string; more: string }[] | null = null;
+  /** Whatever was written down once: pieces here and gone, lots, places, suppliers, people, pages of the books, entries. */
+  let { close, first = '' }: { close: () => void; first?: string } = $props();
+  // svelte-ignore state_referenced_locally
+  let text = $state(first);
+  let found = $state<readonly Finding[]>([]);
   let asked = 0;
+  /** Whether what stands there answers to what is typed: "nothing" is only said by the house. */
+  let isAnswered = $state(false);
   let isLost = $state(false);
 
-  /** Cures, sauces and dishes by their names, and by what they are good for. */
-  async function booked() {
-    const [cures, sauces, dishes] = await Promise.all([
-      fetch('/api/v1/recipes').then(async (answer) => ((await answer.json()) as { recipes: Method[] }).recipes),
-      fetch('/api/v1/sauces').then(async (answer) => ((await answer.json()) as { sauces: Method[] }).sauces),
-      fetch('/api/v1/dishes').then(async (answer) => ((await answer.json()) as { dishes: Method[] }).dishes)
-    ]);
-    const listed = (all: Method[], path: string, kind: string) =>
-      all
-        .filter(({ withdrawn }) => !withdrawn)
-        .map(({ id, name, goodFor }) => ({ href: `${path}/${id}`, name, more: `${kind} · ${goodFor}` }));
-    return [
-      ...listed(cures, '/cure/recipes', 'cure'),
-      ...listed(sauces, '/acid/sauces', 'sauce'),
-      ...listed(dishes, '/serve/dishes', 'dish')
-    ];
-  }
-
   async function look() {
+    const turn = ++asked;
+    isAnswered = false;
+    if (text.trim() === '') return void (found = []);
     try {
-      await lookUp();
+      const answer = await fetch(`/api/v1/find?q=${encodeURIComponent(text.trim())}`);
+      const body = (await answer.json()) as { found: readonly Finding[] };
+      if (turn !== asked) return;
+      found = answer.ok ? body.found : [];
+      isAnswered = answer.ok;
       isLost = false;
     } catch {
       // Without the house nothing is found, and that is no answer.
       isLost = true;
     }
   }
-
-  async function lookUp() {
-    const turn = ++asked;
-    const wanted = text.trim().toLowerCase();
-    if (wanted === '') return void (found = []);
-    pieces ??= ((await (await fetch('/api/v1/now')).json()) as NowAnswer).pieces;
-    methods ??= await booked();
-    const species = (await (await fetch(`/api/v1/species?q=${encodeURIComponent(wanted)}`)).json()) as SpeciesAnswer;
-    if (turn !== asked) return;
-    found = [
-      ...pieces
-        .filter((piece) => `${piece.name} ${piece.id} ${piece.lot}`.toLowerCase().includes(wanted))
-        .slice(0, 8)
-        .map((piece) => ({ href: `/piece/${piece.id}`, name: piece.name, more: piece.id })),
-      ...methods.filter(({ name, more }) => `${name} ${more}`.toLowerCase().includes(wanted)).slice(0, 6),
-      ...species.species.map((each) => ({
-        href: `/house/species?id=${each.id}`,
-        name: each.name,
-        more: t.species(each.scientific[0] ?? '')
-      }))
-    ];
-  }
+  onMount(() => void look());
+  const more = ({ kind, id, gone, beside }: Finding) =>
+    [
+      FIND_NAMES[kind],
+      ...(kind === 'piece' || kind === 'lot' ? [id] : []),
+      gone ? GONE_WORDS[gone] : kind === 'supplier' ? t.lots(Number(beside)) : beside
+    ]
+      .filter((part) => part !== '')
+      .join(' · ');
 </script>
 
 <Panel title={t.findAPieceA} {close}>
@@ -81,9 +50,12 @@
     <form
       onsubmit={(event) => {
         event.preventDefault();
-        if (!found[0]) return;
-        leave();
-        void goto(found[0].href);
+        // A scanner sends its Enter before the house has answered.
+        void look().then(() => {
+          if (!found[0]) return;
+          leave();
+          void goto(found[0].href);
+        });
       }}
     >
       <Line
@@ -92,19 +64,53 @@
         class="w-full"
         placeholder={t.turbotTurIwashi}
         bind:value={text}
-        oninput={look}
+        oninput={() => void look()}
       />
     </form>
+    <div class="py-2">
+      <LabelPhoto
+        onRead={(piece) => {
+          leave();
+          void goto(`/piece/${piece}`);
+        }}
+      />
+    </div>
     <ul aria-live="polite">
-      {#each found as each (each.href)}
-        <li>
+      {#each found as each (each.kind + each.id)}
+        <li data-found={each.kind}>
           <a class="flex min-h-12 items-center gap-3 border-t border-(--line)" href={each.href} onclick={leave}>
-            <b>{each.name}</b><span class="soft">{each.more}</span>
+            <b class:gone={each.gone}>{each.name}</b><span class="soft">{more(each)}</span>
           </a>
         </li>
       {:else}
-        {#if text.trim() !== ''}<li class="soft py-2">{isLost ? t.notConnected : t.nothingByThatName}</li>{/if}
+        {#if text.trim() !== ''}
+          <li class="soft py-2">{isLost ? t.notConnected : isAnswered ? t.nothingByThatName : t.looking}</li>
+          {#if isAnswered}
+            <li class="ways">
+              <a class="link" href="/receive" onclick={leave}>{t.receiveIt}</a>
+              <a class="link" href="/ledger" onclick={leave}>{t.lookInTheLedger}</a>
+              <a class="link" href="/house/species" onclick={leave}>{t.allSpecies}</a>
+            </li>
+          {/if}
+        {/if}
       {/each}
     </ul>
   {/snippet}
 </Panel>
+
+<style>
+  .gone {
+    font-weight: 400;
+    text-decoration: line-through;
+  }
+  .ways {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.4rem 1.4rem;
+  }
+  .ways a {
+    min-height: 48px;
+    display: inline-flex;
+    align-items: center;
+  }
+</style>

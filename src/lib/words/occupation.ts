@@ -7,7 +7,7 @@ const IN: Record<Occupant, string> = /* @__PURE__ */ words({
   thaw: 'thawing',
   cure: 'in a cure',
   acid: 'in acid',
-  rack: 'on the ageing rack: take it out first',
+  rack: 'on the ageing rack',
   tray: 'on a tray already'
 });
 const NOT_IN: Record<Occupant, string> = /* @__PURE__ */ words({

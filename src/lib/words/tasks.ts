@@ -51,6 +51,10 @@ const OWN_TASKS = /* @__PURE__ */ words({
   'window-closes': () => 'Last raw window closes',
   'paper-missing': (seen: Task['seen']) => `Missing: ${missingWord(String(seen.missing))}`,
   'read-it': (seen: Task['seen']) => (seen.place ? `Read ${seen.place}` : 'Read its core: not read for a day'),
+  'warm-hours': (seen: Task['seen']) =>
+    Number(seen.pieces) > 1
+      ? `Into the cold: ${seen.pieces} pieces lie warm in ${seen.place}`
+      : `Into the cold: it lies warm${seen.place ? ` in ${seen.place}` : ''}`,
   'leftover-closed': () => 'Decide: every window is closed'
 });
 /** Codes of all tasks: of fish, and of what else an activity keeps. */

@@ -16,7 +16,7 @@ export const load = (({ url }) => {
   const pieces = pieceChoices(app)
     .filter(({ may, form }) => (may.includes('acid') || may.includes('acid-run')) && form !== 'live')
     .sort((a, b) => Number(b.in.includes('acid')) - Number(a.in.includes('acid')));
-  const { chosen: id, away } = atBench(app, url.searchParams.get('piece'), 'acid', pieces);
+  const { chosen: id, away, left } = atBench(app, url.searchParams.get('piece'), 'acid', pieces);
   const view = id ? pieceView(app, id) : null;
   const run = running(view?.piece.acids ?? []);
   const house = app.store.projections.currentHouse();
@@ -27,6 +27,7 @@ export const load = (({ url }) => {
     pieces,
     chosen: id,
     away,
+    left,
     view,
     run,
     subject: view ? acidSubject(app.store, view.piece.id) : null,

@@ -19,7 +19,7 @@
 <svelte:head><title>{titled(t.acid)}</title></svelte:head>
 <h1>{t.acid}</h1>
 <AcidTabs />
-<PiecePick pieces={data.pieces} chosen={data.chosen} away={data.away} empty={t.nothingToDressYet} />
+<PiecePick pieces={data.pieces} chosen={data.chosen} away={data.away} left={data.left} empty={t.nothingToDressYet} />
 {#if view && data.run}
   {#key data.run.seq}
     <AcidRun {view} run={data.run} places={data.places} {names} {now} />

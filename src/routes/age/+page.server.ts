@@ -16,7 +16,8 @@ export const load = (({ url }) => {
   const asked = url.searchParams.get('piece');
   const chosen = rack.pieces.find(({ id }) => id === asked) ?? (asked ? null : (rack.pieces[0] ?? null));
   const here = [...rack.pieces, ...hangable];
-  const { away } = asked ? atBench(app, asked, 'hang', here) : { away: null };
+  const { away: asAway, left } = atBench(app, asked, 'hang', here);
+  const away = asked ? asAway : null;
   const hang = hangable.find(({ id }) => id === asked) ?? null;
   const spots = Object.fromEntries(rack.cabinets.map((cabinet) => [cabinet.place, spotsOf(cabinet.rack)]));
   return {
@@ -34,6 +35,7 @@ export const load = (({ url }) => {
     chosen: chosen?.id ?? null,
     hang,
     away,
+    left,
     playable: app.config.mode !== 'production' && app.config.pan !== null,
     places: Object.values(app.store.projections.currentHouse().places)
       .filter(({ kind }) => kind !== 'freezer' && kind !== 'blast' && kind !== 'cabinet')

@@ -116,7 +116,13 @@
 {#if cabinets.length > 0}
   <section class="gap">
     <h2>{t.hangAPiece}</h2>
-    <PiecePick pieces={data.hangable} chosen={data.hang?.id ?? null} away={data.away} empty={t.nothingThatCouldHang} />
+    <PiecePick
+      pieces={data.hangable}
+      chosen={data.hang?.id ?? null}
+      away={data.away}
+      left={data.left}
+      empty={t.nothingThatCouldHang}
+    />
     {#if data.hang}
       {#key data.hang.id}
         <div class="sheet">

@@ -16,7 +16,7 @@ export const load = (({ url }) => {
     .filter(({ may }) => may.includes('break-down') || may.includes('board-work'))
     .sort((a, b) => rank(a) - rank(b));
   const { searchParams: search } = url;
-  const { chosen, away } = atBench(app, search.get('piece'), 'break-down', pieces);
+  const { chosen, away, left } = atBench(app, search.get('piece'), 'break-down', pieces);
   // A piece whose board was just closed has left the row, and is still shown.
   const wasHere = away !== null && app.store.projections.piece(away.id).state.boards.length > 0;
   const id = wasHere ? away.id : chosen;
@@ -25,6 +25,7 @@ export const load = (({ url }) => {
     pieces,
     chosen: id,
     away: wasHere ? null : away,
+    left,
     part: search.get('part'),
     playable: app.config.mode !== 'production' && app.config.pan !== null,
     view: id

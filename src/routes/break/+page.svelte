@@ -46,7 +46,7 @@
 
 <svelte:head><title>{titled(t.breakDown)}</title></svelte:head>
 <h1>{t.breakDown}</h1>
-<PiecePick pieces={data.pieces} chosen={data.chosen} away={data.away} empty={t.nothingLiesHereTo} />
+<PiecePick pieces={data.pieces} chosen={data.chosen} away={data.away} left={data.left} empty={t.nothingLiesHereTo} />
 {#if view}
   <section class="title">
     <div>

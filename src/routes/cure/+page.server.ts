@@ -18,7 +18,7 @@ export const load = (({ url }) => {
   const pieces = pieceChoices(app)
     .filter(({ may, form }) => (may.includes('cure') || may.includes('cure-run')) && form !== 'live')
     .sort((a, b) => Number(b.in.includes('cure')) - Number(a.in.includes('cure')));
-  const { chosen: id, away } = atBench(app, url.searchParams.get('piece'), 'cure', pieces);
+  const { chosen: id, away, left } = atBench(app, url.searchParams.get('piece'), 'cure', pieces);
   const view = id ? pieceView(app, id) : null;
   const run = running(view?.piece.cures ?? []);
   const now = presentOf(app);
@@ -27,6 +27,7 @@ export const load = (({ url }) => {
     pieces,
     chosen: id,
     away,
+    left,
     view,
     running: run ? cureRunView(app, run) : null,
     subject: view ? cureSubject(store, view.piece.id) : null,

@@ -20,7 +20,7 @@
 <svelte:head><title>{titled(t.cure)}</title></svelte:head>
 <h1>{t.cure}</h1>
 <CureTabs />
-<PiecePick pieces={data.pieces} chosen={data.chosen} away={data.away} empty={t.nothingToCureYet} />
+<PiecePick pieces={data.pieces} chosen={data.chosen} away={data.away} left={data.left} empty={t.nothingToCureYet} />
 {#if view && data.running}
   {#key data.running.run.seq}
     <CureRun {view} running={data.running} places={data.places} {names} histamine={data.histamine} {now} />

@@ -14,13 +14,14 @@ export const load = (({ url }) => {
   const pieces = pieceChoices(app)
     .filter((piece) => piece.may.includes('freeze') || piece.in.includes('freezer'))
     .sort((a, b) => Number(b.in.includes('freezer')) - Number(a.in.includes('freezer')));
-  const { chosen: id, away } = atBench(app, url.searchParams.get('piece'), 'freeze', pieces);
+  const { chosen: id, away, left } = atBench(app, url.searchParams.get('piece'), 'freeze', pieces);
   const { profile, profiles, places, sensors } = app.store.projections.currentHouse();
   const view = id ? pieceView(app, id) : null;
   return {
     pieces,
     chosen: id,
     away,
+    left,
     view,
     freeze: view && running(view.piece.freezes) ? freezeRunView(app, view.piece.id) : null,
     cycles: profileById(profile, profiles).parasites.cycles,

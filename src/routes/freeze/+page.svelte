@@ -33,7 +33,7 @@
 <svelte:head><title>{titled(t.freeze)}</title></svelte:head>
 <h1>{t.freeze}</h1>
 <ColdTabs />
-<PiecePick pieces={data.pieces} chosen={data.chosen} away={data.away} empty={t.nothingToFreezeYet} />
+<PiecePick pieces={data.pieces} chosen={data.chosen} away={data.away} left={data.left} empty={t.nothingToFreezeYet} />
 {#if view && data.freeze}
   <FreezeRun
     {view}

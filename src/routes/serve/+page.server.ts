@@ -11,12 +11,13 @@ export const actions = actionsFor('/serve');
 export const load = (({ url }) => {
   const app = theApp();
   const pieces = pieceChoices(app).sort((a, b) => Number(b.in.includes('tray')) - Number(a.in.includes('tray')));
-  const { chosen: id, away } = atBench(app, url.searchParams.get('piece'), 'serve', pieces);
+  const { chosen: id, away, left } = atBench(app, url.searchParams.get('piece'), 'serve', pieces);
   const { profile, profiles } = app.store.projections.currentHouse();
   return {
     pieces,
     chosen: id,
     away,
+    left,
     view: id ? pieceView(app, id) : null,
     trays: nowView(app)
       .pieces.flatMap((piece) =>

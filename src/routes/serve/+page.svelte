@@ -56,7 +56,7 @@
     </ul>
   </section>
 {/if}
-<PiecePick pieces={data.pieces} chosen={data.chosen} away={data.away} empty={t.nothingToServeYet} />
+<PiecePick pieces={data.pieces} chosen={data.chosen} away={data.away} left={data.left} empty={t.nothingToServeYet} />
 {#if view}
   <div class="halves">
     <section class="sheet">

@@ -11,6 +11,6 @@ export const load = (({ url }) => {
   const pieces = pieceChoices(app).filter(
     ({ may, form }) => may.includes('slice') && ['fillet', 'loin', 'block', 'portion'].includes(form)
   );
-  const { chosen: id, away } = atBench(app, url.searchParams.get('piece'), 'slice', pieces);
-  return { pieces, chosen: id, away, view: id ? pieceView(app, id) : null };
+  const { chosen: id, away, left } = atBench(app, url.searchParams.get('piece'), 'slice', pieces);
+  return { pieces, chosen: id, away, left, view: id ? pieceView(app, id) : null };
 }) satisfies PageServerLoad;

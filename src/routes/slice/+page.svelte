@@ -74,7 +74,7 @@
 
 <svelte:head><title>{titled(t.slice)}</title></svelte:head>
 <h1>{t.slice}</h1>
-<PiecePick pieces={data.pieces} chosen={data.chosen} away={data.away} empty={t.nothingToSliceYet} />
+<PiecePick pieces={data.pieces} chosen={data.chosen} away={data.away} left={data.left} empty={t.nothingToSliceYet} />
 {#if view}
   <div class="halves bench">
     <section class="sheet">

@@ -11,14 +11,14 @@ import { RAW_ROUTES, stateAt, type RouteWindow } from '../codes/window.ts';
 import type { LotState } from '../record/lot.ts';
 import { running } from '../record/occupation.ts';
 import type { PieceState } from '../record/piece.ts';
-import type { PieceClock } from '../rules/piece-clock.ts';
+import { warmShare, type PieceClock } from '../rules/piece-clock.ts';
 import type { Show, Step, Task } from './show.ts';
 
 /** What each activity shows of a piece. */
 const SHOWS = [trayShow, boardShow, cureShow, acidShow, ageShow, thawShow, freezeShow, sliceShow] as const;
 type ShownCode = (typeof SHOWS)[number] extends infer Each ? (Each extends Show<infer Code> ? Code : never) : never;
 /** What a piece wants whatever lies behind it. */
-type OwnCode = 'window-closes' | 'paper-missing' | 'leftover-closed' | 'read-it';
+type OwnCode = 'window-closes' | 'paper-missing' | 'leftover-closed' | 'read-it' | 'warm-hours';
 export type TaskCode = ShownCode | OwnCode;
 export type HandsTask = Task<TaskCode>;
 
@@ -50,6 +50,7 @@ export function handsQueue(
 ): HandsTask[] {
   const tasks: HandsTask[] = [];
   const asked = new Set<string>();
+  const warm = new Map<string, HandsTask>();
   for (const { state, lot, windows, missing, clock } of pieces) {
     if (state.gone) continue;
     const piece = state.id;
@@ -67,6 +68,22 @@ export function handsQueue(
       asked.add(`read ${where || piece}`);
       tasks.push({ code: 'read-it', at: readBy, piece, seen: { place: where } });
     }
+    // What lies on a board, or beside it, is told once: by the board.
+    const atBoard = board !== null || (state.made.board !== null && state.outs.at(-1)?.to === null);
+    // A tray and a board have clocks of their own; where nobody read it, reading it comes first.
+    const warmUntil = clock && !tray && !atBoard ? warmEnd(clock, now) : null;
+    if (warmUntil !== null && windows.some((window) => stateAt(window, now, 0) === 'open')) {
+      // What lies together is carried together: the first of them speaks.
+      const known = warm.get(where || piece);
+      const pieces = Number(known?.seen.pieces ?? 0) + 1;
+      const first = known && known.at <= warmUntil ? known : { at: warmUntil, piece };
+      warm.set(where || piece, {
+        code: 'warm-hours',
+        at: first.at,
+        piece: first.piece,
+        seen: { place: where, pieces }
+      });
+    }
     // One paper clears every piece of its lot: it is asked for once.
     const errand = `${lot.id} ${missing[0] ?? ''}`;
     if (missing.length > 0 && !running(state.freezes) && !running(state.thaws) && !asked.has(errand)) {
@@ -74,8 +91,6 @@ export function handsQueue(
       tasks.push({ code: 'paper-missing', at: state.made.at, piece, seen: { missing: missing[0] ?? '' } });
     }
     const last = lastClose(windows.filter(({ route }) => RAW_ROUTES.includes(route)));
-    // What lies on a board, or beside it, is told once: by the board.
-    const atBoard = board !== null || (state.made.board !== null && state.outs.at(-1)?.to === null);
     if (!tray && !atBoard && windows.length > 0) {
       // Whatever shut them, and even where none was ever open: nobody serves it any more, and it lies there.
       if (windows.every((window) => ['closed', 'never'].includes(stateAt(window, now, warnSeconds)))) {
@@ -86,11 +101,20 @@ export function handsQueue(
       }
     }
   }
-  return tasks.sort((a, b) => a.at - b.at || a.piece.localeCompare(b.piece));
+  return [...tasks, ...warm.values()].sort((a, b) => a.at - b.at || a.piece.localeCompare(b.piece));
 }
 
 /** What went on with a piece, goes on and is planned, as the tide chart draws it. */
 export const stepsOf = (state: PieceState, now: number): Step[] => SHOWS.flatMap((each) => [...each.steps(state, now)]);
+
+/** When a piece that is in the warm now has used up what it may, ms; null where it is not, or nobody knows it to be. */
+function warmEnd(clock: PieceClock, now: number): number | null {
+  const { spells, budgetSeconds, readBy } = clock.warm;
+  if (readBy !== null && readBy <= now) return null;
+  const isOut = spells.some(({ from, to }) => from <= now && (to === null || to > now));
+  const left = budgetSeconds * (1 - warmShare(clock, now));
+  return isOut && left > 0 ? now + left * 1000 : null;
+}
 
 /** When the last of these that could still open closes; null where none has an end. */
 function lastClose(windows: readonly RouteWindow[]): number | null {

@@ -1,5 +1,6 @@
 import { excursionsOf } from '../../core/log/excursions.ts';
 import type { LogBook } from '../../core/log/holding.ts';
+import { effectiveEvents } from '../../core/record/amend.ts';
 import type { BodyOf, RecordEvent } from '../../core/record/events.ts';
 import type { Place } from '../../core/activity/cold/fold.ts';
 import type { HouseState } from '../../core/record/house.ts';
@@ -34,8 +35,9 @@ export function limitOf(place: Pick<Place, 'kind' | 'warnAbove'>, profile: RuleP
   return place.kind === 'freezer' || place.kind === 'blast' ? profile.receiveFrozen : profile.coldHold;
 }
 
+/** What was dealt with and not taken back. */
 const closedUnder = (events: readonly RecordEvent[]): Closed[] =>
-  events.flatMap((event) =>
+  effectiveEvents(events).flatMap((event) =>
     event.kind === 'excursion.closed' ? [{ ...event.body, by: event.actor, at: event.happened, seq: event.seq }] : []
   );
 

@@ -11,6 +11,7 @@ import { roadFields, roadsAsked } from '../views/roads.ts';
 import { compareView, pieceView } from '../views/piece.ts';
 import { excursionsIn } from '../facts/excursions.ts';
 import { coldPlaces, freezeRunView, freezingRecord, placeLogFields, placeLogView } from '../views/cold.ts';
+import { findFields, findView } from '../views/find.ts';
 import { deliveryView, nowView, presentOf } from '../views/now.ts';
 import { ledgerFilter, ledgerView } from '../views/ledger.ts';
 
@@ -60,6 +61,14 @@ export const OF_FISH = [
     example: { id: 'ARC-0309-1-A' },
     input: id,
     run: (room, input) => compareView(room, input.id)
+  }),
+  query({
+    name: 'find',
+    path: 'find',
+    summary: 'What answers to some letters, a code or a scanned label, here or gone: best first.',
+    example: { q: 'arc' },
+    input: findFields,
+    run: findView
   }),
   query({
     name: 'now',

@@ -1,5 +1,6 @@
 import { EmberError } from '../../core/errors.ts';
 import type { RouteWindow } from '../../core/codes/window.ts';
+import type { GoneHow } from '../../core/record/occupation.ts';
 import type { LotState } from '../../core/record/lot.ts';
 import type { PieceState } from '../../core/record/piece.ts';
 import type { PieceClock } from '../../core/rules/piece-clock.ts';
@@ -21,6 +22,17 @@ export interface PieceRow {
   made: number;
   made_seq: number;
   flow: string;
+}
+
+/** As much of a piece as it is found by, whether it is still here or not. */
+export interface NamedPiece {
+  readonly id: string;
+  readonly lot: string;
+  readonly name: string;
+  readonly supplier: string;
+  /** Where it lies; an empty text where nobody said, or where it lies no more. */
+  readonly place: string;
+  readonly gone: GoneHow | null;
 }
 
 /** Everything that is asked of the tables of lots and pieces. */
@@ -57,6 +69,13 @@ export function projectionStatements(db: Db) {
     `SELECT pieces.*, lots.state AS lotState FROM pieces JOIN lots ON lots.id = pieces.lot WHERE live = 1 ORDER BY pieces.id`
   );
   const allPieces = db.prepare<[], { id: string }>('SELECT id FROM pieces ORDER BY id');
+  const namedRows = db.prepare<[], NamedPiece & { left: number | null }>(
+    `SELECT pieces.id, pieces.lot, json_extract(pieces.state, '$.made.name') AS name,
+       json_extract(pieces.state, '$.gone.how') AS gone, json_extract(lots.state, '$.received.supplier') AS supplier,
+       coalesce(json_extract(pieces.state, '$.stays[#-1].place'), '') AS place,
+       json_extract(pieces.state, '$.stays[#-1].to') AS left
+     FROM pieces JOIN lots ON lots.id = pieces.lot ORDER BY pieces.made_seq DESC`
+  );
 
   return {
     putLot,
@@ -71,7 +90,8 @@ export function projectionStatements(db: Db) {
     pieceRow,
     inLot,
     liveRows,
-    allPieces
+    allPieces,
+    namedRows
   };
 }
 
@@ -99,7 +119,7 @@ function openReader() {
 
 /** Lots and pieces as they were last projected. */
 export function projectionReader(
-  { lotRow, lotRows, pieceRow, inLot, liveRows }: ProjectionStatements,
+  { lotRow, lotRows, pieceRow, inLot, liveRows, namedRows }: ProjectionStatements,
   relations: Pick<Relations, 'childrenOf' | 'lotsOf'>
 ) {
   const read = openReader();
@@ -135,6 +155,9 @@ export function projectionReader(
         return unpack(row, lots.get(row.lot)!);
       });
     },
+    /** Every piece there is or was, newest first. */
+    named: (): NamedPiece[] =>
+      namedRows.all().map(({ left, place, ...row }) => ({ ...row, place: left === null ? place : '' })),
     livePieces: (): ProjectedPiece[] =>
       liveRows.all().map((row) => unpack(row, read<LotState>('lot', row.lot, row.lotState)))
   };

@@ -2,11 +2,13 @@ import { EmberError } from '../../core/errors.ts';
 import { ROUTES, stateAt, type RouteWindow } from '../../core/codes/window.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import { spentShare, warmShare } from '../../core/rules/piece-clock.ts';
+import { byDanger } from '../../core/service/danger.ts';
 import { handsQueue, stepsOf } from '../../core/service/hands.ts';
 import { stepWords, type AnyTaskCode } from '../../words/tasks.ts';
 import type { Room } from '../room.ts';
 import type { KeptSubject } from '../store/subjects.ts';
 import { excursionsIn } from '../facts/excursions.ts';
+import { alarmsOf, horizonOf, todoOf } from './todo.ts';
 
 /** The moment screens are about: the clock's, and never before the newest entry, however the clock is set. */
 export const presentOf = ({ clock, store }: Room): number => Math.max(clock.now(), store.record.head().recorded);
@@ -78,31 +80,22 @@ export function nowView(room: Room) {
   }));
   const names = new Map(rows.map(({ id, name }) => [id, name]));
   const kept = room.store.projections.subjects.live().map((each) => subjectShown(each, house, now));
+  const horizon = horizonOf(house, now);
+  const asked = [
+    ...handsQueue(live, now, warn, lastSpoken(room, now)).map((task) => ({
+      ...task,
+      name: names.get(task.piece) ?? '',
+      path: `/piece/${task.piece}`
+    })),
+    ...kept.flatMap((each) => each.tasks)
+  ];
   return {
     at: now,
     warnSeconds: warn,
-    tasks: [
-      ...handsQueue(live, now, warn, lastSpoken(room, now)).map((task) => ({
-        ...task,
-        name: names.get(task.piece) ?? '',
-        path: `/piece/${task.piece}`
-      })),
-      ...kept.flatMap((each) => each.tasks)
-    ].sort((a, b) => a.at - b.at || a.piece.localeCompare(b.piece)),
+    service: horizon.service === null ? null : { at: horizon.service, name: horizon.serviceName },
+    tasks: todoOf(room.store, asked, live, horizon).sort(byDanger(now)),
     rows: [...kept.map(({ row }) => row), ...rows],
-    excursions: excursionsIn(room.store, now)
-      .filter(({ closed }) => !closed)
-      .map(({ place, kind, from, to, peak, limit, cause, pieces, subject }) => ({
-        place,
-        kind,
-        from,
-        to,
-        peak,
-        limit,
-        cause,
-        pieces: pieces.length,
-        subject
-      })),
+    excursions: alarmsOf(excursionsIn(room.store, now)),
     pieces: rows
   };
 }

@@ -2,7 +2,7 @@
   import { field as t } from '$lib/words/screens/controls.ts';
   import Button from '$lib/ui/kit/Button.svelte';
   import When from '$lib/ui/kit/When.svelte';
-  import { getContext, untrack } from 'svelte';
+  import { getContext, tick, untrack } from 'svelte';
   import { Input, Textarea } from 'flowbite-svelte';
   import { FORM_CONTEXT, type FormContext } from './OperationForm.svelte';
 
@@ -40,6 +40,15 @@
       ? (options as readonly { value: string; name: string }[])
       : Object.entries(options as Readonly<Record<string, string>>).map(([value, name]) => ({ value, name }))
   );
+  const names = $derived(among.map((each) => (typeof each === 'string' ? each : each.name)));
+  /** So many names stand beside the field, each at a touch; of more the first letters have to be typed. */
+  const MOST_CHIPS = 8;
+  let field = $state<HTMLElement>();
+  async function pickName(each: string) {
+    value = value === each ? '' : each;
+    await tick();
+    field?.querySelector('input')?.dispatchEvent(new Event('input', { bubbles: true }));
+  }
   const form = getContext<FormContext | undefined>(FORM_CONTEXT);
   // Without scripts a refused form comes back with what was typed.
   untrack(() => {
@@ -66,7 +75,7 @@
   });
 </script>
 
-<div class="field" class:bad={trouble} class:tick={kind === 'tick'}>
+<div class="field" class:bad={trouble} class:tick={kind === 'tick'} bind:this={field}>
   {#if kind === 'tick'}
     <label for={id}
       ><input
@@ -107,16 +116,22 @@
         type={kind === 'date' ? 'date' : 'text'}
         inputmode={kind === 'number' ? 'decimal' : undefined}
         autocomplete="off"
-        list={among.length > 0 ? `${id}-among` : undefined}
+        list={names.length > 0 ? `${id}-among` : undefined}
         {placeholder}
         bind:value
         class={look}
       />
-      {#if among.length > 0}
+      {#if names.length > 0}
         <datalist id="{id}-among">
-          {#each among as each, index (index)}<option value={typeof each === 'string' ? each : each.name}
-            ></option>{/each}
+          {#each names as each, index (index)}<option value={each}></option>{/each}
         </datalist>
+        {#if names.length <= MOST_CHIPS}
+          <div class="chips" role="group" aria-label={t.among(label)}>
+            {#each names as each, index (index)}
+              <Button class="chip" aria-pressed={value === each} onclick={() => pickName(each)}>{each}</Button>
+            {/each}
+          </div>
+        {/if}
       {/if}
     {/if}
   {/if}
@@ -194,6 +209,15 @@
     border-left: 0;
     border-radius: 0 3px 3px 0;
     background: var(--sunk);
+  }
+  .chips {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.25rem;
+  }
+  .chips :global(.chip) {
+    padding-inline: 0.7rem;
+    font-weight: 500;
   }
   .hint {
     font-size: 0.9rem;

@@ -36,6 +36,7 @@
     files = false,
     all = null,
     resets = true,
+    held = false,
     children
   }: {
     operation: string;
@@ -54,6 +55,8 @@
     resets?: boolean;
     /** What the deed to all of it is called, with its grams, where there is one: a control of its own, held down. */
     all?: string | null;
+    /** It has to be meant: what sends it is held down. */
+    held?: boolean;
     children?: Snippet;
   } = $props();
 
@@ -269,9 +272,13 @@
     </div>
   {/if}
   <div class="send">
-    <Button type="submit" disabled={busy} tone={tone === 'plain' ? 'deep' : tone === 'quiet' ? 'plain' : tone}>
-      {busy ? t.writing : submit}
-    </Button>
+    {#if held}
+      <Hold label={busy ? t.writing : submit} disabled={busy} onHeld={() => element?.requestSubmit()} />
+    {:else}
+      <Button type="submit" disabled={busy} tone={tone === 'plain' ? 'deep' : tone === 'quiet' ? 'plain' : tone}>
+        {busy ? t.writing : submit}
+      </Button>
+    {/if}
     {#if all}
       <input type="hidden" name="all" value={isAll ? 'on' : ''} />
       <Hold label={all} disabled={busy} onHeld={() => void sendAll()} />

@@ -1,6 +1,9 @@
 <script lang="ts">
   import * as say from '$lib/words/say.ts';
   import { pieceTicks as t } from '$lib/words/screens/controls.ts';
+  import { tick } from 'svelte';
+  import { finder, scannedPiece } from '$lib/core/find.ts';
+  import Line from '$lib/ui/kit/Line.svelte';
   import LevelMark from '../marks/LevelMark.svelte';
   import type { WindowState } from '$lib/core/codes/window.ts';
 
@@ -17,9 +20,38 @@
     onchange?: () => void;
   } = $props();
   const MOST = 200;
-  const shown = $derived(pieces.filter(({ id }, index) => index < MOST || picked.includes(id)));
+  let text = $state('');
+  /** So many are seen at a glance: of more, letters leave the rest away. What is ticked stays in sight. */
+  const FEW = 8;
+  const fits = $derived(finder(text));
+  const found = $derived(
+    text.trim() === ''
+      ? pieces
+      : pieces.filter(({ id, name: called }) => picked.includes(id) || fits([id, called]) !== null)
+  );
+  const shown = $derived(found.filter(({ id }, index) => index < MOST || picked.includes(id)));
+  /** A scanned label ticks its piece, and the field is ready for the next. */
+  function scan(event: KeyboardEvent) {
+    if (event.key !== 'Enter') return;
+    event.preventDefault();
+    const id = scannedPiece(text);
+    if (!id || !pieces.some((piece) => piece.id === id)) return;
+    if (!picked.includes(id)) picked = [...picked, id];
+    text = '';
+    void tick().then(() => onchange?.());
+  }
 </script>
 
+{#if pieces.length > FEW}
+  <Line
+    class="w-60"
+    aria-label={t.threeLetters}
+    placeholder={t.threeLetters}
+    autocomplete="off"
+    bind:value={text}
+    onkeydown={scan}
+  />
+{/if}
 <div class="ticks">
   {#each shown as piece (piece.id)}
     <label>
@@ -32,7 +64,7 @@
     </label>
   {/each}
 </div>
-{#if pieces.length > shown.length}<p class="soft">{t.moreAreNotListed(pieces.length - shown.length)}</p>{/if}
+{#if found.length > shown.length}<p class="soft">{t.moreAreNotListed(found.length - shown.length)}</p>{/if}
 
 <style>
   .ticks {

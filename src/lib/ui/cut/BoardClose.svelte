@@ -9,7 +9,7 @@
   let { view }: { view: BoardView } = $props();
 </script>
 
-<section class="sheet">
+<section class="sheet" id="finish">
   <h2>{t.closeTheBoard}</h2>
   <OperationForm operation="close-board" piece={view.piece} submit={t.closeTheBoard}>
     <div class="fields">

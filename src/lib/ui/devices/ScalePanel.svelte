@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { keyReader } from '$lib/ui/keys.ts';
   import * as say from '$lib/words/say.ts';
   import { scalePanel as t } from '$lib/words/screens/controls.ts';
   import Line from '$lib/ui/kit/Line.svelte';
@@ -48,15 +49,10 @@
     } else if (taken !== null) said = t.wasTaken(say.mass(taken));
     else said = shown.stable ? t.nothingOnItTo : t.notAtRestYet;
   }
-  function keys(event: KeyboardEvent) {
-    if (event.key !== 'w' || event.ctrlKey || event.metaKey || event.altKey || !onTake) return;
-    const target = event.target as HTMLElement;
-    // A weight field holds figures: the key means the scale there too.
-    const typing = target.closest('input:not([inputmode="decimal"]), textarea, [contenteditable]');
-    if (typing) return;
-    event.preventDefault();
-    take();
-  }
+  // A weight field holds figures: the key means the scale there too. What a scanner types is no key.
+  const keys = keyReader((key) => key === 'w' && onTake !== null, take, null, {
+    fields: 'input:not([inputmode="decimal"]), textarea, [contenteditable]'
+  });
   async function tell(body: object) {
     said = '';
     const answer = await fetch('/api/v1/devices/scale', {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { page } from '$app/state';
   import { common } from '$lib/words/screens/common.ts';
   import { hands as t } from '$lib/words/screens/piece.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
@@ -18,7 +19,7 @@
   const forms = t.forms;
 </script>
 
-<Fold class="sheet no-print" title={t.moveIt}>
+<Fold class="sheet no-print" id="move" open={page.url.searchParams.get('do') === 'move'} title={t.moveIt}>
   <OperationForm operation="move-piece" {piece} submit={t.itLiesThereNow}>
     <div class="fields">
       <Field name="place" label={t.to} among={places} placeholder={t.drawer} />

@@ -32,7 +32,7 @@
     bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${say.exactly(bytes / 1_000_000, 1)} MB`;
 </script>
 
-<Fold class="sheet no-print" open={wanted} title={t.attachAPaperTo}>
+<Fold class="sheet no-print" id="papers" open={wanted} title={t.attachAPaperTo}>
   <OperationForm
     operation="attach-evidence"
     subject={lot.id}

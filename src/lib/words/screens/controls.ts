@@ -1,8 +1,10 @@
+import * as say from '../say.ts';
 import { words, type Said } from '../speech.ts';
 
 export const field = /* @__PURE__ */ words({
   optional: '\u00a0· optional',
-  unitOf: (label: Said) => `Unit of ${label}`
+  unitOf: (label: Said) => `Unit of ${label}`,
+  among: (label: Said) => `${label}: touch one`
 });
 
 export const operationForm = /* @__PURE__ */ words({
@@ -23,13 +25,28 @@ export const hold = /* @__PURE__ */ words({
 export const piecePick = /* @__PURE__ */ words({
   whateverIsReceivedAnd: (empty: Said) => `${empty} Every piece you receive or cut can be picked here.`,
   pieceOnTheBench: 'Piece on the bench',
-  moreFindThemWith: (what: Said) => `${what} more. Find them with`,
+  moreFindThemWith: (what: Said) => `${what} more: type three letters.`,
   isNotForThis: (name: Said, why: Said) => `${name} is not for this bench: ${why}.`,
   notAsItIs: 'nothing is done here with a piece like it',
-  chooseAnother: 'Choose another below.'
+  chooseAnother: 'Choose another below.',
+  threeLetters: 'Three letters, or scan it',
+  inWhichOrder: 'In which order',
+  soonest: 'Soonest',
+  byPlace: 'By place',
+  byStage: 'By stage',
+  nowhereSaid: 'Nobody said where',
+  leftOut: (count: number, why: Said) => `${say.number(count, 0)} ${why}`,
+  notForIt: 'of another kind',
+  notHere: (what: Said) => `Not offered here: ${what}.`,
+  nothingHere: 'Nothing here by that name.',
+  findIt: 'Find it in the house',
+  photographALabel: 'Photograph a label',
+  looking: 'Looking for its code …',
+  noCodeInIt: 'No code of a piece in it. Take it nearer, with light on it.'
 });
 
 export const pieceTicks = /* @__PURE__ */ words({
+  threeLetters: 'Three letters, or scan them',
   moreAreNotListed: (what: Said) => `${what} more are not listed.`
 });
 

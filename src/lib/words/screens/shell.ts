@@ -2,12 +2,31 @@ import * as say from '../say.ts';
 import { words, type Said } from '../speech.ts';
 
 export const find = /* @__PURE__ */ words({
-  findAPieceA: 'Find a piece, a lot, a method or a species',
+  findAPieceA: 'Find anything',
   whatToFind: 'What to find',
-  turbotTurIwashi: 'turbot, TUR-1123, iwashi …',
-  nothingByThatName: 'Nothing by that name.',
+  turbotTurIwashi: 'tur dra, TUR-1123, a supplier, a name …',
+  nothingByThatName: 'Nothing by that name, here or gone.',
+  looking: 'Looking …',
   notConnected: 'Not connected. Try again when the house answers.',
-  species: (what: Said) => `species · ${what}`
+  receiveIt: 'Receive it',
+  lookInTheLedger: 'Look in the ledger',
+  allSpecies: 'All species',
+  lots: (count: number) => say.plural(count, { one: 'lot', other: 'lots' })
+});
+
+/** What each finding is. */
+export const FIND_NAMES = /* @__PURE__ */ words({
+  piece: 'piece',
+  lot: 'lot',
+  place: 'place',
+  supplier: 'supplier',
+  person: 'person',
+  recipe: 'cure',
+  sauce: 'sauce',
+  dish: 'dish',
+  service: 'service',
+  species: 'species',
+  entry: 'entry of the ledger'
 });
 
 export const keys = /* @__PURE__ */ words({
@@ -83,28 +102,6 @@ export const told = /* @__PURE__ */ words({
   undoneAtOnce: 'undone at once',
   putAway: 'Close',
   didNotReach: 'Not sent: no connection. Send it again.'
-});
-
-export const nowPage = /* @__PURE__ */ words({
-  now: 'Now',
-  theBoardsAreClear: 'The boards are clear',
-  noFishInThe: 'No fish in the house yet. Receive the first box: its windows and clocks start here.',
-  nobodyIsOnThe: 'Nobody is on the list yet:',
-  addYourselfInHouse: 'add yourself in House',
-  first: 'first.',
-  handsNow: 'To do now',
-  nothingWantsHandsIn: 'Nothing to do in the next hours.',
-  since: (moment: Said) => `since ${moment}`,
-  lasts: 'goes on',
-  answer: 'deal with it',
-  layThere: (pieces: Said, what: Said) => `${pieces} ${what} inside`,
-  nothingLayThere: 'nothing inside',
-  upTo: (temperature: Said) => `, up to ${temperature}`,
-  waits: 'waiting',
-  since2: 'since',
-  at: 'at',
-  onlyWhatIsNear: 'Only what is near',
-  showMore: (hidden: Said) => `Show ${hidden} more`
 });
 
 /** What the places on the rail are called, by their paths. */

@@ -73,7 +73,7 @@
 <svelte:head><title>{titled(t.evenDepth)}</title></svelte:head>
 <h1>{t.evenDepth}</h1>
 <p class="soft">{t.howThickAPiece}</p>
-<PiecePick pieces={data.pieces} chosen={data.chosen} away={data.away} empty={t.nothingLiesHereTo} />
+<PiecePick pieces={data.pieces} chosen={data.chosen} away={data.away} left={data.left} empty={t.nothingLiesHereTo} />
 {#if data.piece}
   {#key data.piece.id}
     <div class="halves main">

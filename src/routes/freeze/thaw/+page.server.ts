@@ -14,7 +14,7 @@ export const load = (({ url }) => {
   const pieces = pieceChoices(app)
     .filter(({ may, isFrozen }) => may.includes('end-thaw') || (may.includes('thaw') && isFrozen))
     .sort((a, b) => Number(b.in.includes('thaw')) - Number(a.in.includes('thaw')));
-  const { chosen, away } = atBench(app, url.searchParams.get('piece'), 'thaw', pieces);
+  const { chosen, away, left } = atBench(app, url.searchParams.get('piece'), 'thaw', pieces);
   const { profile, profiles, places } = app.store.projections.currentHouse();
   const rules = profileById(profile, profiles);
   const view = chosen ? pieceView(app, chosen) : null;
@@ -23,6 +23,7 @@ export const load = (({ url }) => {
     pieces,
     chosen,
     away,
+    left,
     view,
     running: view && run ? forecastThaw(app.store.projections.currentHouse(), view.lot, run.plan) : null,
     places: Object.values(places).filter(({ kind }) => kind !== 'freezer' && kind !== 'blast'),

@@ -62,7 +62,13 @@
 <svelte:head><title>{titled(t.thaw)}</title></svelte:head>
 <h1>{t.thaw}</h1>
 <ColdTabs />
-<PiecePick pieces={data.pieces} chosen={data.chosen} away={data.away} empty={t.nothingFrozenLiesHere} />
+<PiecePick
+  pieces={data.pieces}
+  chosen={data.chosen}
+  away={data.away}
+  left={data.left}
+  empty={t.nothingFrozenLiesHere}
+/>
 {#if view && run}
   <div class="cards">
     <section class="sheet">

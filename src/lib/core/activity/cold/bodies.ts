@@ -186,7 +186,7 @@ export const kinds = {
   'device.keyed': second(deviceKeyed, deviceKeyedFrom1, false),
   'device.revoked': kind(deviceRevoked, false),
   'place.read': kind(placeRead),
-  'excursion.closed': kind(excursionClosed, false),
+  'excursion.closed': kind(excursionClosed),
   'readings.stored': second(readingsStored, readingsStoredFrom1, false),
   'readings.quarantined': kind(readingsQuarantined, false),
   'log.imported': kind(logImported, false)
