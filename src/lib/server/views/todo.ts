@@ -1,20 +1,13 @@
 import { dangerOf, dangerOfAlarm, stationOf, type Horizon } from '../../core/service/danger.ts';
 import { businessDay, businessDayEnd } from '../../core/measure/day.ts';
+import type { Alarm, Todo } from '../../core/service/todo.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import type { ProjectedPiece } from '../../core/service/hands.ts';
 import type { AnyTaskCode } from '../../words/tasks.ts';
 import type { Store } from '../store/store.ts';
 import type { PlaceExcursion } from '../facts/excursions.ts';
 
-/** Something that is to be done, with what it is to be done to. */
-interface AskedFor {
-  readonly code: AnyTaskCode;
-  readonly at: number;
-  readonly piece: string;
-  readonly seen: Readonly<Record<string, string | number>>;
-  readonly name: string;
-  readonly path: string;
-}
+type AskedFor = Pick<Todo<AnyTaskCode>, 'code' | 'at' | 'piece' | 'seen' | 'name' | 'path'>;
 
 /** The next service, and the hours that part what is near from what is not. */
 export function horizonOf(house: HouseState, now: number): Horizon & { readonly serviceName: string } {
@@ -39,7 +32,7 @@ export function todoOf(
   tasks: readonly AskedFor[],
   live: readonly ProjectedPiece[],
   horizon: Horizon
-) {
+): Todo<AnyTaskCode>[] {
   const pieces = new Map(live.map((piece) => [piece.state.id, piece]));
   return tasks.map((task) => {
     const of = pieces.get(task.piece);
@@ -57,10 +50,9 @@ export function todoOf(
     };
   });
 }
-export type Todo = ReturnType<typeof todoOf>[number];
 
 /** Alarms of places that nobody has dealt with, each with how pressing it is. */
-export const alarmsOf = (excursions: readonly PlaceExcursion[]) =>
+export const alarmsOf = (excursions: readonly PlaceExcursion[]): Alarm[] =>
   excursions
     .filter(({ closed }) => !closed)
     .map(({ place, kind, from, to, peak, limit, cause, pieces, subject }) => ({
@@ -75,4 +67,3 @@ export const alarmsOf = (excursions: readonly PlaceExcursion[]) =>
       subject,
       danger: dangerOfAlarm({ kind, to })
     }));
-export type Alarm = ReturnType<typeof alarmsOf>[number];

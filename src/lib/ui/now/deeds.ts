@@ -2,9 +2,11 @@ import { nowPage as t } from '$lib/words/screens/now.ts';
 import { CORRECTIVE_WORDS } from '$lib/words/cold.ts';
 import { LOOKS, LOOK_FIELDS } from '$lib/core/activity/age/lists.ts';
 import type { CORRECTIVE } from '$lib/core/activity/cold/bodies.ts';
-import type { Alarm, Todo } from '$lib/server/views/todo.ts';
+import type { Alarm, Todo as AnyTodo } from '$lib/core/service/todo.ts';
+import type { AnyTaskCode } from '$lib/words/tasks.ts';
 import * as say from '$lib/words/say.ts';
 
+type Todo = AnyTodo<AnyTaskCode>;
 type Also = Readonly<Record<string, string | number | boolean>>;
 
 /** What is done in the row of a task: at a touch, held down, or with one figure; or where the hand goes to do it. */

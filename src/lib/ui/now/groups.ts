@@ -1,5 +1,8 @@
 import { DANGERS, STATIONS, URGENT, byDanger, stationOf, type Danger, type Station } from '$lib/core/service/danger.ts';
-import type { Alarm, Todo } from '$lib/server/views/todo.ts';
+import type { Alarm, Todo as AnyTodo } from '$lib/core/service/todo.ts';
+import type { AnyTaskCode } from '$lib/words/tasks.ts';
+
+type Todo = AnyTodo<AnyTaskCode>;
 
 /** A row of what is to be done: a task of a piece, or an alarm of a place. */
 export type Row = { readonly key: string; readonly danger: Danger; readonly at: number; readonly place: string } & (
