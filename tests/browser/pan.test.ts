@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { CHAR, FEED } from '../../src/lib/server/examples.ts';
 import type { BenchHouse } from './bench-house.ts';
 import { atRest, off, openScaleHouse, touch, type ScaleHouse } from './scale-house.ts';
 
@@ -76,6 +77,58 @@ describe('a weight is taken once, and for the part that is shown', () => {
     await page.keyboard.press('w');
     await off(page, 1);
     expect(await taken()).to.deep.equal([['eye-belly', 280]]);
+    await tell('PUT 0');
+    await close();
+  });
+
+  it('by itself it takes part after part, and no hand touches the glass; what is odd for a part is asked about', async () => {
+    const { page, close, taken } = await onBoard();
+    await tell('PUT 0');
+    await page.click('button:has-text("Takes them by itself")');
+    const waits = async (part: string) => page.waitForSelector(`svg [data-part="${part}"][aria-current="true"]`);
+    await waits('eye-back');
+    await tell('PUT 312');
+    await off(page, 1);
+    await waits('eye-belly');
+    // It lies there still: it is weighed once.
+    await page.waitForTimeout(2500);
+    expect(await page.locator('[data-taken]').count()).to.equal(1);
+    await tell('PUT 0');
+    await page.waitForSelector('[data-pan=""]');
+    // A hundred times less than such a part weighs is no such part.
+    await tell('PUT 8');
+    await page.waitForSelector('text=is odd for this part');
+    await tell('PUT 0');
+    await page.waitForSelector('[data-pan=""]');
+    await tell('PUT 248');
+    await off(page, 2);
+    await tell('PUT 0');
+    expect(await taken()).to.deep.equal([
+      ['eye-back', 312],
+      ['eye-belly', 248]
+    ]);
+    await page.click('button:has-text("Takes them by itself")');
+    await close();
+  });
+
+  it('slices lifted from the pan are counted by what is gone from it', async () => {
+    const { call, open } = scaled.bench;
+    const lot = await call('receive-lot', { ...CHAR, mass: '900 g' });
+    await call('attach-evidence', { lot: lot.lot, ...FEED });
+    await tell('PUT 180');
+    const { page, close } = await open(`/serve?piece=${lot.piece}`);
+    await page.waitForSelector('[data-pan="180"]');
+    for (const [left, words] of [
+      [168, '1 slice lifted from the pan, 12 g'],
+      [155, '2 slices lifted from the pan, 25 g']
+    ] as const) {
+      await tell(`PUT ${left}`);
+      await page.waitForSelector(`[data-lifted]:has-text("${words}")`);
+      await page.waitForSelector(`[data-pan="${left}"]`);
+    }
+    expect(await page.inputValue('form[data-operation="serve-piece"] [name="mass"]')).to.equal('25');
+    await page.locator('form[data-operation="serve-piece"] button[type="submit"]').click();
+    await page.waitForSelector('[data-told="done"]:has-text("Served 25 g")');
     await tell('PUT 0');
     await close();
   });

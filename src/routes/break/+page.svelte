@@ -33,6 +33,8 @@
     }
     return out;
   });
+  /** Parts that nothing came off yet, in the order of the work. */
+  const waiting = $derived((view?.parts ?? []).filter(({ id }) => takenBy[id] === undefined).map(({ id }) => id));
   /** The part that was touched last, also while the page is still on its way to it: what the form shows is what it writes. */
   let ahead = $state<string | null>(null);
   afterNavigate(() => (ahead = null));
@@ -108,7 +110,7 @@
       </div>
       <div class="side">
         {#if view.board}
-          <div class="second"><WeighPart {view} {chosen} playable={data.playable} /></div>
+          <div class="second"><WeighPart {view} {chosen} {waiting} playable={data.playable} /></div>
           <div class="fourth"><BoardClose {view} /></div>
         {:else if !view.piece.gone}
           <div class="second"><BoardOpen {view} /></div>

@@ -27,6 +27,8 @@ export const load = (({ url }) => {
       )
       .sort((a, b) => (a.to ?? 0) - (b.to ?? 0)),
     services: Object.values(app.store.projections.currentHouse().services).sort((a, b) => a.at - b.at),
+    scale: app.config.scale !== null,
+    playable: app.config.mode !== 'production' && app.config.pan !== null,
     controls: profileById(profile, profiles).timeControls
   };
 }) satisfies PageServerLoad;

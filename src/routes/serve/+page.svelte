@@ -10,6 +10,7 @@
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
   import ServeTabs from '$lib/ui/serve/ServeTabs.svelte';
+  import ScalePanel from '$lib/ui/devices/ScalePanel.svelte';
   import Services from '$lib/ui/serve/Services.svelte';
   import WindowLine from '$lib/ui/marks/WindowLine.svelte';
   import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
@@ -29,6 +30,14 @@
   const hold = $derived(view?.piece.holds.at(-1) ?? null);
   let route = $state('');
   let dish = $state('');
+  let mass = $state('');
+  let massUnit = $state<string>();
+  /** Slices lifted from the pan since the last plate. */
+  let lifts = $state({ count: 0, grams: 0 });
+  function lift(grams: number) {
+    lifts = { count: lifts.count + 1, grams: lifts.grams + grams };
+    [mass, massUnit] = [String(lifts.grams), 'g'];
+  }
   // A choice shows its first where none was made: the card says the same.
   const servedAs = $derived(open.find((each) => each === route) ?? open[0]);
   const onCard = $derived(view && servedAs ? disclosure(dish, view.card.kind, servedAs, view.card.raw) : '');
@@ -95,11 +104,19 @@
         {:else if open.length === 0}
           <p>{t.noRouteIsOpen}</p>
         {:else}
+          {#if data.scale}
+            <ScalePanel onTake={null} playable={data.playable} onLift={lift} />
+            {#if lifts.count > 0}<p role="status" data-lifted>{t.lifted(lifts.count, say.mass(lifts.grams))}</p>{/if}
+          {/if}
           <OperationForm
             operation="serve-piece"
             piece={view.piece}
             submit={t.served}
             tone="ember"
+            onDone={() => {
+              lifts = { count: 0, grams: 0 };
+              mass = '';
+            }}
             all={t.serveAll(say.mass(view.piece.grams))}
           >
             <div class="fields">
@@ -110,7 +127,14 @@
                 bind:value={route}
                 options={open.map((route) => ({ value: route, name: ROUTE_WORDS[route] }))}
               />
-              <Field name="mass" label={t.howMuch} kind="quantity" units={massUnits()} />
+              <Field
+                name="mass"
+                label={t.howMuch}
+                kind="quantity"
+                units={massUnits()}
+                bind:value={mass}
+                bind:unit={massUnit}
+              />
               <Field name="dish" label={t.dish} optional bind:value={dish} />
             </div>
             <Field name="susceptible" label={t.forAGuestWho} kind="tick" />

@@ -6,7 +6,10 @@
   import type { RackedPiece, RackView } from '$lib/server/views/rack.ts';
   import { sentence } from '$lib/words/findings.ts';
   import { lookWords, PREPARATION_WORDS } from '$lib/words/age.ts';
+  import { goto } from '$app/navigation';
   import { page } from '$app/state';
+  import { HOUR } from '$lib/core/measure/spans.ts';
+  import { SCALE_BY_ITSELF } from '../devices/habit.ts';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import ScalePanel from '../devices/ScalePanel.svelte';
@@ -50,6 +53,17 @@
     [mass, unit] = [String(grams), 'g'];
     // The field has to hold the figure before the form is sent.
     setTimeout(() => box?.querySelector<HTMLFormElement>('form[data-operation="weigh-aged"]')?.requestSubmit(), 0);
+  }
+  /** Not weighed since so long, the next that hangs there waits for its weight. */
+  const WEIGHED_MS = 12 * HOUR;
+  const weighedAt = ({ run: { at, weighIns } }: RackedPiece) => weighIns.at(-1)?.at ?? at;
+  function weighed() {
+    mass = '';
+    if (localStorage.getItem(SCALE_BY_ITSELF) !== 'on') return;
+    const place = rack.pieces.findIndex(({ id }) => id === piece.id);
+    const after = [...rack.pieces.slice(place + 1), ...rack.pieces.slice(0, Math.max(0, place))];
+    const next = after.find((each) => now - weighedAt(each) > WEIGHED_MS);
+    if (next) void goto(`/age?piece=${next.id}`, { noScroll: true, keepFocus: true });
   }
   const leans = $derived(
     piece.forecast.from === 'weights'
@@ -189,7 +203,7 @@
   <section class="sheet">
     <h2>{t.weighIt}</h2>
     <ScalePanel {playable} onTake={take} />
-    <OperationForm operation="weigh-aged" {piece} submit={t.writeTheWeightDown} tone="ember" onDone={() => (mass = '')}>
+    <OperationForm operation="weigh-aged" {piece} submit={t.writeTheWeightDown} tone="ember" onDone={weighed}>
       <Field name="mass" label={common.weightNow} kind="quantity" units={massUnits()} bind:value={mass} bind:unit />
       {#if refused('weigh-aged', 'mass')}<Field name="sure" label={common.itReallyWeighsThat} kind="tick" />{/if}
     </OperationForm>

@@ -230,7 +230,6 @@
         if (piece && answer?.seq) wroteEntry(piece.id, answer.seq);
         if (answer?.deed) tell({ kind: 'done', text: answer.deed.line, ...answer.deed });
         else tell(null);
-        if (result.type === 'success') onDone?.(answer?.result ?? {});
       } else if (answer?.newer && answer.newer.length > 0) {
         // The form may be gone with what it was about: what became of it is said where everybody sees it.
         tell({ kind: 'refused', text: t.notWritten(answer.message), newer: answer.newer });
@@ -238,6 +237,8 @@
       answered();
       const pinned = result.type === 'success' && (await pin());
       await update({ reset: resets && result.type === 'success', invalidateAll: !pinned });
+      // Last, as it may lead elsewhere: a page that is made anew meanwhile would stay where it was.
+      if (result.type === 'success') onDone?.(answer?.result ?? {});
       const wrong = element?.querySelector<HTMLElement>('[aria-invalid="true"]');
       wrong?.closest('details')?.setAttribute('open', '');
       wrong?.focus();

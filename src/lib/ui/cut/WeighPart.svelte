@@ -7,13 +7,25 @@
   import { page } from '$app/state';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import { SCALE_BY_ITSELF } from '$lib/ui/devices/habit.ts';
   import ScalePanel from '$lib/ui/devices/ScalePanel.svelte';
   import { massUnits } from '$lib/ui/units.ts';
   import { partWord, USE_WORDS, WASTE_WORDS } from '$lib/words/cuts.ts';
   import type { BoardView } from '$lib/server/views/board.ts';
 
   /** The part that was touched, and the scale: a weight makes it a piece, or waste. */
-  let { view, chosen, playable }: { view: BoardView; chosen: string | null; playable: boolean } = $props();
+  let {
+    view,
+    chosen,
+    playable,
+    waiting = []
+  }: {
+    view: BoardView;
+    chosen: string | null;
+    playable: boolean;
+    /** Parts that nothing came off yet, in the order of the work. */
+    waiting?: readonly string[];
+  } = $props();
   const part = $derived(view.parts.find(({ id }) => id === chosen) ?? null);
   const asWaste = $derived(
     part !== null && (page.url.searchParams.get('as') ?? (part.use === '' ? 'waste' : 'piece')) === 'waste'
@@ -28,6 +40,15 @@
   let box = $state<HTMLElement>();
   const refused = $derived((page.form as { fields?: Record<string, unknown> } | null)?.fields?.mass !== undefined);
 
+  const isByItself = () => localStorage.getItem(SCALE_BY_ITSELF) === 'on';
+  /** What settles before a part was touched is the first that waits. */
+  function begin() {
+    const [first] = waiting;
+    if (!first) return;
+    const url = new URL(page.url);
+    url.searchParams.set('part', first);
+    void goto(url.pathname + url.search, { noScroll: true, keepFocus: true });
+  }
   function take(grams: number) {
     mass = String(grams);
     unit = 'g';
@@ -37,15 +58,23 @@
   function done() {
     mass = '';
     const url = new URL(page.url);
-    url.searchParams.delete('part');
     url.searchParams.delete('as');
+    // Where the scale is read by itself the next part waits without a touch.
+    const next = isByItself() ? waiting.find((id) => id !== chosen) : undefined;
+    if (next) url.searchParams.set('part', next);
+    else url.searchParams.delete('part');
     void goto(url.pathname + url.search, { noScroll: true, keepFocus: true });
   }
 </script>
 
 <section class="sheet" bind:this={box}>
   <h2>{t.onTheScale}</h2>
-  <ScalePanel {playable} onTake={part ? take : null} />
+  <ScalePanel
+    {playable}
+    onTake={part ? take : null}
+    usual={part?.expected ?? null}
+    onByItself={() => !part && begin()}
+  />
   {#if !part}
     <p class="soft ask">{t.touchAPartOf}</p>
     {#key view.wastes.length}

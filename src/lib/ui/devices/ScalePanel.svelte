@@ -4,10 +4,31 @@
   import { scalePanel as t } from '$lib/words/screens/controls.ts';
   import Line from '$lib/ui/kit/Line.svelte';
   import Button from '$lib/ui/kit/Button.svelte';
+  import { browser } from '$app/environment';
+  import { liftStep, PAN_HABITS, PAN_UNKNOWN, panStep, type PanState } from '$lib/core/device/pan.ts';
+  import { SCALE_BY_ITSELF } from './habit.ts';
   import { onMount } from 'svelte';
 
-  /** What the scale shows, live. One key takes a weight that is at rest; typing works with or without it. */
-  let { onTake, playable }: { onTake: ((grams: number) => void) | null; playable: boolean } = $props();
+  /**
+   * What the scale shows, live. One key takes a weight that is at rest; by itself it takes what settles, part after part, and no hand
+   * touches the glass. Typing works with or without it.
+   */
+  let {
+    onTake,
+    playable,
+    usual = null,
+    onLift = null,
+    onByItself
+  }: {
+    onTake: ((grams: number) => void) | null;
+    playable: boolean;
+    /** What such a part weighs, g: anything else is shown and not taken by itself. */
+    usual?: { readonly low: number; readonly high: number } | null;
+    /** Takes what each slice lifted from a heap on the pan weighed, instead of what lies there. */
+    onLift?: ((grams: number) => void) | null;
+    /** It is read by itself from now on. */
+    onByItself?: () => void;
+  } = $props();
   interface Shown {
     status: 'none' | 'lost' | 'weight' | 'over' | 'under' | 'asking';
     grams: number;
@@ -23,17 +44,56 @@
   let taken = $state<number | null>(null);
   const takeable = $derived(taken === null && shown.status === 'weight' && shown.stable && shown.grams > 0);
 
+  /** This tablet's own habit: a scale at its side is read by itself. */
+  let byItself = $state(browser && localStorage.getItem(SCALE_BY_ITSELF) === 'on');
+  function setByItself(isOn: boolean) {
+    byItself = isOn;
+    localStorage.setItem(SCALE_BY_ITSELF, isOn ? 'on' : 'off');
+    pan = PAN_UNKNOWN;
+    if (isOn) onByItself?.();
+    watch();
+  }
+  let pan = $state.raw<PanState>(PAN_UNKNOWN);
+  let settling: ReturnType<typeof setTimeout> | undefined;
+  /** Reads the pan as it is now, and once more when what lies there would have settled: a scale at rest says nothing. */
+  function watch() {
+    clearTimeout(settling);
+    if ((!byItself && !onLift) || shown.status !== 'weight') return;
+    const habits = { ...PAN_HABITS, interval: shown.interval };
+    const reading = { grams: shown.grams, stable: shown.stable, at: performance.now() };
+    settling = setTimeout(watch, habits.settleMs + 20);
+    if (onLift) {
+      const { state, lifted } = liftStep(pan, reading, habits);
+      pan = state;
+      if (lifted !== null) onLift(lifted);
+      return;
+    }
+    const { state, weighed } = panStep(pan, reading, habits);
+    pan = state;
+    if (weighed === null || !onTake) return;
+    if (usual && (weighed < usual.low / ODD_FACTOR || weighed > usual.high * ODD_FACTOR)) {
+      said = t.oddForIt(say.mass(weighed));
+    } else take();
+  }
+  /** So many times less or more than such parts weigh is asked about. */
+  const ODD_FACTOR = 2;
+
   onMount(() => {
     const source = new EventSource('/api/v1/devices/scale');
     source.addEventListener('scale', (event) => {
       shown = JSON.parse((event as MessageEvent<string>).data) as Shown;
+      watch();
       if (taken !== null && hasChanged(taken)) {
         taken = null;
         said = '';
       }
     });
     source.addEventListener('error', () => (shown = { ...shown, status: 'lost', stable: false }));
-    return () => source.close();
+    if (byItself) onByItself?.();
+    return () => {
+      clearTimeout(settling);
+      source.close();
+    };
   });
 
   /** Less or more lies on it than was taken: by more than it flickers. A scale that is gone says nothing of its pan. */
@@ -73,7 +133,7 @@
 </script>
 
 <svelte:window onkeydown={keys} />
-<div class="scale" data-scale={shown.status} data-stable={shown.stable}>
+<div class="scale" data-scale={shown.status} data-stable={shown.stable} data-pan={pan.taken ?? ''}>
   {#if shown.status === 'weight'}
     <p class="figure" class:moving={!shown.stable}>
       {say.mass(shown.grams)}
@@ -88,6 +148,9 @@
         <Button disabled={!takeable} onclick={take} aria-keyshortcuts="w">
           {t.takeThisWeight} <kbd>w</kbd>
         </Button>
+      {/if}
+      {#if (onTake || onByItself) && !onLift}
+        <Button aria-pressed={byItself} onclick={() => setByItself(!byItself)}>{t.byItself}</Button>
       {/if}
       <Button onclick={() => tell({ command: 'TARE' })} disabled={shown.status !== 'weight'}>{t.tare}</Button>
       <Button onclick={() => tell({ command: 'ZERO' })} disabled={shown.status === 'lost'}>{t.zero}</Button>

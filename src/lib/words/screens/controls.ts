@@ -52,6 +52,8 @@ export const pieceTicks = /* @__PURE__ */ words({
 
 export const scalePanel = /* @__PURE__ */ words({
   takeThisWeight: 'Take this weight',
+  byItself: 'Takes them by itself',
+  oddForIt: (mass: Said) => `${mass} is odd for this part. Touch to take it, or touch another part.`,
   tare: 'Tare',
   zero: 'Zero',
   onTheSimulatedPan: 'On the simulated pan, g',

@@ -1,3 +1,4 @@
+import * as say from '../say.ts';
 import { words, type Said } from '../speech.ts';
 
 export const dishForm = /* @__PURE__ */ words({
@@ -29,6 +30,8 @@ export const services = /* @__PURE__ */ words({
 });
 
 export const servePage = /* @__PURE__ */ words({
+  lifted: (count: number, grams: Said) =>
+    `${say.plural(count, { one: 'slice', other: 'slices' })} lifted from the pan, ${grams}`,
   serve: 'Serve',
   traysOutOfThe: 'Trays out of the cold',
   discardAt: (name: Said, mass: Said, clockTime: Said) => `${name}, ${mass} · bin at ${clockTime}`,
