@@ -86,6 +86,27 @@ describe('nothing wrong under wet hands', () => {
     await close();
   });
 
+  it('an entry is corrected in a form like its own, the old beside the new', async () => {
+    const { piece } = await bench.call('receive-lot', char);
+    const { seq } = (await (await fetch(`${bench.house.url}/healthz`)).json()) as { seq: number };
+    await bench.call('read-cold', { piece, reading: '12 C' });
+    const { page, quiet, close } = await bench.open(`/ledger?seq=${seq + 1}&correct`);
+    const part = page.locator('[data-part="reading"]');
+    expect(await part.textContent()).to.contain('12 C');
+    // What cannot be read is said before it is sent.
+    await part.locator('input').fill('cold');
+    await page.waitForSelector('form[data-operation="amend-entry"] [role="alert"]');
+    await part.locator('input').fill('1.2');
+    await send(page, 'amend-entry', { reason: 'misread' });
+    await page.waitForSelector('tr:has-text("Corrected by entry")');
+    const view = (await (await fetch(`${bench.house.url}/api/v1/ledger?subject=piece:${String(piece)}`)).json()) as {
+      entries: { kind: string; body: { patch?: { reading: { si: number } } } }[];
+    };
+    expect(view.entries[0]!.body.patch!.reading.si).to.equal(1.2);
+    quiet();
+    await close();
+  });
+
   it('two bin one piece: both screens say so', async () => {
     const { piece } = await bench.call('receive-lot', char);
     const one = await bench.open(`/serve?piece=${piece}`);
@@ -122,7 +143,7 @@ describe('a tablet that loses the house', () => {
     await page.waitForSelector('[data-told="refused"]');
     await page.locator('h1').click();
     await page.keyboard.press('/');
-    await page.locator('dialog[open] input').fill('tur');
+    await page.getByLabel('What to find').fill('tur');
     await page.waitForSelector('dialog:has-text("Not connected")');
     await page.keyboard.press('Escape');
     expect(await page.textContent('h1')).to.equal('Serve');

@@ -1,3 +1,4 @@
+import { SCAN_MS } from '../../src/lib/ui/keys.ts';
 import axe from 'axe-core';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
@@ -79,14 +80,18 @@ describe('every place of the demo house', () => {
     for (const { key, path } of PLACES) {
       await page.keyboard.press(key);
       await page.waitForURL(house.url + path);
+      // What follows faster than a hand strikes is a scanner's.
+      await page.waitForTimeout(2 * SCAN_MS);
     }
     await page.keyboard.press('n');
     await page.waitForURL(`${house.url}/receive`);
     await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    await page.waitForTimeout(2 * SCAN_MS);
     await page.keyboard.press('?');
     await page.waitForSelector('dialog:has-text("A new lot")');
     await page.keyboard.press('Escape');
     await page.waitForSelector('dialog:has-text("A new lot")', { state: 'detached' });
+    await page.waitForTimeout(2 * SCAN_MS);
     await page.keyboard.press('/');
     await page.waitForSelector('[aria-label="What to find"]');
     await page.keyboard.type('sardi');

@@ -41,6 +41,34 @@ describe('amending', () => {
       ['p1', 'it was the other one']
     ]);
   });
+  it('a slip that is mended is no exception, unless it opens what only a document opens, or what somebody decided', () => {
+    // A day of catch typed a week too early: a second person mends it, and answers for nothing.
+    const early = { seq: seqOf('lot.received'), patch: { caughtOn: '2026-02-20' }, reason: 'misread' };
+    house.done('amend-entry', early);
+    expect(state(house, P, 'raw')).to.equal('closed');
+    house.clock.moveBy(60_000);
+    const late = { ...early, patch: { caughtOn: '2026-03-08' }, reason: 'the slip says the 8th' };
+    expect(house.done('amend-entry', late)).to.deep.include({ widens: [] });
+    expect(state(house, P, 'raw')).to.equal('open');
+    // What was read warm at the door is the law's: it is mended, and somebody stands for it.
+    house.done('amend-entry', {
+      seq: seqOf('lot.received'),
+      patch: { core: { si: 9, unit: 'C', typed: '9 C' } },
+      reason: 'misread'
+    });
+    expect(state(house, P, 'raw')).to.not.equal('open');
+    const cold = {
+      seq: seqOf('lot.received'),
+      patch: { core: { si: 1.5, unit: 'C', typed: '1.5 C' } },
+      reason: 'it was 1.5'
+    };
+    expect(house.act('amend-entry', cold)).to.include({ code: 'record.widens-without-owner' });
+    expect(house.done('amend-entry', { ...cold, ownWidening: 'on' }).widens).to.include('raw');
+    // And so is what somebody decided.
+    house.done('amend-entry', { seq: seqOf('lot.received'), patch: { decision: 'cooked-only' }, reason: 'soft' });
+    const looser = { seq: seqOf('lot.received'), patch: { decision: 'accept' }, reason: 'firm after all' };
+    expect(house.act('amend-entry', looser)).to.include({ code: 'record.widens-without-owner' });
+  });
   it('takes a bin back on the tablet it was done on; on another the same person is refused', () => {
     house.act('discard-piece', { piece: P, reason: 'dropped', all: true }, { tablet: 'bar' });
     const amend = { seq: seqOf('piece.discarded'), void: true, reason: 'the other one', ownWidening: 'on' };

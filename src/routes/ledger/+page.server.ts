@@ -1,6 +1,7 @@
 import { theApp } from '$lib/server/app.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { ledgerView } from '$lib/server/views/ledger.ts';
+import { effectiveEvents } from '$lib/core/record/amend.ts';
 import { EVENT_KINDS } from '$lib/core/record/events.ts';
 import { addDays, businessDay } from '$lib/core/measure/day.ts';
 import type { PageServerLoad } from './$types';
@@ -24,11 +25,18 @@ export const load = (({ url }) => {
     from: day ? day + hour : undefined,
     to: day ? addDays(day, 1) + hour : undefined
   });
+  /** The entry as it stands after the corrections it had. */
+  const standingBody = ({ seq, kind, subject, body }: (typeof entries)[number]): object =>
+    EVENT_KINDS[kind].amendable
+      ? (effectiveEvents(store.record.eventsOf(subject)).find((each) => each.seq === seq)?.body ?? body)
+      : body;
   return {
     entries: entries.map((entry) => ({
       ...entry,
       hash: store.record.row(entry.seq)?.hash ?? '',
-      amendable: EVENT_KINDS[entry.kind].amendable
+      // A correction is not corrected: it is struck, and another is written.
+      amendable: EVENT_KINDS[entry.kind].amendable && entry.kind !== 'entry.amended',
+      standing: standingBody(entry)
     })),
     more: entries.length === PAGE,
     lots: store.projections.lots().map(({ id }) => id),

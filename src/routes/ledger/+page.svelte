@@ -7,6 +7,7 @@
   import Button from '$lib/ui/kit/Button.svelte';
   import Table from '$lib/ui/kit/Table.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
+  import Correct from '$lib/ui/ledger/Correct.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import { entryWords } from '$lib/words/entry.ts';
@@ -20,7 +21,9 @@
       data.entries.flatMap((entry) => (entry.kind === 'entry.amended' ? [[entry.body.amends, entry.seq] as const] : []))
     )
   );
-  let open = $state<number | null>(null);
+  // A line that led here opens the entry it is about.
+  // svelte-ignore state_referenced_locally
+  let open = $state<number | null>(page.url.searchParams.has('correct') ? data.asked.seq : null);
   /** The last amendment is on record, and what it struck counts all the same. */
   let stands = $state(false);
   const href = (subject: string) =>
@@ -131,36 +134,13 @@
           <tr>
             <td colspan="6">
               <div class="amending">
-                <OperationForm
-                  operation="amend-entry"
-                  subject={String(entry.seq)}
-                  submit={t.addTheAmendment}
+                <Correct
+                  {entry}
                   onDone={(result) => {
                     open = null;
                     stands = result.stands === true;
                   }}
-                  also={{ seq: entry.seq }}
-                >
-                  <Field name="void" label={t.itDidNotHappen} kind="tick" />
-                  <div class="row">
-                    <Field name="happened" label={t.itHappenedAt} kind="time" optional />
-                    <Field name="reason" label={t.whyItIsAmended} />
-                  </div>
-                  <Field
-                    name="patch"
-                    label={t.changedPartsAsJson}
-                    kind="long"
-                    optional
-                    hint={t.forInstanceNoteThe(Object.keys(entry.body as object).join(', '))}
-                  />
-                  <p class="soft">
-                    {t.aFigureTypedWrong}
-                  </p>
-                  <Field name="ownWidening" label={t.ifThisOpensA} kind="tick" />
-                </OperationForm>
-                <Fold title={t.theEntryAsStored}>
-                  <pre>{JSON.stringify(entry.body, null, 1)}</pre>
-                </Fold>
+                />
               </div>
             </td>
           </tr>
@@ -217,6 +197,7 @@
   }
   td.nowrap,
   td.code,
+  td.no-print,
   td:first-child {
     white-space: nowrap;
   }
@@ -257,11 +238,6 @@
     gap: 0.8rem;
     max-width: 52rem;
   }
-  .row {
-    display: grid;
-    grid-template-columns: 1fr 2fr;
-    gap: 0.7rem;
-  }
   .older,
   .sign {
     margin-top: 1rem;
@@ -270,9 +246,5 @@
     display: grid;
     gap: 0.6rem;
     max-width: 44rem;
-  }
-  pre {
-    font-size: 0.9rem;
-    white-space: pre-wrap;
   }
 </style>

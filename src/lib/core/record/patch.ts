@@ -5,7 +5,7 @@ import { plainText } from '../fields/plain.ts';
 import { EVENT_KINDS, type EventKind } from './events.ts';
 
 /** What an entry is about, and what it leaned on: mended, it would be an entry of something else. It is struck and written anew. */
-const OF_WHAT: ReadonlySet<string> = new Set([
+export const OF_WHAT: ReadonlySet<string> = new Set([
   'amends',
   'board',
   'child',

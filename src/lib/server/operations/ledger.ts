@@ -5,7 +5,8 @@ import { checkMoved } from '../../core/record/moved.ts';
 import { checkPatch } from '../../core/record/patch.ts';
 import { effectiveEvents, refusalOf, unwarranted } from '../../core/record/amend.ts';
 import { foldLineages, judge, type Lineage } from '../../core/rules/verdict.ts';
-import { combineAll, isWider, type RouteWindow } from '../../core/codes/window.ts';
+import { combineAll, isWider, type Reason, type Route, type RouteWindow } from '../../core/codes/window.ts';
+import { isOwnable, needsAuthority } from '../../core/rules/exceptions.ts';
 import { massText } from '../../core/measure/format.ts';
 import { DAY } from '../../core/measure/spans.ts';
 import { businessDay } from '../../core/measure/day.ts';
@@ -16,23 +17,41 @@ import { draft } from '../store/record.ts';
 import { neededText, numeric, shortText, ticked, when } from '../../core/fields/field.ts';
 import { operation, type OperationContext } from './operation.ts';
 
-function windowsOf(
+function judgedOf(
   context: OperationContext,
   lineages: readonly Lineage[],
   logs = context.store.projections.logs.book(context.now, context.now)
-): readonly RouteWindow[] | null {
+): { readonly windows: readonly RouteWindow[]; readonly reasons: readonly Reason[] } | null {
   try {
     const { house, now: at } = context;
     // All that is on record counts, the amendment that is being tried with it.
     const inputs = foldLineages(lineages, { house, at, knownAt: Infinity, logs });
-    return combineAll(judge(inputs.map((input) => ({ ...input, knownAt: at }))).reasons);
+    const { reasons } = judge(inputs.map((input) => ({ ...input, knownAt: at })));
+    return { windows: combineAll(reasons), reasons };
   } catch (error) {
     if (error instanceof EmberError && error.code === 'record.not-found') return null;
     throw error;
   }
 }
 
-/** The routes that the amendment would widen, over every piece the touched subject speaks about. */
+/** What a person decided, and what somebody may answer for: mended, it is decided anew, by name. */
+const isDecided = (reason: Reason): boolean => isOwnable(reason) || reason.code.startsWith('decision.');
+/**
+ * Whether a correction opens more than the slip had shut: what held a route back, and holds it back no more, is what only a document
+ * of the authority opens, or what somebody decided. Then it is an exception, and somebody stands for it by name.
+ */
+const isException = (route: Route, was: readonly Reason[], becomes: readonly Reason[]): boolean => {
+  const still = new Set(becomes.filter(({ routes }) => routes.includes(route)).map(({ code }) => code));
+  return was.some(
+    (reason) =>
+      reason.routes.includes(route) && (needsAuthority(reason) || isDecided(reason)) && !still.has(reason.code)
+  );
+};
+
+/**
+ * The routes that the amendment would widen, over every piece the touched subject speaks about. To strike an entry out is always an
+ * exception where it widens; to mend a slip in one only where it opens what a document or a person has to.
+ */
 function widened(context: OperationContext, amendment: RecordEvent): string[] {
   const { store } = context;
   const [kind, id] = amendment.subject.split(':') as [string, string];
@@ -54,6 +73,7 @@ function widened(context: OperationContext, amendment: RecordEvent): string[] {
           : [];
   const tried = place === null ? undefined : store.projections.logs.trial(context.now, amendment);
   const routes = new Set<string>();
+  const isStruck = amendment.kind === 'entry.amended' && amendment.body.void;
   for (const piece of pieces) {
     const before = store.projections.lineages(piece);
     const added = (events: readonly RecordEvent[], subject: string) =>
@@ -63,12 +83,12 @@ function widened(context: OperationContext, amendment: RecordEvent): string[] {
       lot: added(strand.lot, `lot:${strand.lotId}`),
       pieces: strand.pieces.map((link) => ({ id: link.id, events: added(link.events, `piece:${link.id}`) }))
     }));
-    const was = windowsOf(context, before);
-    const becomes = windowsOf(context, after, tried);
-    if (!becomes) continue;
-    becomes.forEach((window, index) => {
-      const earlier = was?.[index];
-      if (earlier && isWider(earlier, window)) routes.add(window.route);
+    const was = judgedOf(context, before);
+    const becomes = judgedOf(context, after, tried);
+    if (!was || !becomes) continue;
+    becomes.windows.forEach((window, index) => {
+      if (!isWider(was.windows[index]!, window)) return;
+      if (isStruck || isException(window.route, was.reasons, becomes.reasons)) routes.add(window.route);
     });
   }
   return [...routes];
@@ -136,7 +156,7 @@ export const amendEntry = operation({
         return z.NEVER;
       }),
     reason: neededText(300),
-    ownWidening: ticked.describe('I own that this opens a window wider than the record did')
+    ownWidening: ticked.describe('I stand for what this opens and only a document of the authority may open')
   }),
   run(context, said) {
     const { store } = context;

@@ -104,11 +104,15 @@ const DEEDS: Readonly<Record<Todo['code'], (task: Todo, now: number) => RowDeed>
 export const deedOf = (task: Todo, now: number): RowDeed => DEEDS[task.code](task, now);
 
 type Answer = (typeof CORRECTIVE)[number];
-const ANSWER_LABELS: Partial<Record<Answer, string>> = {
-  'core-checked': t.coreIsCold,
-  'door-closed': t.doorIsShut,
-  'sensor-mended': t.sensorIsMended,
-  'hold-restarted': t.clockStartedAgain
+/** Asked each time: words are those of who is looked after now. */
+const answerLabel = (answer: Answer): string => {
+  const labels: Partial<Record<Answer, string>> = {
+    'core-checked': t.coreIsCold,
+    'door-closed': t.doorIsShut,
+    'sensor-mended': t.sensorIsMended,
+    'hold-restarted': t.clockStartedAgain
+  };
+  return labels[answer] ?? CORRECTIVE_WORDS[answer];
 };
 const ANSWERS: Readonly<Record<Alarm['kind'], readonly Answer[]>> = {
   warm: ['core-checked', 'door-closed'],
@@ -124,7 +128,7 @@ export function answersTo({ kind, place, from, to }: Alarm): RowDeed[] {
       kind: 'touch',
       operation: 'close-excursion',
       also: { place, kind, from, action, note: CORRECTIVE_WORDS[action] },
-      label: ANSWER_LABELS[action] ?? CORRECTIVE_WORDS[action]
+      label: answerLabel(action)
     })),
     go('/freeze/places', t.otherAnswer)
   ];

@@ -9,6 +9,8 @@ export const field = /* @__PURE__ */ words({
 
 export const operationForm = /* @__PURE__ */ words({
   bothSideBySide: 'Both, side by side',
+  writtenMeanwhile: 'Written meanwhile',
+  whatYouSent: 'What you sent, not written',
   lookAtItAs: 'See it as it is now',
   doneAndInThe: 'Done. It is in the ledger.',
   itDidNotReach: 'Not sent: no connection. What you typed is kept. Send it again.',

@@ -33,20 +33,27 @@ export const ledgerPage = /* @__PURE__ */ words({
   written: (dayAndTime: Said) => `written ${dayAndTime}`,
   ownedException: 'responsibility taken',
   amendedByEntry: (get: Said) => `Corrected by entry ${get}.`,
-  addTheAmendment: 'Add the correction',
-  itDidNotHappen: 'It did not happen: undo it',
-  itHappenedAt: 'It happened at',
-  whyItIsAmended: 'Why it is corrected',
-  changedPartsAsJson: 'Changed parts, as JSON',
-  aFigureTypedWrong:
-    'Correct your own figure within 10 minutes. Later a second person does, with the reason. Undoing a warm reading takes nothing back.',
-  ifThisOpensA: 'If this opens a window wider, I take responsibility',
-  theEntryAsStored: 'The entry as stored',
   olderEntries: 'Older entries',
   signTheDay: (today: Said) => `Sign the day, ${today}`,
   signingWritesDownThe: (head: Said, headHash: Said) =>
     `Signing writes down the newest entry (${head}, ${headHash}…), so that a shortened ledger is noticed.`,
   signTheDay2: 'Sign the day',
-  forThatChoice: ' for that choice',
-  forInstanceNoteThe: (keys: Said) => `For instance {"note": "…"}. The entry holds: ${keys}.`
+  forThatChoice: ' for that choice'
+});
+
+export const correct = /* @__PURE__ */ words({
+  addIt: 'Add the correction',
+  was: 'was',
+  nothing: 'nothing',
+  yes: 'yes',
+  no: 'no',
+  whatItDoesNotSay: 'What it does not say yet',
+  itHappenedAt: 'It happened at',
+  why: 'Why it is corrected',
+  misread: 'misread, wrong piece …',
+  itDidNotHappen: 'It did not happen: undo it',
+  whoMayAndWhen:
+    'Correct your own figure within 10 minutes. Later a second person does, with the reason. Undoing a warm reading takes nothing back.',
+  iStandForIt: 'This opens what only a document or a person opens: I take responsibility',
+  theEntryAsStored: 'The entry as stored'
 });
