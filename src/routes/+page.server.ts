@@ -1,6 +1,6 @@
 import { endingDocuments } from '$lib/core/codes/documents.ts';
 import { theApp } from '$lib/server/app.ts';
-import { actionsNamed } from '$lib/server/forms.ts';
+import { rowActions } from '$lib/server/row-deeds.ts';
 import { nowView } from '$lib/server/views/now.ts';
 import type { PageServerLoad } from './$types';
 
@@ -18,16 +18,4 @@ export const load = (() => {
   };
 }) satisfies PageServerLoad;
 
-/** What is done in its row, without going to its bench. */
-export const actions = actionsNamed([
-  'discard-piece',
-  'bin-tub',
-  'read-place',
-  'read-cold',
-  'read-freeze',
-  'end-acid',
-  'end-cure',
-  'step-cure',
-  'look-aged',
-  'close-excursion'
-]);
+export const actions = rowActions;

@@ -14,7 +14,7 @@ import { alarmsOf, horizonOf, todoOf } from './todo.ts';
 export const presentOf = ({ clock, store }: Room): number => Math.max(clock.now(), store.record.head().recorded);
 
 /** When the logger of each place last spoke. */
-function lastSpoken({ store }: Room, now: number): Map<string, number> {
+export function lastSpoken({ store }: Room, now: number): Map<string, number> {
   const { logs, currentHouse } = store.projections;
   const book = logs.book(now, now);
   return new Map(

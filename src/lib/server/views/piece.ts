@@ -20,7 +20,13 @@ import { missingWord } from '../../words/scopes.ts';
 import type { Room } from '../room.ts';
 import { cardOf, noticeOf, toldOfPiece } from '../facts/declarations.ts';
 import { candidatesOfLot } from '../facts/lot-species.ts';
-import { presentOf } from './now.ts';
+import { lastSpoken, presentOf } from './now.ts';
+import { horizonOf, todoOf } from './todo.ts';
+import { byDanger } from '../../core/service/danger.ts';
+import { benchesOf } from '../../core/service/benches.ts';
+import { handsQueue, stepsOf, type ProjectedPiece } from '../../core/service/hands.ts';
+import { stageOf } from '../../core/service/stage.ts';
+import { stepWords } from '../../words/tasks.ts';
 
 /** Clocks of a piece as used and left: days on ice, warm hours, stiffness. */
 function clocksOf(room: Room, pieceId: string, at: number, known: number, reasons: Verdict['reasons']) {
@@ -89,6 +95,38 @@ function rigorOf({ received }: LotState, zone: string, at: number) {
   return { guide, hours, stage: rigorStage(guide, hours) };
 }
 
+/** What goes on with a piece and its ancestors, what it wants next, and where that is done. */
+function nextOf(room: Room, found: ProjectedPiece, judged: Verdict, now: number) {
+  const { store } = room;
+  const house = store.projections.currentHouse();
+  const { state, lot } = found;
+  const asked = handsQueue([found], now, house.warnMinutes * 60, lastSpoken(room, now)).map((task) => ({
+    ...task,
+    name: state.made.name,
+    path: `/piece/${state.id}`
+  }));
+  return {
+    steps: stepsOf(state, now).map((step) => ({ ...step, label: stepWords(step) })),
+    next: todoOf(store, asked, [found], horizonOf(house, now)).sort(byDanger(now)),
+    benches: state.gone
+      ? []
+      : benchesOf({
+          state,
+          stage: stageOf(state, lot),
+          missing: found.missing,
+          wanted: wantedOf(state),
+          isOpen: judged.windows.some((window) => window.state === 'open' || window.state === 'ebbing')
+        })
+  };
+}
+const wantedOf = (state: PieceState) =>
+  wantedRoute({
+    use: state.made.use,
+    inCure: isIn(state, 'cure'),
+    inAcid: isIn(state, 'acid'),
+    cured: state.cures.length > 0
+  });
+
 /** One piece with everything a person may ask about it. */
 export function pieceView(room: Room, pieceId: string, at?: number, knownAt?: number, profile?: string) {
   const { store } = room;
@@ -133,12 +171,7 @@ export function pieceView(room: Room, pieceId: string, at?: number, knownAt?: nu
     lotVersion: store.record.versionOf(`lot:${found.lot.id}`),
     verdict: judged,
     /** The route it is most likely wanted for. */
-    wanted: wantedRoute({
-      use: found.state.made.use,
-      inCure: isIn(found.state, 'cure'),
-      inAcid: isIn(found.state, 'acid'),
-      cured: found.state.cures.length > 0
-    }),
+    wanted: wantedOf(found.state),
     ownable: [...new Set(judged.reasons.filter(isOwnable).map(({ code }) => code))],
     clocks: clocksOf(room, pieceId, asked, known, judged.reasons),
     told: toldOfPiece(store, pieceId, house, asked),
@@ -149,6 +182,7 @@ export function pieceView(room: Room, pieceId: string, at?: number, knownAt?: nu
       ? { run, results: judgeRun({ ...runContext(store, house, pieceId, run, asked), profile: rules, logs }, run) }
       : null,
     history: effectiveEvents(events, known).reverse(),
+    ...nextOf(room, found, judged, now),
     owned: [
       ...wideningAmendments(events).map(({ seq, actor, recorded, body }) => ({
         seq,

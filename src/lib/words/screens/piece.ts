@@ -226,14 +226,7 @@ export const pieceOnePage = /* @__PURE__ */ words({
   ask: 'Ask',
   byTheRuleBook: (profile: Said) => `By ${profile}. Guidance only: your local code and licensed practice decide.`,
   benchesForThisPiece: 'Benches for this piece',
-  breakDown: 'Break down',
-  freeze: 'Freeze',
-  cure: 'Cure',
-  slice: 'Slice',
-  serve: 'Serve',
-  inspect: 'Inspect',
   depth: 'Depth',
-  label: 'Label',
   toldWithItWhen: 'Told with it when served',
   allergens: (what: Said) => `Allergens: ${what}.`,
   raw: (notice: Said) => `Raw: “${notice}”`,
@@ -249,4 +242,27 @@ export const pieceOnePage = /* @__PURE__ */ words({
 
 export const pieceOneRoadsPage = /* @__PURE__ */ words({
   text: (title: Said, name: Said) => `${title} ${name}`
+});
+
+export const life = /* @__PURE__ */ words({
+  itsLife: 'Its life, from the door on',
+  fromDoorToPlate: (route: Said) =>
+    `From the door to now: where it lay, what was done, and its ${String(route).toLowerCase()} window. Each moment leads to its entry.`,
+  nobodyRead: 'nobody read it',
+  now: 'now',
+  moment: (what: Said, when: Said, more: number) =>
+    more > 0 ? `${what}, ${when}, and ${more} more` : `${what}, ${when}`
+});
+
+/** Benches of a piece, by their paths. */
+export const BENCH_NAMES = /* @__PURE__ */ words({
+  '/inspect': 'Inspect',
+  '/break': 'Break down',
+  '/freeze': 'Freeze',
+  '/cure': 'Cure',
+  '/acid': 'Acid',
+  '/age': 'Age',
+  '/slice': 'Slice',
+  '/serve': 'Serve',
+  '/labels': 'Label'
 });

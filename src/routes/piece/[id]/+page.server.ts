@@ -5,11 +5,12 @@ import { profilesOf } from '$lib/core/codes/profiles/index.ts';
 import { ROUTES } from '$lib/core/codes/window.ts';
 import { theApp } from '$lib/server/app.ts';
 import { actionsFor } from '$lib/server/forms.ts';
+import { rowActions } from '$lib/server/row-deeds.ts';
 import { compareView, pieceView } from '$lib/server/views/piece.ts';
 import { errorSentence } from '$lib/words/errors.ts';
 import type { PageServerLoad } from './$types';
 
-export const actions = actionsFor('/piece/[id]');
+export const actions = { ...rowActions, ...actionsFor('/piece/[id]') };
 
 export const load = (({ params, url }) => {
   const app = theApp();

@@ -19,6 +19,9 @@
   import Exceptions from '$lib/ui/piece/Exceptions.svelte';
   import Papers from '$lib/ui/piece/Papers.svelte';
   import Hands from '$lib/ui/piece/Hands.svelte';
+  import Life from '$lib/ui/piece/Life.svelte';
+  import { BENCH_NAMES } from '$lib/words/screens/piece.ts';
+  import { hindranceWords } from '$lib/words/occupation.ts';
   import Headline from '$lib/ui/piece/Headline.svelte';
   import { holdsBack } from '$lib/core/rules/headline.ts';
   import { HEADLINE_WORDS } from '$lib/words/headline.ts';
@@ -76,6 +79,21 @@
   <p class="figure">{say.mass(piece.grams)} <small>{t.hereNow}</small></p>
 </div>
 
+{#if !piece.gone}
+  <nav class="benches no-print" aria-label={t.benchesForThisPiece}>
+    {#each view.benches as bench (bench.path)}
+      <a
+        class:first={bench.isNext}
+        class:away={bench.hindrance !== null}
+        title={bench.hindrance ? hindranceWords(bench.hindrance) : undefined}
+        href={bench.path === '/inspect' ? `/inspect/${view.lot.id}` : `${bench.path}?piece=${piece.id}`}
+        >{BENCH_NAMES[bench.path]}</a
+      >
+    {/each}
+    <a href="/break/depth?piece={piece.id}">{t.depth}</a>
+  </nav>
+{/if}
+<Life {view} {route} {now} warnSeconds={data.house.warnMinutes * 60} />
 <Headline
   verdict={view.verdict}
   {route}
@@ -152,18 +170,6 @@
   </section>
 
   <div class="stack">
-    {#if !piece.gone}
-      <nav class="benches no-print" aria-label={t.benchesForThisPiece}>
-        <a href="/break?piece={piece.id}">{t.breakDown}</a>
-        <a href="/freeze?piece={piece.id}">{t.freeze}</a>
-        <a href="/cure?piece={piece.id}">{t.cure}</a>
-        <a href="/slice?piece={piece.id}">{t.slice}</a>
-        <a href="/serve?piece={piece.id}">{t.serve}</a>
-        <a href="/inspect/{view.lot.id}">{t.inspect}</a>
-        <a href="/break/depth?piece={piece.id}">{t.depth}</a>
-        <a href="/labels?piece={piece.id}">{t.label}</a>
-      </nav>
-    {/if}
     <Papers {view} wanted={wantsPaper} />
     <Clocks clocks={view.clocks} {now} />
     {#if !piece.gone}<Hands {view} places={data.places} />{/if}
@@ -240,21 +246,34 @@
     background: var(--sunk);
   }
   .benches {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(max(22%, min(100%, 5.5rem)), 1fr));
-    gap: 0.4rem;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.3rem;
+    margin-top: 0.5rem;
   }
   .benches a {
     display: grid;
     place-items: center;
+    flex: 1 1 5.6rem;
     min-width: 0;
-    min-height: 52px;
-    overflow-wrap: anywhere;
+    min-height: 48px;
+    padding: 0 0.3rem;
     text-align: center;
     border: 1px solid var(--water);
     border-radius: 3px;
     font-weight: 600;
     background: var(--surface);
+  }
+  .benches .first {
+    background: var(--ink);
+    border-color: var(--ink);
+    color: var(--surface);
+  }
+  .benches .away {
+    border: 1px dashed var(--strong-line);
+    background: transparent;
+    color: var(--soft);
+    font-weight: 500;
   }
   .ask {
     display: flex;
