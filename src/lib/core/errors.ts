@@ -33,6 +33,7 @@ export const ERROR_CODES = [
   'record.key-reused',
   'receive.mass-odd',
   'receive.core-odd',
+  'piece.thickness-unknown',
   'record.mass-exceeded',
   'record.mass-gone',
   'record.mass-slip',

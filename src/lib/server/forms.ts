@@ -5,7 +5,7 @@ import { namedIn } from '../words/plans/index.ts';
 import { EmberError, type ErrorDetails } from '../core/errors.ts';
 import { OWN_UNDO_MS } from '../core/record/amend.ts';
 import { subjectId } from '../core/record/view.ts';
-import { deedWords, hasWords, isTold, isUndoneAtOnce } from '../words/deeds.ts';
+import { deedWords, hasWords, isTold, isUndoneAtOnce, manyWords } from '../words/deeds.ts';
 import { withUnit } from '../core/fields/written.ts';
 import { theApp } from './app.ts';
 import { formOf, isEveryObjects } from './input/strangers.ts';
@@ -28,7 +28,12 @@ export interface FormAnswer {
   /** The last entry it wrote. */
   readonly seq?: number;
   /** What ended or emptied a piece: the line of its entry, and until when it is undone by who did it, ms. */
-  readonly deed?: { readonly line: string; readonly seq: number; readonly until: number; readonly by: string };
+  readonly deed?: {
+    readonly line: string;
+    readonly seqs: readonly number[];
+    readonly until: number;
+    readonly by: string;
+  };
 }
 
 /**
@@ -99,7 +104,18 @@ function deedOf(seq: number, result: Record<string, unknown>): FormAnswer['deed'
   const line = hasWords(entry.kind)
     ? deedWords(entry.kind, app.store.projections.piece(subjectId(entry.subject, 'piece')).state.made.name, result)
     : ledgerTeller(app)(entry).line;
-  return { line, seq, until: isUndoneAtOnce(entry.kind) ? entry.recorded + OWN_UNDO_MS : 0, by: entry.actor };
+  const seqs = entriesOfDeed(seq, result);
+  const until = isUndoneAtOnce(entry.kind) ? entry.recorded + OWN_UNDO_MS : 0;
+  return { line: seqs.length > 1 ? manyWords(line, seqs.length - 1) : line, seqs, until, by: entry.actor };
+}
+
+/** The entries of one deed, the last first: one for each of the pieces it was done to. */
+function entriesOfDeed(seq: number, { pieces }: Record<string, unknown>): number[] {
+  const count = Array.isArray(pieces) ? pieces.length : 1;
+  const { record } = theApp().store;
+  const all = Array.from({ length: count }, (_, index) => seq - index);
+  const { kind } = record.event(seq)!;
+  return all.every((each) => record.event(each)?.kind === kind) ? all : [seq];
 }
 
 /** Entries a clash was with, as the ledger tells them. */

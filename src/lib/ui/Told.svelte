@@ -13,23 +13,28 @@
   const mayUndo = $derived(now?.kind === 'done' && left > 0 && now.by === person);
   let busy = $state(false);
 
-  async function undo(seq: number) {
+  /** Undoes them all, the last first; the first that is refused stops it, and says so. */
+  async function undo(seqs: readonly number[]) {
     busy = true;
-    const answer = await fetch('/api/v1/operations/amend-entry', {
-      method: 'POST',
-      headers: { 'content-type': 'application/json', 'idempotency-key': `undo-${seq}` },
-      body: JSON.stringify({ seq, void: true, reason: t.undoneAtOnce, ownWidening: true })
-    }).catch(() => null);
+    let refused: string | null = null;
+    for (const seq of seqs) {
+      const answer = await fetch('/api/v1/operations/amend-entry', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json', 'idempotency-key': `undo-${seq}` },
+        body: JSON.stringify({ seq, void: true, reason: t.undoneAtOnce, ownWidening: true })
+      }).catch(() => null);
+      const body = (await answer?.json().catch(() => ({}))) as { detail?: string } | undefined;
+      if (answer?.ok) continue;
+      refused = body?.detail ?? t.didNotReach;
+      break;
+    }
     busy = false;
-    if (!answer) return tell({ kind: 'refused', text: t.didNotReach, newer: [] });
-    const body = (await answer.json().catch(() => ({}))) as { detail?: string };
-    if (!answer.ok) return tell({ kind: 'refused', text: body.detail ?? t.didNotReach, newer: [] });
-    tell({ kind: 'undone', text: t.undone });
+    tell(refused === null ? { kind: 'undone', text: t.undone } : { kind: 'refused', text: refused, newer: [] });
     await invalidateAll();
   }
 </script>
 
-<div class="told no-print" role="status" class:empty={!now}>
+<div class="told no-print" role="status">
   {#if now}
     <div class="line {now.kind}" data-told={now.kind}>
       <p>
@@ -37,7 +42,7 @@
         {#if now.kind === 'refused'}{#each now.newer as line (line)}<span class="newer">{line}</span>{/each}{/if}
       </p>
       {#if mayUndo && now.kind === 'done'}
-        <Button tone="ember" disabled={busy} onclick={() => void undo(now.seq)}>
+        <Button tone="ember" disabled={busy} onclick={() => void undo(now.seqs)}>
           {t.undo} <small>{say.span(left)}</small>
         </Button>
       {/if}

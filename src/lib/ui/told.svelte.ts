@@ -1,6 +1,12 @@
 /** What was last done at this tablet, or could not be: a line that stays in sight wherever the person goes next. */
 export type Told =
-  | { readonly kind: 'done'; readonly text: string; readonly seq: number; readonly until: number; readonly by: string }
+  | {
+      readonly kind: 'done';
+      readonly text: string;
+      readonly seqs: readonly number[];
+      readonly until: number;
+      readonly by: string;
+    }
   | { readonly kind: 'undone'; readonly text: string }
   | { readonly kind: 'refused'; readonly text: string; readonly newer: readonly string[] };
 

@@ -37,3 +37,9 @@ export const deedWords = /* @__PURE__ */ said(function deedWords(
 ): string {
   return LINES[kind](name, Number(grams ?? 0), Number(discardAt ?? 0));
 });
+
+/** The same, done to others with it. */
+export const manyWords = /* @__PURE__ */ said(
+  (line: string, others: number): string =>
+    `${line} And ${say.plural(others, { one: 'other', other: 'others' })} with it.`
+);

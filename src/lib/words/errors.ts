@@ -94,6 +94,8 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
         : about
           ? `${field} says what the entry is about: undo the entry, and write another.`
           : `An entry of kind ${seen} cannot be corrected.`,
+  'piece.thickness-unknown': ({ seen }) =>
+    `${seen ? String(seen) : 'A piece'} has no thickness on record. Measure it, or let it go in alone.`,
   'record.widens-without-owner': ({ seen }) =>
     `This would open a window wider than the record did (${seen}). Tick that you take responsibility; your name and reason stay on it.`,
   'record.not-allowed-now': ({ seen, route }) =>

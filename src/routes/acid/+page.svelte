@@ -29,6 +29,12 @@
     <Dress {view} sauces={data.sauces} liquids={data.liquids} wanted={data.sauce} />
   {/key}
   {#key view.piece.id}
-    <AcidBench {view} piece={data.subject} places={data.places} units={data.house.units} />
+    <AcidBench
+      {view}
+      piece={data.subject}
+      places={data.places}
+      units={data.house.units}
+      more={data.pieces.filter(({ id, may }) => id !== view.piece.id && may.includes('acid'))}
+    />
   {/key}
 {/if}

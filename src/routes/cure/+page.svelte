@@ -38,6 +38,7 @@
       {units}
       {zone}
       {now}
+      more={data.pieces.filter(({ id, may }) => id !== view.piece.id && may.includes('cure'))}
     />
   {/key}
 {/if}

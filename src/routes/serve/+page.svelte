@@ -9,6 +9,7 @@
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
+  import WithOthers from '$lib/ui/controls/WithOthers.svelte';
   import ServeTabs from '$lib/ui/serve/ServeTabs.svelte';
   import ScalePanel from '$lib/ui/devices/ScalePanel.svelte';
   import Services from '$lib/ui/serve/Services.svelte';
@@ -30,6 +31,7 @@
   const hold = $derived(view?.piece.holds.at(-1) ?? null);
   let route = $state('');
   let dish = $state('');
+  let others = $state<string[]>([]);
   let mass = $state('');
   let massUnit = $state<string>();
   /** Slices lifted from the pan since the last plate. */
@@ -175,12 +177,17 @@
           operation="discard-piece"
           piece={view.piece}
           submit={t.binIt}
-          all={t.binAll(say.mass(view.piece.grams))}
+          all={others.length > 0 ? t.binAllOf(others.length + 1) : t.binAll(say.mass(view.piece.grams))}
+          also={{ others: others.join(',') }}
+          onDone={() => (others = [])}
         >
           <div class="fields">
             <Field name="reason" label={common.reason} placeholder={t.timeIsUpTrim} />
-            <Field name="mass" label={t.howMuch} kind="quantity" units={massUnits()} />
+            {#if others.length === 0}
+              <Field name="mass" label={t.howMuch} kind="quantity" units={massUnits()} />
+            {/if}
           </div>
+          <WithOthers pieces={data.pieces.filter(({ id }) => id !== view.piece.id)} bind:picked={others} />
         </OperationForm>
       </Fold>
     </div>

@@ -19,10 +19,12 @@ import { versionsFor } from '../../core/rules/verdict.ts';
 import { toldBody } from '../facts/declarations.ts';
 import { toldOfAcid } from '../facts/told.ts';
 import { draft } from '../store/record.ts';
-import { leaving, nextCodes } from './pieces.ts';
-import { pick, optionalQuantity, pieceId, quantity, shortText, when } from '../../core/fields/field.ts';
+import { computedMass, leaving, nextCodes } from './pieces.ts';
+import { ownThickness, together } from './together.ts';
+import type { Store } from '../store/store.ts';
+import { list, pick, optionalQuantity, pieceId, quantity, shortText, when } from '../../core/fields/field.ts';
 import { pieceForStep, ongoing } from './guard.ts';
-import { operation } from './operation.ts';
+import { operation, type OperationContext } from './operation.ts';
 import { acidLaid, acidPlanFields, acidSet } from '../../core/activity/acid/plan.ts';
 import { acidSettings, liquidParts } from '../../core/bench/acid/settings.ts';
 import { acidSubject, solved } from '../plans/acid.ts';
@@ -37,17 +39,70 @@ function forecast(settings: AcidSettings, later: SetPoint | null) {
   return { ...times(settings.wanted), later: later && { wanted: later, ...times(later) } };
 }
 
+/** One piece into the bath: when it is as wanted, and when past its best. */
+function oneAcid(
+  { store, house }: Pick<OperationContext, 'store' | 'house'>,
+  input: AcidStart,
+  at: number,
+  text: string | undefined
+) {
+  const { state } = pieceForStep(store, input.piece, 'acid');
+  if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
+  const { runs: _, ...subject } = acidSubject(store, input.piece);
+  const set = pick(input, acidSet);
+  const settings = acidSettings(set, subject);
+  if (!acidPlan(settings, ACID_NODES, solved).sour) throw new EmberError('acid.none', { field: 'liquid' });
+  const second = input.later === '' ? null : input.later;
+  if (second && SET_POINTS.indexOf(second) <= SET_POINTS.indexOf(input.wanted)) {
+    throw new EmberError('form.value-unknown', { field: 'later', seen: `${second}, which is no later than wanted` });
+  }
+  const { ready, past, never, later } = forecast(settings, second);
+  return {
+    ready,
+    past,
+    later,
+    event: draft('acid.started', `piece:${input.piece}`, at, {
+      set,
+      subject,
+      ready,
+      past,
+      never,
+      later,
+      salt: input.salt?.si ?? 0,
+      place: input.place,
+      ...toldBody(toldOfAcid(house, settings.liquid, input.also, at)),
+      pins: versionsFor(profileById(house.profile, house.profiles), house)
+    })
+  };
+}
+
+const acidStart = acidPlanFields.extend({ ...acidLaid });
+type AcidStart = z.output<typeof acidStart>;
+
+/** Pieces in one bath: the liquid is of all of them, and what was cut alike goes by its cut, a whole side by its own thickness. */
+function inOneBath(store: Store, input: AcidStart, ids: readonly string[]): AcidStart[] {
+  if (ids.length === 1) return [input];
+  const sum = ids.reduce((total, id) => total + pieceForStep(store, id, 'acid').state.grams, 0);
+  const mass = computedMass(sum);
+  return ids.map((piece) => ({
+    ...input,
+    piece,
+    mass,
+    size: piece === input.piece || input.cut !== 'fillet' ? input.size : ownThickness(store, piece)
+  }));
+}
+
 export const startAcid = operation({
   name: 'start-acid',
   page: '/acid',
-  summary: 'Put a piece into acid: when it is as wanted, and when past its best, are computed again here.',
-  input: acidPlanFields.extend({ ...acidLaid, at: when }),
+  summary:
+    'Put a piece, or several in one bath, into acid: when each is as wanted, and when past its best, are computed again here.',
+  input: acidStart.extend({ others: list(30).describe('more pieces in the same bath, whole'), at: when }),
   subject: (input) => `piece:${input.piece}`,
-  run({ store, house, instant }, { at: text, ...input }) {
+  run({ store, house, instant }, { at: text, others, ...input }) {
+    const ids = together(input.piece, others);
     const { state } = pieceForStep(store, input.piece, 'acid');
-    const at = instant(text, 'at');
-    if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
-    if (input.mass && input.mass.si > state.grams + 0.5) {
+    if (ids.length === 1 && input.mass && input.mass.si > state.grams + 0.5) {
       throw new EmberError('record.mass-exceeded', {
         field: 'mass',
         unit: 'g',
@@ -55,35 +110,17 @@ export const startAcid = operation({
         seen: input.mass.typed
       });
     }
-    const { runs: _, ...subject } = acidSubject(store, input.piece);
-    const set = pick(input, acidSet);
-    const settings = acidSettings(set, subject);
-    if (!acidPlan(settings, ACID_NODES, solved).sour) throw new EmberError('acid.none', { field: 'liquid' });
-    const second = input.later === '' ? null : input.later;
-    if (second && SET_POINTS.indexOf(second) <= SET_POINTS.indexOf(input.wanted)) {
-      throw new EmberError('form.value-unknown', { field: 'later', seen: `${second}, which is no later than wanted` });
-    }
-    const { ready, past, never, later } = forecast(settings, second);
+    const at = instant(text, 'at');
+    const made = inOneBath(store, input, ids).map((each) => oneAcid({ store, house }, each, at, text));
+    const [first] = made;
     return {
-      events: [
-        draft('acid.started', `piece:${input.piece}`, at, {
-          set,
-          subject,
-          ready,
-          past,
-          never,
-          later,
-          salt: input.salt?.si ?? 0,
-          place: input.place,
-          ...toldBody(toldOfAcid(house, settings.liquid, input.also, at)),
-          pins: versionsFor(profileById(house.profile, house.profiles), house)
-        })
-      ],
+      events: made.map(({ event }) => event),
       result: {
         piece: input.piece,
-        readySeconds: ready?.likely ?? null,
-        pastSeconds: past?.likely ?? null,
-        laterSeconds: later?.ready?.likely ?? null
+        pieces: ids,
+        readySeconds: first!.ready?.likely ?? null,
+        pastSeconds: first!.past?.likely ?? null,
+        laterSeconds: first!.later?.ready?.likely ?? null
       }
     };
   }

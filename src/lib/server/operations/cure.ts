@@ -18,64 +18,109 @@ import { pageOf } from '../facts/book.ts';
 import { toldBody } from '../facts/declarations.ts';
 import { toldOfCure } from '../facts/told.ts';
 import { draft } from '../store/record.ts';
-import { neededText, optionalNumeric, optionalQuantity, pieceId, shortText, when } from '../../core/fields/field.ts';
+import {
+  list,
+  neededText,
+  optionalNumeric,
+  optionalQuantity,
+  pieceId,
+  shortText,
+  when
+} from '../../core/fields/field.ts';
 import { pieceForStep, ongoing } from './guard.ts';
-import { operation } from './operation.ts';
+import { operation, type OperationContext } from './operation.ts';
+import { longer, ownThickness, squareOf, together } from './together.ts';
+import type { Store } from '../store/store.ts';
 
 const pins = (house: HouseState) => versionsFor(profileById(house.profile, house.profiles), house);
 const placeNamed = (house: HouseState, named: string) => listedAs(house, named)?.name ?? named;
 
+/** One piece into its cure: what it is told, and what it comes to. */
+function oneCure(
+  { store, house }: Pick<OperationContext, 'store' | 'house'>,
+  input: z.output<typeof curePlan>,
+  at: number,
+  text: string | undefined
+) {
+  const { state } = pieceForStep(store, input.piece, 'cure');
+  if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
+  const subject = cureSubject(store, input.piece);
+  const { profile } = subject;
+  const set = pick(input, cureSet);
+  const settings = cureSettings(set, subject);
+  const { result, forecast } = forecastBody(settings, at);
+  const { turned, pressed, pack } = input;
+  const recipe = input.recipe === '' ? null : pageOf(house, 'recipe', input.recipe);
+  const choices = { method: settings.method, turned, drains: settings.drains === true };
+  const dueAt = at + programmeSeconds(result.stages) * 1000;
+  return {
+    result,
+    dueAt,
+    event: draft('cure.started', `piece:${input.piece}`, at, {
+      method: settings.method,
+      grams: settings.grams,
+      thickness: input.thickness,
+      faces: settings.faces,
+      celsius: settings.celsius,
+      saltGrams: result.saltGrams,
+      sugarGrams: result.sugarGrams,
+      hours: settings.hours,
+      target: settings.target,
+      forecast,
+      dueAt,
+      set,
+      subject: { ...subject, profile: profile && { ...profile, points: [...profile.points] } },
+      stages: [...result.stages],
+      steps: stepsOf(result.stages, choices),
+      place: placeNamed(house, input.place),
+      pack,
+      turned,
+      pressed,
+      recipe: recipe ? { id: recipe.id, name: recipe.name, version: recipe.version } : null,
+      ...toldBody(toldOfCure(house, recipe, settings.method, input.also, at)),
+      readyBy: input.readyBy ? saidInstant(input.readyBy, house.zone, 'readyBy') : null,
+      pins: pins(house)
+    })
+  };
+}
+
+/** A piece that goes in with another: its own thickness, and the time that takes. Its thin end is that of its own record. */
+function withIt(store: Store, input: z.output<typeof curePlan>, piece: string): z.output<typeof curePlan> {
+  if (piece === input.piece) return input;
+  const thickness = ownThickness(store, piece);
+  const times = squareOf(thickness, input.thickness);
+  return {
+    ...input,
+    piece,
+    thickness,
+    thin: null,
+    hours: longer(input.hours, times),
+    rest: input.rest && longer(input.rest, times)
+  };
+}
+
 export const startCure = operation({
   name: 'start-cure',
   page: '/cure',
-  summary: 'Start a cure of any school; grams, steps and forecast are computed again here.',
-  input: curePlan.extend({ at: when }),
+  summary:
+    'Start a cure of any school, of one piece or of several; grams, steps and forecast of each are computed again here.',
+  input: curePlan.extend({ others: list(30).describe('more pieces that go in with it'), at: when }),
   subject: (input) => `piece:${input.piece}`,
-  run({ store, house, instant }, { at: text, ...input }) {
-    const { state } = pieceForStep(store, input.piece, 'cure');
+  run({ store, house, instant }, { at: text, others, ...input }) {
     const at = instant(text, 'at');
-    if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
-    const subject = cureSubject(store, input.piece);
-    const { profile } = subject;
-    const set = pick(input, cureSet);
-    const settings = cureSettings(set, subject);
-    const { result, forecast } = forecastBody(settings, at);
-    const { turned, pressed, pack } = input;
-    const recipe = input.recipe === '' ? null : pageOf(house, 'recipe', input.recipe);
-    const choices = { method: settings.method, turned, drains: settings.drains === true };
+    const made = together(input.piece, others).map((id) =>
+      oneCure({ store, house }, withIt(store, input, id), at, text)
+    );
+    const [first] = made;
     return {
-      events: [
-        draft('cure.started', `piece:${input.piece}`, at, {
-          method: settings.method,
-          grams: settings.grams,
-          thickness: input.thickness,
-          faces: settings.faces,
-          celsius: settings.celsius,
-          saltGrams: result.saltGrams,
-          sugarGrams: result.sugarGrams,
-          hours: settings.hours,
-          target: settings.target,
-          forecast,
-          dueAt: at + programmeSeconds(result.stages) * 1000,
-          set,
-          subject: { ...subject, profile: profile && { ...profile, points: [...profile.points] } },
-          stages: [...result.stages],
-          steps: stepsOf(result.stages, choices),
-          place: placeNamed(house, input.place),
-          pack,
-          turned,
-          pressed,
-          recipe: recipe ? { id: recipe.id, name: recipe.name, version: recipe.version } : null,
-          ...toldBody(toldOfCure(house, recipe, settings.method, input.also, at)),
-          readyBy: input.readyBy ? saidInstant(input.readyBy, house.zone, 'readyBy') : null,
-          pins: pins(house)
-        })
-      ],
+      events: made.map(({ event }) => event),
       result: {
         piece: input.piece,
-        saltGrams: result.saltGrams,
-        sugarGrams: result.sugarGrams,
-        dueAt: at + programmeSeconds(result.stages) * 1000
+        pieces: together(input.piece, others),
+        saltGrams: first!.result.saltGrams,
+        sugarGrams: first!.result.sugarGrams,
+        dueAt: first!.dueAt,
+        finishes: made.map(({ dueAt }) => dueAt)
       }
     };
   }

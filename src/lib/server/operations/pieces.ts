@@ -14,6 +14,7 @@ import { type PieceState } from '../../core/record/piece.ts';
 import { draft, type Draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import {
+  list,
   choice,
   neededText,
   numeric,
@@ -26,6 +27,7 @@ import {
   ticked,
   when
 } from '../../core/fields/field.ts';
+import { together } from './together.ts';
 import { after, pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
 import { depthFields, depthPoints } from '../plans/depth.ts';
@@ -275,18 +277,24 @@ export const reweighPiece = operation({
 export const movePiece = operation({
   name: 'move-piece',
   page: '/piece/[id]',
-  summary: 'Move a piece to a place: a drawer, a rack, a box. In a cold place its time out ends.',
+  summary: 'Move a piece, or several, to a place: a drawer, a rack, a box. In a cold place its time out ends.',
   input: z.object({
     piece: pieceId,
+    others: list(60).describe('more pieces that go there with it'),
     place: neededText(60),
-    core: optionalQuantity('temperature', TEMPERATURE),
+    core: optionalQuantity('temperature', TEMPERATURE).describe('of the piece itself, not of those that go with it'),
     at: when
   }),
   subject: (input) => `piece:${input.piece}`,
   run({ store, house, instant }, input) {
-    const { state } = pieceForStep(store, input.piece, 'move');
-    const at = after(state, instant(input.at, 'at'), input.at);
-    return { events: [movedTo(house, state, input.place, input.core, at)], result: { piece: state.id } };
+    const said = instant(input.at, 'at');
+    const pieces = together(input.piece, input.others);
+    const events = pieces.map((id) => {
+      const { state } = pieceForStep(store, id, 'move');
+      const core = id === input.piece ? input.core : null;
+      return movedTo(house, state, input.place, core, after(state, said, input.at));
+    });
+    return { events, result: { piece: input.piece, pieces } };
   }
 });
 

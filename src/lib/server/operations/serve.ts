@@ -9,6 +9,7 @@ import type { Typed } from '../../core/measure/parse.ts';
 import { draft } from '../store/record.ts';
 import {
   TEMPERATURE,
+  list,
   neededText,
   optionalQuantity,
   pieceId,
@@ -20,6 +21,7 @@ import {
 import { declarations } from '../facts/declarations.ts';
 import { pieceForStep } from './guard.ts';
 import { operation, type OperationContext } from './operation.ts';
+import { together } from './together.ts';
 
 /**
  * How much of a piece a person means: so much, or all that is left. Silence is neither.
@@ -148,9 +150,10 @@ export const servePiece = operation({
 export const discardPiece = operation({
   name: 'discard-piece',
   page: '/serve',
-  summary: 'Bin a piece, or part of it, with the reason.',
+  summary: 'Bin a piece, or part of it, or several whole, with the reason.',
   input: z.object({
     piece: pieceId,
+    others: list(60).describe('more pieces, all of each'),
     reason: neededText(200, 3).describe('why, in a word at least'),
     mass: optionalQuantity('mass', { min: 1, max: 500_000 }).describe('how much of it'),
     all: ticked.describe('all that is left of it, instead of a weight'),
@@ -158,12 +161,23 @@ export const discardPiece = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run(context, input) {
-    const { state } = here(context, input.piece, 'discard');
-    const mass = meant(state.grams, input);
     const at = context.instant(input.at, 'at');
+    const { reason } = input;
+    const made = together(input.piece, input.others).map((id) => {
+      const { state } = here(context, id, 'discard');
+      const mass = id === input.piece ? meant(state.grams, input) : null;
+      return {
+        event: draft('piece.discarded', `piece:${id}`, at, { reason, mass }),
+        grams: mass?.si ?? state.grams
+      };
+    });
     return {
-      events: [draft('piece.discarded', `piece:${input.piece}`, at, { reason: input.reason, mass })],
-      result: { piece: input.piece, grams: mass?.si ?? state.grams }
+      events: made.map(({ event }) => event),
+      result: {
+        piece: input.piece,
+        pieces: together(input.piece, input.others),
+        grams: made.reduce((sum, { grams }) => sum + grams, 0)
+      }
     };
   }
 });

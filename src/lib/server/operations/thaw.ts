@@ -7,10 +7,20 @@ import { THAW_DRIP } from '../../core/bench/freeze/thaw.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { versionsFor } from '../../core/rules/verdict.ts';
 import { draft } from '../store/record.ts';
-import { MASS, optionalQuantity, pieceId, shortText, TEMPERATURE, ticked, when } from '../../core/fields/field.ts';
+import {
+  list,
+  MASS,
+  optionalQuantity,
+  pieceId,
+  shortText,
+  TEMPERATURE,
+  ticked,
+  when
+} from '../../core/fields/field.ts';
 import { outOfFreezer } from './freeze.ts';
 import { pieceForStep, ongoing } from './guard.ts';
-import { operation } from './operation.ts';
+import { operation, type OperationContext } from './operation.ts';
+import { ownThickness, together } from './together.ts';
 import { checkMass } from './pieces.ts';
 import { thawPlan } from '../../core/activity/thaw/plan.ts';
 import { forecastThaw } from '../plans/thaw.ts';
@@ -18,38 +28,51 @@ import { forecastThaw } from '../plans/thaw.ts';
 /** More drip than this is asked about: three times what is usual at the most. Share of the weight; check. */
 const ODD_DRIP = 3 * THAW_DRIP.high;
 
+/** One piece into its thaw; out of the freezer first, where it is in one. */
+function oneThaw(
+  { store, house, now }: Pick<OperationContext, 'store' | 'house' | 'now'>,
+  { piece, own, ...input }: z.output<typeof thawPlan>,
+  at: number,
+  text: string | undefined
+) {
+  const { state, lot } = pieceForStep(store, piece, 'thaw');
+  if (!isFrozen(state, lot)) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not frozen' });
+  if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
+  if (input.pack === 'closed' && input.method === 'cold' && !own) {
+    throw new EmberError('thaw.in-closed-pack', { field: 'pack' });
+  }
+  const place = listedAs(house, input.place)?.name ?? input.place;
+  const out = running(state.freezes)
+    ? outOfFreezer(store, house, state, { at, now, note: `to thaw in ${place}`, place: '', text })
+    : [];
+  const { arrival, surfaceAbove } = forecastThaw(house, lot, input);
+  const started = draft('thaw.started', `piece:${piece}`, at, {
+    ...input,
+    place,
+    forecast: arrival,
+    surfaceWarmFrom: surfaceAbove?.from ?? null,
+    grams: state.grams,
+    pins: versionsFor(profileById(house.profile, house.profiles), house)
+  });
+  return { events: [...out, started], arrival };
+}
+
 export const startThaw = operation({
   name: 'start-thaw',
   page: '/freeze/thaw',
-  summary: 'Start a thaw in the cold or under running water. A piece in a freezer comes out of it with the same entry.',
-  input: thawPlan.extend({ at: when }),
+  summary:
+    'Start a thaw in the cold or under running water, of one piece or of several, each with its own forecast. A piece in a freezer comes out of it with the same entry.',
+  input: thawPlan.extend({ others: list(30).describe('more pieces that thaw with it'), at: when }),
   subject: (input) => `piece:${input.piece}`,
-  run({ store, house, now, instant }, { piece, own, at: text, ...input }) {
-    const { state, lot } = pieceForStep(store, piece, 'thaw');
-    if (!isFrozen(state, lot)) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not frozen' });
+  run({ store, house, now, instant }, { others, at: text, ...input }) {
     const at = instant(text, 'at');
-    if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
-    if (input.pack === 'closed' && input.method === 'cold' && !own) {
-      throw new EmberError('thaw.in-closed-pack', { field: 'pack' });
-    }
-    const place = listedAs(house, input.place)?.name ?? input.place;
-    const out = running(state.freezes)
-      ? outOfFreezer(store, house, state, { at, now, note: `to thaw in ${place}`, place: '', text })
-      : [];
-    const { arrival, surfaceAbove } = forecastThaw(house, lot, input);
+    const made = together(input.piece, others).map((piece) => {
+      const thickness = piece === input.piece ? input.thickness : ownThickness(store, piece);
+      return oneThaw({ store, house, now }, { ...input, piece, thickness }, at, text);
+    });
     return {
-      events: [
-        ...out,
-        draft('thaw.started', `piece:${piece}`, at, {
-          ...input,
-          place,
-          forecast: arrival,
-          surfaceWarmFrom: surfaceAbove?.from ?? null,
-          grams: state.grams,
-          pins: versionsFor(profileById(house.profile, house.profiles), house)
-        })
-      ],
-      result: { piece, forecast: arrival }
+      events: made.flatMap(({ events }) => events),
+      result: { piece: input.piece, pieces: together(input.piece, others), forecast: made[0]!.arrival }
     };
   }
 });

@@ -20,6 +20,8 @@
   import PlanField from '../plan/PlanField.svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
+  import WithOthers from '../controls/WithOthers.svelte';
+  import type { PieceChoice } from '$lib/server/facts/choices.ts';
   import AcidFields from './AcidFields.svelte';
   import AcidFigures from './AcidFigures.svelte';
   import AcidSection from './AcidSection.svelte';
@@ -30,12 +32,15 @@
     view,
     piece,
     places,
-    units
+    units,
+    more
   }: {
     view: PieceView;
     piece: AcidSubject & { readonly runs: number };
     places: readonly { id: string; name: string }[];
     units: UnitPreferences;
+    /** Other pieces that could lie in the same bath. */
+    more: readonly PieceChoice[];
   } = $props();
 
   const pair = untrack(
@@ -47,6 +52,14 @@
       )
   );
   const { first, second } = pair;
+  let picked = $state<string[]>([]);
+  /** All that lies in the bath shares its liquid: what is computed here is what is begun. */
+  function share(ids: string[]) {
+    picked = ids;
+    const grams = more.filter(({ id }) => ids.includes(id)).reduce((sum, piece) => sum + piece.grams, piece.grams);
+    if (ids.length > 0) first.figure('mass', grams);
+    else first.texts.mass = '';
+  }
   /** s; null follows the moment it is ready. */
   let scrubbed = $state<number | null>(null);
   let after = $state('');
@@ -66,7 +79,13 @@
 <div class="halves bench">
   <section class="sheet">
     <h2>{t.intoAcid}</h2>
-    <OperationForm operation="start-acid" piece={view.piece} submit={t.coverItNow} tone="ember">
+    <OperationForm
+      operation="start-acid"
+      piece={view.piece}
+      submit={t.coverItNow}
+      tone="ember"
+      also={{ others: picked.join(',') }}
+    >
       <AcidFields draft={first} isForm />
       <div class="fields">
         <PlanField
@@ -76,6 +95,7 @@
         />
         <PlanField draft={first} name="place" optional among={places} />
       </div>
+      <WithOthers pieces={more} bind:picked={() => picked, share} hint={t.oneBathIsShared} />
       <IngredientsField
         name="also"
         label={first.label('also')}

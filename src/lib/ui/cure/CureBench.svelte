@@ -18,6 +18,8 @@
   import { untrack } from 'svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
+  import WithOthers from '../controls/WithOthers.svelte';
+  import type { PieceChoice } from '$lib/server/facts/choices.ts';
   import CureCompare from './CureCompare.svelte';
   import CureDepths from './CureDepths.svelte';
   import CureFields from './CureFields.svelte';
@@ -41,9 +43,12 @@
     chosenRecipe,
     units,
     zone,
-    now
+    now,
+    more
   }: {
     view: PieceView;
+    /** Other pieces that could go in with it. */
+    more: readonly PieceChoice[];
     piece: CureSubject;
     recipes: readonly { id: string; name: string; school: School; recipe: RecipeBody }[];
     places: readonly { id: string; name: string }[];
@@ -85,6 +90,7 @@
     });
   });
 
+  let others = $state<string[]>([]);
   let shownAt = $state(47);
   let zonesOpen = $state(false);
   let stepsOpen = $state(false);
@@ -124,7 +130,13 @@
 <div class="halves bench">
   <section class="sheet">
     <h2>{t.theCure}</h2>
-    <OperationForm operation="start-cure" piece={view.piece} submit={t.beginTheCure} tone="ember">
+    <OperationForm
+      operation="start-cure"
+      piece={view.piece}
+      submit={others.length > 0 ? t.beginTheCureOf(others.length + 1) : t.beginTheCure}
+      tone="ember"
+      also={{ others: others.join(',') }}
+    >
       <CureFields draft={first} {piece} {recipes} {places} {means} isForm />
       <Field
         name="readyBy"
@@ -140,6 +152,7 @@
             ? t.tooLateByShorten(say.span((now - begin) / 1000))
             : t.startByWithMin(say.dayAndTime(begin), say.until(begin, now), LEAD_SECONDS / 60)}
       />
+      <WithOthers pieces={more} bind:picked={others} hint={t.eachByItsThickness} />
     </OperationForm>
   </section>
   <section class="sheet" aria-live="off" data-simulated={result ? 'yes' : 'no'}>

@@ -4,13 +4,25 @@
   import { hands as t } from '$lib/words/screens/piece.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import Field from '$lib/ui/controls/Field.svelte';
+  import WithOthers from '$lib/ui/controls/WithOthers.svelte';
+  import type { PieceChoice } from '$lib/server/facts/choices.ts';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import { lengthUnits, massUnits, temperatureUnits } from '$lib/ui/units.ts';
   import type { PieceView } from '$lib/server/views/piece.ts';
   import { CAUSE_WORDS, USE_WORDS, WASTE_WORDS } from '$lib/words/cuts.ts';
 
   /** What hands do to a piece away from the board: take from it, split, trim, weigh again, move. */
-  let { view, places }: { view: PieceView; places: readonly string[] } = $props();
+  let {
+    view,
+    places,
+    movable
+  }: {
+    view: PieceView;
+    places: readonly string[];
+    /** Other pieces that can be carried along. */
+    movable: readonly PieceChoice[];
+  } = $props();
+  let others = $state<string[]>([]);
   const piece = $derived(view.piece);
   const choices = (words: Record<string, string>) =>
     Object.entries(words)
@@ -20,11 +32,18 @@
 </script>
 
 <Fold class="sheet no-print" id="move" open={page.url.searchParams.get('do') === 'move'} title={t.moveIt}>
-  <OperationForm operation="move-piece" {piece} submit={t.itLiesThereNow}>
+  <OperationForm
+    operation="move-piece"
+    {piece}
+    submit={t.itLiesThereNow}
+    also={{ others: others.join(',') }}
+    onDone={() => (others = [])}
+  >
     <div class="fields">
       <Field name="place" label={t.to} among={places} placeholder={t.drawer} />
       <Field name="core" label={common.core} kind="quantity" units={temperatureUnits()} optional />
     </div>
+    <WithOthers pieces={movable} bind:picked={others} />
   </OperationForm>
 </Fold>
 <Fold class="sheet no-print" title={t.takeAPieceFrom}>

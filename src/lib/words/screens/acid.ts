@@ -1,6 +1,8 @@
 import { words, type Said } from '../speech.ts';
 
 export const acidBench = /* @__PURE__ */ words({
+  oneBathIsShared:
+    'They share the liquid above: it is reckoned for all of them. A whole side goes by its own thickness, what is cut by its cut.',
   intoAcid: 'Into acid',
   coverItNow: 'Start it now',
   cutOpen: 'Cut open',

@@ -84,3 +84,8 @@ export const when = /* @__PURE__ */ words({
   theSecond: 'the second',
   isJumpedOver: (time: Said) => `The clocks go forward that night: there is no ${time}.`
 });
+
+export const withOthers = /* @__PURE__ */ words({
+  none: 'More pieces with it',
+  some: (count: number) => `More pieces with it: ${say.number(count, 0)}`
+});

@@ -1,6 +1,10 @@
+import * as say from '../say.ts';
 import { words, type Said } from '../speech.ts';
 
 export const cureBench = /* @__PURE__ */ words({
+  beginTheCureOf: (count: number) => `Begin the cure of ${say.plural(count, { one: 'piece', other: 'pieces' })}`,
+  eachByItsThickness:
+    'Each is salted by its own weight. Its times are these by the square of its own thickness, as salt goes in.',
   theCure: 'The cure',
   beginTheCure: 'Begin the cure',
   readyBy: 'Ready by',

@@ -169,6 +169,7 @@ export const freezeRecordOnePage = /* @__PURE__ */ words({
 });
 
 export const freezeThawPage = /* @__PURE__ */ words({
+  eachByItsThickness: 'Each thaws by its own thickness.',
   thaw: 'Thaw',
   nothingFrozenLiesHere: 'Nothing frozen to thaw.',
   thawsIn: (name: Said, place: Said) => `${name} thaws in ${place}`,

@@ -13,6 +13,7 @@
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
+  import WithOthers from '$lib/ui/controls/WithOthers.svelte';
   import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
   import { running } from '$lib/core/record/occupation.ts';
   import { PlanDraft } from '$lib/ui/plan/draft.svelte.ts';
@@ -21,6 +22,7 @@
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
+  let others = $state<string[]>([]);
   const view = $derived(data.view);
   const now = $derived(Math.floor(houseNow() / 30_000) * 30_000);
   const run = $derived(running(view?.piece.thaws ?? []));
@@ -140,7 +142,13 @@
     <div class="cards">
       <section class="sheet">
         <h2>{t.thaw2(view.piece.made.name)}</h2>
-        <OperationForm operation="start-thaw" piece={view.piece} submit={t.beginTheThaw} tone="ember">
+        <OperationForm
+          operation="start-thaw"
+          piece={view.piece}
+          submit={t.beginTheThaw}
+          tone="ember"
+          also={{ others: others.join(',') }}
+        >
           <div class="fields broad">
             <PlanField {draft} name="method" />
             <PlanField {draft} name="place" among={data.places} placeholder={isWater ? t.fishSink : t.drawer} />
@@ -161,6 +169,13 @@
             </p>
             {#if !isWater}<Field name="own" label={t.itThawsClosedAll} kind="tick" />{/if}
           {/if}
+          <WithOthers
+            pieces={data.pieces.filter(
+              ({ id, may, isFrozen }) => id !== view.piece.id && may.includes('thaw') && isFrozen
+            )}
+            bind:picked={others}
+            hint={t.eachByItsThickness}
+          />
         </OperationForm>
       </section>
       <section class="sheet" aria-live="polite">

@@ -172,7 +172,7 @@
   <div class="stack">
     <Papers {view} wanted={wantsPaper} />
     <Clocks clocks={view.clocks} {now} />
-    {#if !piece.gone}<Hands {view} places={data.places} />{/if}
+    {#if !piece.gone}<Hands {view} places={data.places} movable={data.movable} />{/if}
     <Exceptions {view} person={data.person?.name ?? null} />
     <section class="sheet">
       <h2>{t.toldWithItWhen}</h2>
