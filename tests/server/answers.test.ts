@@ -19,7 +19,7 @@ describe('what the document says of answers', () => {
     expect(OPERATIONS.filter(({ name }) => !told.has(name)).map(({ name }) => name)).to.deep.equal([]);
   });
   it('is no empty word: an answer of another shape is found out', () => {
-    const whole = { result: { piece: 'A' }, seq: 1, repeated: false };
+    const whole = { result: { piece: 'A', pieces: ['A'] }, seq: 1, repeated: false };
     expect(answerTroubles('move-piece', whole)).to.deep.equal([]);
     expect(answerTroubles('move-piece', { ...whole, result: {} })).to.have.length(1);
     expect(answerTroubles('move-piece', { ...whole, seq: '1' })).to.have.length(1);

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usualThickness } from '$lib/core/bench/thickness.ts';
   import * as say from '$lib/words/say.ts';
   import { freezeStart as t } from '$lib/words/screens/freeze.ts';
   import Table from '$lib/ui/kit/Table.svelte';
@@ -48,6 +49,8 @@
   $effect(() => {
     draft.texts.cycle ||= cycles[0]?.value ?? '';
   });
+  // A freeze is proven by it: a guess is shown, and never filled in.
+  const guess = $derived(usualThickness(view.piece.made.form, view.piece.grams));
   const loaded = $derived(pieces.filter(({ id }) => others.includes(id)));
   const most = $derived(
     Math.max(
@@ -127,7 +130,15 @@
           hint={draft.texts.lie === 'unknown' && others.length > 0 ? t.reckonedAsOneBlock : ''}
         />
         {#if draft.texts.lie === 'stacked'}<PlanField {draft} name="stack" />{/if}
-        <PlanField {draft} name="thickness" hint={view.piece.depth ? t.ofItsMeasuredDepth : ''} />
+        <PlanField
+          {draft}
+          name="thickness"
+          hint={view.piece.depth
+            ? t.ofItsMeasuredDepth
+            : most > 0 || guess === null
+              ? ''
+              : t.aboutMeasureIt(say.length(guess))}
+        />
         <PlanField {draft} name="startCore" />
         {#if sensors.length > 0}
           <Field

@@ -9,12 +9,14 @@
   import type { RecipeBody } from '$lib/core/activity/cure/recipe-body.ts';
   import { stepsOf } from '$lib/core/bench/cure/steps.ts';
   import type { School } from '$lib/core/activity/cure/lists.ts';
+  import { usualThickness } from '$lib/core/bench/thickness.ts';
   import { thickest } from '$lib/core/bench/breakdown/depth.ts';
   import { readInstant } from '$lib/core/measure/day.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PieceView } from '$lib/server/views/piece.ts';
   import { cureStepWords } from '$lib/words/cure-names.ts';
-  import { openCureWorker } from '$lib/workers/cure.ts';
+  import { openCureWorker, type CureOutlook } from '$lib/workers/cure.ts';
+  import CureAnswer from './CureAnswer.svelte';
   import { untrack } from 'svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
@@ -30,7 +32,7 @@
   import type { CureSubject } from '$lib/core/bench/cure/settings.ts';
   import { CureDraft } from './draft.svelte.ts';
   import { PlanPair } from '../plan/pair.svelte.ts';
-  import type { CureBand, CureResult, CureSettings } from '$lib/core/bench/cure/plan.ts';
+  import type { CureResult, CureSettings } from '$lib/core/bench/cure/plan.ts';
 
   /** A cure on its way to being begun: set, seen, compared with another, and committed with its steps. */
   let {
@@ -65,11 +67,13 @@
 
   const lies = untrack(() => view.piece.place?.place ?? '');
   const deepest = $derived(thickest(view.piece.depth ?? null) ?? view.piece.made.thicknessMm ?? 0);
+  /** Until somebody measures it: by its weight and form, and said to be so. */
+  const guess = untrack(() => usualThickness(view.piece.made.form, view.piece.grams));
   const pair = untrack(
     () =>
-      new PlanPair<CureDraft, CureSettings, CureResult, CureBand>(
+      new PlanPair<CureDraft, CureSettings, CureResult, CureOutlook>(
         openCureWorker,
-        () => new CureDraft(units, deepest || 25, means[lies] ?? 3),
+        () => new CureDraft(units, deepest || guess || 25, means[lies] ?? 3),
         (draft) => draft.settings(piece)
       )
   );
@@ -137,7 +141,7 @@
       tone="ember"
       also={{ others: others.join(',') }}
     >
-      <CureFields draft={first} {piece} {recipes} {places} {means} isForm />
+      <CureFields draft={first} {piece} {recipes} {places} {means} isForm guessed={deepest <= 0 && guess !== null} />
       <Field
         name="readyBy"
         label={t.readyBy}
@@ -164,6 +168,12 @@
     </div>
     {#if one?.trouble}<p class="trouble" role="alert">{one.trouble}</p>{/if}
     {#if one && result && shown}
+      <CureAnswer
+        through={one.band?.through ?? null}
+        settings={shown}
+        onHours={(hours) => (first.texts.hours = String(hours))}
+        onSalt={(share) => (first.texts.salt = String(Number((share * 100).toFixed(1))))}
+      />
       <CurePicture {result} faces={shown.faces} {target} bind:index={shownAt} />
       <CureFigures simulation={one} {result} settings={shown} />
       <h3>{t.byDepthAtThe}</h3>

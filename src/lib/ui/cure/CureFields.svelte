@@ -24,7 +24,8 @@
     recipes,
     places,
     means,
-    isForm = false
+    isForm = false,
+    guessed = false
   }: {
     draft: CureDraft;
     piece: CureSubject;
@@ -33,6 +34,8 @@
     /** What each place was on average in the last day, °C. */
     means: Readonly<Record<string, number>>;
     isForm?: boolean;
+    /** Its thickness is that of its weight and form: nobody measured it. */
+    guessed?: boolean;
   } = $props();
 
   const schools = SCHOOL_IDS.map((value) => ({ value, name: CURE_NAMES[value].name }));
@@ -155,7 +158,11 @@
   <PlanField
     {draft}
     name="thickness"
-    hint={piece.profile && set.flat !== 'on' && set.thin === '' ? t.alongItsMeasuredDepth : ''}
+    hint={piece.profile && set.flat !== 'on' && set.thin === ''
+      ? t.alongItsMeasuredDepth
+      : guessed
+        ? t.byWeightMeasureIt
+        : ''}
   />
   <PlanField {draft} name="thin" hint={piece.profile ? t.emptyAsMeasured : t.emptyEven} />
   <PlanField {draft} name="faces" />

@@ -2,6 +2,7 @@
   import * as say from '$lib/words/say.ts';
   import { cureFigures as t } from '$lib/words/screens/cure.ts';
   import Button from '$lib/ui/kit/Button.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
   import Table from '$lib/ui/kit/Table.svelte';
   import { thinEnd, type CureResult, type CureSettings } from '$lib/core/bench/cure/plan.ts';
   import type { CureSimulation } from './simulation.svelte.ts';
@@ -32,39 +33,42 @@
   {/if}
   <p class="figure">{grams(end.gramsAfter)} <small>{t.ofAfter(grams(settings.grams))}</small></p>
 </div>
-<Table fixed>
-  <thead>
-    <tr><th>{t.atTheEnd(say.span(end.hours * 3600))}</th><th>{t.likely}</th><th>{t.nineTimesInTen}</th></tr>
-  </thead>
-  <tbody>
-    <tr
-      ><td>{t.saltOnAverage}</td><td>{percent(end.meanPercent)}</td><td>{range(band?.meanSaltPercent, percent)}</td></tr
-    >
-    <tr>
-      <td>{t.saltMiddleOfThe}</td><td>{percent(end.middlePercent)}</td>
-      <td>{range(band?.middleSaltPercent, percent)}</td>
-    </tr>
-    <tr>
-      <td>{t.waterPhaseSaltLeast}</td><td>{percent(end.leastWps)}</td><td>{range(band?.leastWps, percent)}</td>
-    </tr>
-    <tr>
-      <td>{t.waterPhaseSaltAt}</td><td>{percent(end.surfaceWps)}</td><td>{range(band?.surfaceWps, percent)}</td>
-    </tr>
-    <tr><td>{t.weightAfter}</td><td>{grams(end.gramsAfter)}</td><td>{range(band?.gramsAfter, grams)}</td></tr>
-    <tr>
-      <td>{t.middle(settings.method === 'desalt' ? t.fallsTo : 'reaches', percent(settings.target * 100))}</td>
-      <td colspan="2">{after(result.middleReachesHours)}</td>
-    </tr>
-    <tr><td>{t.evenedOutFaceAnd}</td><td colspan="2">{after(result.evenHours)}</td></tr>
-    {#if result.zones.length > 1 && settings.method !== 'desalt'}
+<Fold title={t.figuresAtTheEnd} open={false} data-figures>
+  <Table fixed>
+    <thead>
+      <tr><th>{t.atTheEnd(say.span(end.hours * 3600))}</th><th>{t.likely}</th><th>{t.nineTimesInTen}</th></tr>
+    </thead>
+    <tbody>
+      <tr
+        ><td>{t.saltOnAverage}</td><td>{percent(end.meanPercent)}</td><td>{range(band?.meanSaltPercent, percent)}</td
+        ></tr
+      >
       <tr>
-        <td>{t.thinEndHasWhat}</td>
-        <td colspan="2" data-thin>{after(thin.finishHours)}</td>
+        <td>{t.saltMiddleOfThe}</td><td>{percent(end.middlePercent)}</td>
+        <td>{range(band?.middleSaltPercent, percent)}</td>
       </tr>
-    {/if}
-    <tr><td>{t.waterActivityOnAverage}</td><td colspan="2">{say.exactly(result.meanWaterActivity, 3)}</td></tr>
-  </tbody>
-</Table>
+      <tr>
+        <td>{t.waterPhaseSaltLeast}</td><td>{percent(end.leastWps)}</td><td>{range(band?.leastWps, percent)}</td>
+      </tr>
+      <tr>
+        <td>{t.waterPhaseSaltAt}</td><td>{percent(end.surfaceWps)}</td><td>{range(band?.surfaceWps, percent)}</td>
+      </tr>
+      <tr><td>{t.weightAfter}</td><td>{grams(end.gramsAfter)}</td><td>{range(band?.gramsAfter, grams)}</td></tr>
+      <tr>
+        <td>{t.middle(settings.method === 'desalt' ? t.fallsTo : 'reaches', percent(settings.target * 100))}</td>
+        <td colspan="2">{after(result.middleReachesHours)}</td>
+      </tr>
+      <tr><td>{t.evenedOutFaceAnd}</td><td colspan="2">{after(result.evenHours)}</td></tr>
+      {#if result.zones.length > 1 && settings.method !== 'desalt'}
+        <tr>
+          <td>{t.thinEndHasWhat}</td>
+          <td colspan="2" data-thin>{after(thin.finishHours)}</td>
+        </tr>
+      {/if}
+      <tr><td>{t.waterActivityOnAverage}</td><td colspan="2">{say.exactly(result.meanWaterActivity, 3)}</td></tr>
+    </tbody>
+  </Table>
+</Fold>
 {#if simulation.banding}
   <p class="soft drawing">
     <progress aria-label={t.twoHundredDraws}></progress>

@@ -61,6 +61,7 @@ export const cureDepths = /* @__PURE__ */ words({
 });
 
 export const cureFields = /* @__PURE__ */ words({
+  byWeightMeasureIt: 'Estimated from its weight and form. Measure it.',
   fromTheRecipeBook: 'From the recipe book',
   asSetHere: 'as set here',
   itsHoursAreFor: (length: Said, what: Said) =>
@@ -85,6 +86,7 @@ export const cureFields = /* @__PURE__ */ words({
 });
 
 export const cureFigures = /* @__PURE__ */ words({
+  figuresAtTheEnd: 'Figures at the end',
   waterEachTime: 'water, each time',
   salt: 'salt',
   sugar: 'sugar',
@@ -323,4 +325,15 @@ export const cureRecipesOnePage = /* @__PURE__ */ words({
   waters: (changes: Said) => `, ${changes} waters`,
   skinOn: 'skin on',
   bothFacesOpen: 'both faces open'
+});
+
+export const cureAnswer = /* @__PURE__ */ words({
+  workingItOut: 'Working it out …',
+  through: (span: Said) => `Through after ${span}.`,
+  notThrough: (span: Said) => `Not through after ${span}.`,
+  middleHas: (has: Said, wanted: Said) => `Its middle has ${has} of the ${wanted} wanted.`,
+  takes: (span: Said) => `It takes ${span}`,
+  strongerBrine: (salt: Said, span: Said) => `Or ${salt} brine for ${span}`,
+  moreSalt: (salt: Said, span: Said) => `Or ${salt} salt for ${span}`,
+  neither: 'No time and no salt does it as it lies: make it thinner, or open both faces.'
 });

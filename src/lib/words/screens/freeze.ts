@@ -97,6 +97,7 @@ export const freezeStart = /* @__PURE__ */ words({
   intoTheFreezer: 'Into the freezer',
   reckonedAsOneBlock: 'taken as one block until you say',
   ofItsMeasuredDepth: 'of its measured depth',
+  aboutMeasureIt: (length: Said) => `About ${length} by its weight and form. Measure it: the freeze is proven by it.`,
   none: 'none',
   noAnswer: 'no answer',
   giveTheThicknessAnd: 'Give the thickness to see the forecast.'
