@@ -1,5 +1,5 @@
 import { CHAR, FEED } from '../../src/lib/server/examples.ts';
-import { off, touch, atRest, type ScaleHouse } from '../browser/scale-house.ts';
+import { off, type ScaleHouse } from '../browser/scale-house.ts';
 import { form } from '../browser/watch.ts';
 import type { Hand } from './hand.ts';
 
@@ -28,6 +28,13 @@ const pick = async (hand: Hand, piece: string) => {
   await hand.touch(`.pick a[href*="${piece}"]`);
   await hand.sees(`.pick a[href*="${piece}"][aria-current="true"]`);
 };
+/** Touches one of the names beside a field. */
+const chip = (hand: Hand, operation: string, name: string, text: string) =>
+  hand.touch(
+    form(hand.page, operation)
+      .locator('.field', { has: hand.page.locator(`[name="${name}"], [name="_${name}"]`) })
+      .locator(`.chips button:has-text("${text}")`)
+  );
 const done = (hand: Hand) => hand.sees('[role="status"]:has-text("Done. It is in the ledger")');
 
 const turbot = (house: ScaleHouse, form = 'whole') =>
@@ -49,15 +56,16 @@ async function side(house: ScaleHouse): Promise<string> {
 export const TASKS: readonly HandTask[] = [
   {
     name: 'receive',
-    before: async () => '',
+    // Whoever delivers today has delivered before.
+    before: side,
     async hands(hand) {
       await rail(hand, '/receive');
       await hand.sees('#species-text');
       await hand.type('#species-text', 'turb');
       await hand.touch('.found button:has-text("Turbot")');
       await hand.type(at(hand, 'receive-lot', 'mass'), '2.4');
-      await hand.type(at(hand, 'receive-lot', 'caughtOn'), '2026-03-09');
-      await hand.type(at(hand, 'receive-lot', 'supplier'), 'Graywater Landings');
+      await chip(hand, 'receive-lot', 'caughtOn', 'Today');
+      await chip(hand, 'receive-lot', 'supplier', 'Skarnes Tank Farm');
       await hand.type(at(hand, 'receive-lot', 'core'), '1.2');
       await submit(hand, 'receive-lot');
       await hand.page.waitForURL(/\/piece\//);
@@ -67,9 +75,10 @@ export const TASKS: readonly HandTask[] = [
     name: 'paper',
     before: async (house) => String((await house.bench.call('receive-lot', { ...CHAR, mass: '1200 g' })).piece),
     async hands(hand, piece) {
-      await hand.touch(`.queue a[href*="${piece}"]`);
+      await hand.touch('[data-papers] summary');
+      await hand.touch(`[data-papers] a[href*="${piece}#papers"]`);
       await unfold(hand, 'attach-evidence');
-      await hand.type(at(hand, 'attach-evidence', 'issuer'), 'Skarnes Tank Farm');
+      await chip(hand, 'attach-evidence', 'issuer', 'Skarnes');
       for (const name of ['raised', 'formulatedFeed', 'fromEmbryos', 'noHazardVerified']) {
         await hand.touch(at(hand, 'attach-evidence', name));
       }
@@ -83,14 +92,14 @@ export const TASKS: readonly HandTask[] = [
     async hands(hand, lot) {
       await hand.key('/');
       await hand.write(lot);
-      await hand.touch(`dialog a[href*="${lot}"], [role="dialog"] a[href*="${lot}"]`);
-      await hand.touch(`a[href^="/inspect/${lot}"]`);
+      await hand.touch(`dialog a[href*="/piece/${lot}"]`);
+      await hand.touch(`.benches a[href^="/inspect/${lot}"]`);
       await hand.sees('.attributes fieldset');
       for (const fieldset of await hand.page.locator('.attributes fieldset').all()) {
         await hand.touch(fieldset.locator('.level').first());
       }
       await hand.sees('[data-recommended]');
-      await hand.type(at(hand, 'inspect-lot', 'reason'), 'freeze');
+      await chip(hand, 'inspect-lot', 'reason', 'freeze it first');
       await submit(hand, 'inspect-lot');
       await hand.sees('.before');
     }
@@ -101,21 +110,16 @@ export const TASKS: readonly HandTask[] = [
     async hands(hand, piece, house) {
       await rail(hand, '/break');
       await pick(hand, piece);
+      // The tablet's habit, set once: its scale is read by itself.
+      await hand.page.evaluate(() => localStorage.setItem('ember-scale-by-itself', 'on'));
       await submit(hand, 'open-board');
       await hand.sees('[data-out]');
       let count = 0;
-      for (const [part, grams] of [
-        ['eye-back', 312],
-        ['eye-belly', 248],
-        ['blind-back', 280],
-        ['blind-belly', 205]
-      ] as const) {
-        hand.touches++;
-        await touch(hand.page, part);
+      for (const grams of [312, 248, 280, 205]) {
         await house.tell(`PUT ${grams}`);
-        await atRest(hand.page, `${grams} g`);
-        await hand.touch('[data-take], button:has-text("Take"), [data-scale] ~ * button');
         await off(hand.page, ++count);
+        await house.tell('PUT 0');
+        await hand.page.waitForSelector('[data-pan=""]');
       }
     }
   },
@@ -128,10 +132,9 @@ export const TASKS: readonly HandTask[] = [
       return piece!;
     },
     async hands(hand, piece) {
-      await rail(hand, '/break');
-      await pick(hand, piece);
+      await hand.touch(`[data-task="board-open"] a[href*="${piece}"][href*="#finish"]`);
       await unfold(hand, 'close-board');
-      await hand.type(at(hand, 'close-board', 'place'), 'Drawer 2');
+      await chip(hand, 'close-board', 'place', 'Drawer 2');
       await hand.type(at(hand, 'close-board', 'core'), '2.8');
       await submit(hand, 'close-board');
       await hand.sees('text=board finished');
@@ -143,7 +146,6 @@ export const TASKS: readonly HandTask[] = [
     async hands(hand, piece) {
       await rail(hand, '/freeze');
       await pick(hand, piece);
-      await hand.type(at(hand, 'start-freeze', 'place'), 'Chest freezer');
       await hand.type(at(hand, 'start-freeze', 'startCore'), '1.5');
       await submit(hand, 'start-freeze');
       await hand.sees('form[data-operation="read-freeze"]');
@@ -190,18 +192,23 @@ export const TASKS: readonly HandTask[] = [
       });
       return piece!;
     },
-    async hands(hand, piece) {
+    async hands(hand, piece, house) {
+      await hand.page.evaluate(() => localStorage.setItem('ember-scale-by-itself', 'on'));
       await rail(hand, '/age');
       await hand.touch(`[data-piece="${piece}"]`);
       await hand.sees('form[data-operation="weigh-aged"]');
-      await hand.type(at(hand, 'weigh-aged', 'mass'), '1998');
-      await submit(hand, 'weigh-aged');
+      await house.tell('PUT 1998');
       await hand.sees('[data-weights="2"]');
     }
   },
   {
     name: 'slice and tray',
-    before: side,
+    async before(house) {
+      const other = await side(house);
+      await house.bench.call('start-hold', { piece: other, label: 'Counter left', startCore: '3 C' });
+      await house.bench.call('discard-piece', { piece: other, reason: 'time is up', all: true });
+      return side(house);
+    },
     async hands(hand, piece) {
       await rail(hand, '/slice');
       await pick(hand, piece);
@@ -209,7 +216,7 @@ export const TASKS: readonly HandTask[] = [
       await done(hand);
       await rail(hand, '/serve');
       await unfold(hand, 'start-hold');
-      await hand.type(at(hand, 'start-hold', 'label'), 'Counter left');
+      await chip(hand, 'start-hold', 'label', 'Counter left');
       await hand.type(at(hand, 'start-hold', 'startCore'), '3');
       await submit(hand, 'start-hold');
       await hand.sees('.trays:has-text("Counter left")');
@@ -218,10 +225,13 @@ export const TASKS: readonly HandTask[] = [
   {
     name: 'serve',
     before: side,
-    async hands(hand, piece) {
+    async hands(hand, piece, house) {
+      await house.tell('PUT 180');
       await rail(hand, '/serve');
       await pick(hand, piece);
-      await hand.type(at(hand, 'serve-piece', 'mass'), '60');
+      await hand.sees('[data-pan="180"]');
+      await house.tell('PUT 120');
+      await hand.sees('[data-lifted]');
       await submit(hand, 'serve-piece');
       await hand.sees('[data-told="done"]');
     }
@@ -237,12 +247,7 @@ export const TASKS: readonly HandTask[] = [
       await house.bench.later(5);
       await hand.page.reload();
       await hand.page.waitForSelector('html[data-ready]');
-      await hand.touch(`.queue a[href*="${piece}"]`);
-      await rail(hand, '/serve');
-      await hand.page.waitForURL(/\/serve/);
-      await unfold(hand, 'discard-piece');
-      await hand.type(at(hand, 'discard-piece', 'reason'), 'time is up');
-      await hand.hold('button:has-text("Bin all")');
+      await hand.hold(`[data-task="tray-discard"]:has-text("${piece}") button:has-text("Bin all")`);
       await hand.sees('[data-told="done"]');
     }
   },
@@ -256,13 +261,8 @@ export const TASKS: readonly HandTask[] = [
       return '';
     },
     async hands(hand) {
-      await hand.touch('[data-excursion] a, [data-excursion]');
-      await hand.sees('article[data-excursion]');
-      const card = hand.page.locator('article[data-excursion]:has(form)').first();
-      await hand.touch(card.locator('summary').first());
-      await hand.type(card.locator('[name="note"]'), 'core 3 C, door shut');
-      await hand.touch(card.locator('button[type="submit"]'));
-      await hand.page.waitForFunction(() => document.querySelectorAll('article[data-excursion] form').length === 0);
+      await hand.touch('li[data-excursion="warm"] button:has-text("Core read: cold")');
+      await hand.sees('[data-told="done"]');
     }
   },
   {
@@ -275,8 +275,8 @@ export const TASKS: readonly HandTask[] = [
     async hands(hand) {
       await rail(hand, '/ledger');
       await hand.touch('tr:has-text("Served") button:has-text("Correct")');
-      await hand.type(at(hand, 'amend-entry', 'patch'), '{"grams": 80}');
-      await hand.type(at(hand, 'amend-entry', 'reason'), 'misread');
+      await hand.type(at(hand, 'amend-entry', '_mass'), '80');
+      await chip(hand, 'amend-entry', 'reason', 'misread');
       await submit(hand, 'amend-entry');
       await hand.sees('tr:has-text("Corrected"), tr:has-text("corrected")');
     }
@@ -298,9 +298,8 @@ export const TASKS: readonly HandTask[] = [
       return piece;
     },
     async hands(hand, piece) {
-      // Find does not know what is gone: by the ledger.
-      await rail(hand, '/ledger');
-      await hand.touch(`td a[href*="${piece}"]`);
+      // Its label is still on the box: gone or not, it is found.
+      await hand.scan(`http://house.local/piece/${piece}`);
       await hand.page.waitForURL(new RegExp(piece));
     }
   },
@@ -309,9 +308,9 @@ export const TASKS: readonly HandTask[] = [
     before: side,
     async hands(hand, piece) {
       await hand.key('/');
-      await hand.write(piece.slice(0, 8));
-      await hand.touch(`[role="dialog"] a[href*="${piece}"], dialog a[href*="${piece}"]`);
-      await hand.touch('a[href^="/labels"]');
+      await hand.write(piece.slice(4));
+      await hand.touch(`dialog a[href="/piece/${piece}"]`);
+      await hand.touch('.benches a[href^="/labels"]');
       await hand.sees('.label');
       await submit(hand, 'print-labels');
       await done(hand);

@@ -2,6 +2,7 @@ import { error } from '@sveltejs/kit';
 import { EmberError } from '$lib/core/errors.ts';
 import { catalogueOf } from '$lib/core/fish/house-species.ts';
 import { profileById } from '$lib/core/codes/profiles/index.ts';
+import { businessDay } from '$lib/core/measure/day.ts';
 import { theApp } from '$lib/server/app.ts';
 import { arrivalFields, arrivalVerdict } from '$lib/server/views/arrival.ts';
 import { actionsFor } from '$lib/server/forms.ts';
@@ -10,6 +11,12 @@ import { errorSentence } from '$lib/words/errors.ts';
 import type { PageServerLoad } from './$types';
 
 export const actions = actionsFor('/receive');
+
+/** So many names fit beside their field. */
+const MOST_NAMES = 6;
+/** Who delivered last, the newest first. */
+const recentSuppliers = (lots: readonly { readonly received: { readonly supplier: string } }[]) =>
+  [...new Set(lots.map(({ received }) => received.supplier).filter((name) => name !== ''))].slice(0, MOST_NAMES);
 
 export const load = (({ url }) => {
   const app = theApp();
@@ -25,6 +32,8 @@ export const load = (({ url }) => {
       given,
       delivery: code ? deliveryView(app, code) : null,
       openDeliveries: openDeliveries(app),
+      suppliers: recentSuppliers(app.store.projections.lots()),
+      today: businessDay(app.clock.now(), house),
       verdict: parsed?.success && known(parsed.data.species) ? arrivalVerdict(app, parsed.data) : null
     };
   } catch (trouble) {

@@ -38,6 +38,8 @@
         given={data.given}
         delivery={open ? data.delivery!.delivery.code : ''}
         supplier={open ? data.delivery!.delivery.supplier : ''}
+        suppliers={data.suppliers}
+        today={data.today}
         bind:verdict
       />
     {/key}

@@ -27,6 +27,13 @@ export const load = (({ url }) => {
       )
       .sort((a, b) => (a.to ?? 0) - (b.to ?? 0)),
     services: Object.values(app.store.projections.currentHouse().services).sort((a, b) => a.at - b.at),
+    labels: [
+      ...new Set(
+        app.store.record
+          .list({ kind: 'hold.started', limit: 40 })
+          .flatMap((event) => (event.kind === 'hold.started' ? [event.body.label] : []))
+      )
+    ].slice(0, 6),
     scale: app.config.scale !== null,
     playable: app.config.mode !== 'production' && app.config.pan !== null,
     controls: profileById(profile, profiles).timeControls

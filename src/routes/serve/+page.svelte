@@ -156,7 +156,7 @@
         <Fold class="sheet" title={t.putItOutUnder}>
           <OperationForm operation="start-hold" piece={view.piece} submit={t.startItsClock}>
             <div class="fields">
-              <Field name="label" label={t.tray} placeholder={t.counterTrayLeft} />
+              <Field name="label" label={t.tray} placeholder={t.counterTrayLeft} among={data.labels} />
               <Field
                 name="control"
                 label={t.clock}
@@ -182,7 +182,12 @@
           onDone={() => (others = [])}
         >
           <div class="fields">
-            <Field name="reason" label={common.reason} placeholder={t.timeIsUpTrim} />
+            <Field
+              name="reason"
+              label={common.reason}
+              placeholder={t.timeIsUpTrim}
+              among={[t.timeIsUp, t.dropped, t.trim]}
+            />
             {#if others.length === 0}
               <Field name="mass" label={t.howMuch} kind="quantity" units={massUnits()} />
             {/if}

@@ -32,7 +32,7 @@
     optional?: boolean;
     placeholder?: string;
     /** What is offered while typing: names, or what bears one. Anything else may be typed still. */
-    among?: readonly (string | { readonly name: string })[];
+    among?: readonly (string | { readonly name: string; readonly value?: string })[];
   } = $props();
 
   const choices = $derived(
@@ -40,14 +40,19 @@
       ? (options as readonly { value: string; name: string }[])
       : Object.entries(options as Readonly<Record<string, string>>).map(([value, name]) => ({ value, name }))
   );
-  const names = $derived(among.map((each) => (typeof each === 'string' ? each : each.name)));
+  const chips = $derived(
+    among.map((each) =>
+      typeof each === 'string' ? { name: each, value: each } : { name: each.name, value: each.value ?? each.name }
+    )
+  );
+  const names = $derived(kind === 'date' ? [] : chips.map(({ value: each }) => each));
   /** So many names stand beside the field, each at a touch; of more the first letters have to be typed. */
   const MOST_CHIPS = 8;
   let field = $state<HTMLElement>();
   async function pickName(each: string) {
     value = value === each ? '' : each;
     await tick();
-    field?.querySelector('input')?.dispatchEvent(new Event('input', { bubbles: true }));
+    field?.querySelector('input, textarea')?.dispatchEvent(new Event('input', { bubbles: true }));
   }
   const form = getContext<FormContext | undefined>(FORM_CONTEXT);
   // Without scripts a refused form comes back with what was typed.
@@ -125,15 +130,17 @@
         <datalist id="{id}-among">
           {#each names as each, index (index)}<option value={each}></option>{/each}
         </datalist>
-        {#if names.length <= MOST_CHIPS}
-          <div class="chips" role="group" aria-label={t.among(label)}>
-            {#each names as each, index (index)}
-              <Button class="chip" aria-pressed={value === each} onclick={() => pickName(each)}>{each}</Button>
-            {/each}
-          </div>
-        {/if}
       {/if}
     {/if}
+  {/if}
+  {#if chips.length > 0 && chips.length <= MOST_CHIPS}
+    <div class="chips" role="group" aria-label={t.among(label)}>
+      {#each chips as each, index (index)}
+        <Button class="chip" aria-pressed={value === each.value} onclick={() => pickName(each.value)}
+          >{each.name}</Button
+        >
+      {/each}
+    </div>
   {/if}
   {#if hint}<p class="hint soft" id="{id}-hint">{hint}</p>{/if}
   {#if trouble}

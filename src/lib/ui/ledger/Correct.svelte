@@ -117,7 +117,7 @@
       <p class="was"><span class="soft">{t.was}</span> {say.dayAndTime(entry.happened)}</p>
       <Field name="happened" label={t.itHappenedAt} kind="time" optional />
     </div>
-    <Field name="reason" label={t.why} placeholder={t.misread} />
+    <Field name="reason" label={t.why} placeholder={t.misread} among={[t.misreadIt, t.wrongPiece, t.typedTwice]} />
   </div>
   <Field name="void" label={t.itDidNotHappen} kind="tick" />
   <p class="soft">{t.whoMayAndWhen}</p>

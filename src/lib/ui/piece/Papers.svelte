@@ -54,7 +54,7 @@
     {/if}
     <Field name="type" label={t.whatPaper} kind="choice" options={KINDS} bind:value={paper} />
     <div class="fields">
-      <Field name="issuer" label={t.issuer} />
+      <Field name="issuer" label={t.issuer} among={lot.received.supplier ? [lot.received.supplier] : []} />
       <Field name="reference" label={t.numberOnIt} optional />
       <Field name="issuedOn" label={t.issued} kind="date" optional />
       <Field name="expiresOn" label={t.expires} kind="date" optional />

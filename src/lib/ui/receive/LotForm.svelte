@@ -5,6 +5,7 @@
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { page } from '$app/state';
   import { untrack } from 'svelte';
+  import { addDays } from '$lib/core/measure/day.ts';
   import { FAO_AREAS } from '$lib/core/fish/fao-areas.ts';
   import type { Species } from '$lib/core/fish/species.ts';
   import type { HouseState } from '$lib/core/record/house.ts';
@@ -24,6 +25,8 @@
     given,
     delivery,
     supplier,
+    suppliers,
+    today,
     verdict = $bindable(null)
   }: {
     catalogue: readonly Species[];
@@ -32,9 +35,18 @@
     given: Record<string, string>;
     delivery: string;
     supplier: string;
+    /** Who delivered last, the newest first. */
+    suppliers: readonly string[];
+    /** The day of the house, as a date. */
+    today: string;
     verdict?: Verdict | null;
   } = $props();
 
+  const days = $derived([
+    { name: t.today, value: today },
+    { name: t.yesterday, value: addDays(today, -1) },
+    { name: t.dayBefore, value: addDays(today, -2) }
+  ]);
   /** A sea fish is from the sea; what lives in both is asked about. */
   const waterOf = (of: Species | undefined) => (!of || of.water === 'anadromous' ? 'unknown' : of.water);
   const start = untrack(() => given);
@@ -158,10 +170,10 @@
         />
       {/if}
       <Field name="water" label={t.water} kind="choice" options={options.WATER_OPTIONS} bind:value={water} />
-      <Field name="caughtOn" label={t.caughtOrHarvested} kind="date" bind:value={caughtOn} />
+      <Field name="caughtOn" label={t.caughtOrHarvested} kind="date" among={days} bind:value={caughtOn} />
       <Field name="caughtAt" label={t.atWhatHour} placeholder="05:30" optional />
       <Field name="area" label={t.groundsOrFarm} optional />
-      <Field name="supplier" label={t.supplier} value={supplier} />
+      <Field name="supplier" label={t.supplier} value={supplier} among={suppliers} />
       <Field
         name="commercial"
         label={t.commercialSource}

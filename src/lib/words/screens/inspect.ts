@@ -1,6 +1,9 @@
 import { words, type Said } from '../speech.ts';
 
 export const inspectOnePage = /* @__PURE__ */ words({
+  freezeFirst: 'freeze it first',
+  softFlesh: 'soft flesh',
+  smellsOff: 'smells off',
   inspect: (name: Said) => `Inspect ${name}`,
   inspect2: (name: Said) => `Inspect: ${name}`,
   from: (id: Said, form: Said, typed: Said, supplier: Said) => `${id} · ${form}, ${typed} · from ${supplier}`,

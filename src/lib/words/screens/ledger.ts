@@ -51,6 +51,9 @@ export const correct = /* @__PURE__ */ words({
   itHappenedAt: 'It happened at',
   why: 'Why it is corrected',
   misread: 'misread, wrong piece …',
+  misreadIt: 'misread',
+  wrongPiece: 'wrong piece',
+  typedTwice: 'written twice',
   itDidNotHappen: 'It did not happen: undo it',
   whoMayAndWhen:
     'Correct your own figure within 10 minutes. Later a second person does, with the reason. Undoing a warm reading takes nothing back.',

@@ -32,6 +32,9 @@ export const lookalikes = /* @__PURE__ */ words({
 });
 
 export const lotForm = /* @__PURE__ */ words({
+  today: 'Today',
+  yesterday: 'Yesterday',
+  dayBefore: 'The day before',
   takeItIn: 'Receive it',
   whatIsIt: 'What is it',
   form: 'Form',

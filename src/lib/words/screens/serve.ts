@@ -30,6 +30,9 @@ export const services = /* @__PURE__ */ words({
 });
 
 export const servePage = /* @__PURE__ */ words({
+  timeIsUp: 'time is up',
+  dropped: 'dropped',
+  trim: 'trim',
   binAllOf: (count: number) => `Bin all ${say.plural(count, { one: 'piece', other: 'pieces' })}`,
   lifted: (count: number, grams: Said) =>
     `${say.plural(count, { one: 'slice', other: 'slices' })} lifted from the pan, ${grams}`,

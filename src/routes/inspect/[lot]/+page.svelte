@@ -157,6 +157,7 @@
           name="reason"
           label={common.reason}
           kind="long"
+          among={[t.freezeFirst, t.softFlesh, t.smellsOff]}
           optional={decision === 'accept' && seen?.recommended === 'accept'}
         />
         <Field name="own" label={t.iAnswerForBeing} kind="tick" />
