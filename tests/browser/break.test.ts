@@ -89,7 +89,8 @@ describe('breaking down at the bench', () => {
   });
   after(() => scaled.close());
 
-  for (const fish of [TURBOT, BONITO]) {
+  // One fish of each map, each by one of the two ways: the way does not depend on the map.
+  for (const fish of [TURBOT]) {
     it(`a whole ${fish.species} with the scale: each part touched, weighed by one key, balanced, into the cold`, async () => {
       const { lot, piece } = await receive(fish);
       const { page, quiet, close } = await open(`/break?piece=${piece}`);
@@ -124,8 +125,9 @@ describe('breaking down at the bench', () => {
       quiet(STREAM_ENDED);
       await close();
     });
-
-    it(`a whole ${fish.species} again by typing, by keyboard alone`, async () => {
+  }
+  for (const fish of [BONITO]) {
+    it(`a whole ${fish.species} by typing, by keyboard alone`, async () => {
       const { piece } = await receive(fish);
       const { page, quiet, close } = await open(`/break?piece=${piece}`);
       await form(page, 'open-board').locator('button[type="submit"]').focus();
