@@ -3,6 +3,7 @@ import { recommend, scoreSheet, type Answers } from '../../core/inspect/score.ts
 import { sheetIn, sheetIdFor, type SheetId } from '../../core/inspect/sheets.ts';
 import type { LotState } from '../../core/record/lot.ts';
 import type { HouseState } from '../../core/record/house.ts';
+import { neverMilder } from '../../core/rules/decision-floor.ts';
 import { foldLineages, judge } from '../../core/rules/verdict.ts';
 import type { Store } from '../store/store.ts';
 
@@ -52,5 +53,6 @@ export function appraise(
   const freezing = reasons.some(
     ({ code, effect }) => effect.kind === 'missing' && (code.startsWith('parasites.') || code.startsWith('decision.'))
   );
-  return { sheet, score, iceDays, recommended: recommend(score, iceDays, house.rawShareOfIceDays, freezing) };
+  const recommended = neverMilder(recommend(score, iceDays, house.rawShareOfIceDays, freezing), reasons);
+  return { sheet, score, iceDays, recommended };
 }
