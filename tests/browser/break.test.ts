@@ -229,7 +229,9 @@ describe('breaking down at the bench', () => {
     });
     await two.page.locator('form[data-operation="take-part"] [name="mass"]').fill('250 g');
     await two.page.locator('form[data-operation="take-part"] button[type="submit"]').click();
-    const clash = await two.page.waitForSelector('[role="alert"]:has-text("Somebody changed this meanwhile")');
+    const clash = await two.page.waitForSelector(
+      '[role="alert"]:has-text("Somebody changed this meanwhile"):has-text("250 g")'
+    );
     const said = (await clash.textContent()) ?? '';
     expect(said).to.contain('312').and.to.contain('250 g');
     const view = (await (await fetch(`${house.url}/api/v1/boards/${piece}`)).json()) as { taken: unknown[] };

@@ -29,6 +29,7 @@ describe('the cure bench', () => {
     const { page, quiet, close } = await open(`/cure?piece=${piece}`);
     await simulated(page);
     await page.getByLabel('Cover', { exact: true }).check();
+    await page.click('[data-figures] summary');
     await page.waitForSelector('[data-thin]');
     expect((await page.textContent('[data-readings]'))!.replace(/\s+/g, ' ')).to.contain(
       '48 g salt and 48 g sugar; as the mix’s 24 g and 24 g'

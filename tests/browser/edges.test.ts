@@ -1,3 +1,4 @@
+import { everyOther } from '../runs.ts';
 import { expect } from 'chai';
 import { PLACES } from '../../src/lib/ui/places.ts';
 import { closePages, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
@@ -274,7 +275,7 @@ describe('nothing in it yet, and names without end', () => {
       ...PLACES.map(({ path: each }) => each),
       `/piece/${piece}`,
       `/freeze?piece=${piece}`,
-      ...extra
+      ...everyOther(extra)
     ]) {
       await visit(page, house.url + path);
       for (const theme of ['light', 'dim']) {

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import type { Browser, Page } from 'playwright-core';
 import { get } from 'node:http';
 import { gzipSync } from 'node:zlib';
+import { everyOther } from '../runs.ts';
 import { VIEWS } from './demo-views.ts';
 import { demoHouse, launch, signIn, visit } from './harness.ts';
 import { form, watch } from './watch.ts';
@@ -69,7 +70,8 @@ describe('manners of the house', () => {
 
   it('works before scripts load: nothing says that it is computing, and every bench shows its fish', async () => {
     const watched = await watch({ javaScriptEnabled: false });
-    for (const path of VIEWS.filter((each) => /^\/(cure|acid|age|slice|break|freeze|serve|piece)\b/.test(each))) {
+    const benches = VIEWS.filter((each) => /^\/(cure|acid|age|slice|break|freeze|serve|piece)\b/.test(each));
+    for (const path of everyOther(benches)) {
       await watched.page.goto(house.url + path);
       const text = await watched.page.locator('main').innerText();
       expect(text.length, path).to.be.greaterThan(200);
@@ -150,8 +152,7 @@ describe('manners of the house', () => {
     it('nothing runs off the edge at 1280 and 820', async () => {
       const over: string[] = [];
       // Every other place each day, all of them in the long run: longer words stretch every place every day.
-      const views = VIEWS.filter((_, index) => process.env.EMBER_TIDE_LONG !== undefined || index % 2 === 0);
-      for (const path of views) {
+      for (const path of everyOther(VIEWS)) {
         await visit(page, house.url + path);
         for (const width of [1280, 820]) {
           await page.setViewportSize({ width, height: 1000 });

@@ -3,6 +3,7 @@ import axe from 'axe-core';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { PLACES } from '../../src/lib/ui/places.ts';
+import { everyOther } from '../runs.ts';
 import { VIEWS } from './demo-views.ts';
 import { demoHouse, signIn, visit } from './harness.ts';
 import { pressedOnPaper, tooSmall } from './manners.ts';
@@ -42,6 +43,7 @@ describe('every place of the demo house', () => {
     const titles = new Map<string, string>();
     const overEdge = (page: Page) =>
       page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    const dimmed = new Set(everyOther(VIEWS));
     for (const path of VIEWS) {
       it(path, async () => {
         const { page } = watched;
@@ -56,7 +58,7 @@ describe('every place of the demo house', () => {
         expect(await overEdge(page), `${path} is wider than 1280`).to.be.at.most(0);
         await page.setViewportSize({ width: 820, height: 1180 });
         await page.evaluate(() => (document.documentElement.dataset.theme = 'dim'));
-        expect(await faults(page, RULES_OF_LOOK), `${path}, dim, 820 wide`).to.deep.equal([]);
+        if (dimmed.has(path)) expect(await faults(page, RULES_OF_LOOK), `${path}, dim, 820 wide`).to.deep.equal([]);
         expect(await overEdge(page), `${path} is wider than 820`).to.be.at.most(0);
         expect(await pressedOnPaper(page), `${path}, printed`).to.deep.equal([]);
         expect(await tooSmall(page), `${path}, 820 wide`).to.deep.equal([]);

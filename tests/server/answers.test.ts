@@ -21,7 +21,7 @@ describe('what the document says of answers', () => {
   it('is no empty word: an answer of another shape is found out', () => {
     const whole = { result: { piece: 'A', pieces: ['A'] }, seq: 1, repeated: false };
     expect(answerTroubles('move-piece', whole)).to.deep.equal([]);
-    expect(answerTroubles('move-piece', { ...whole, result: {} })).to.have.length(1);
+    expect(answerTroubles('move-piece', { ...whole, result: { piece: 'A' } })).to.have.length(1);
     expect(answerTroubles('move-piece', { ...whole, seq: '1' })).to.have.length(1);
     expect(answerTroubles('lots', { lots: [{ id: 5 }] })).to.not.deep.equal([]);
   });

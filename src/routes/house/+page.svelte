@@ -8,12 +8,18 @@
   import { page } from '$app/state';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
+  import { untrack } from 'svelte';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
   /** A clock that is less behind is set, and the ledger waits for it. */
   const A_DAY_SECONDS = 86_400;
-  const house = $derived(data.house);
+  const version = $derived(data.houseVersion);
+  // As it was when it was set last: readings and people that come meanwhile must not wipe what is half typed.
+  const house = $derived.by(() => {
+    void version;
+    return untrack(() => data.house);
+  });
   const profile = $derived(data.profiles.find(({ id }) => id === house.profile)!);
   const yes = (value: boolean) => (value ? 'on' : '');
   const limits = $derived([
@@ -95,7 +101,7 @@
 <div class="halves">
   <section class="sheet">
     <h2>{t.howTheHouseIs}</h2>
-    {#key data.houseVersion}
+    {#key version}
       <OperationForm operation="set-house" seen={data.houseVersion} submit={t.setTheHouse}>
         <Field name="name" label={t.nameOfTheHouse} value={house.name} />
         <div class="fields broad">

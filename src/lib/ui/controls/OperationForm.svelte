@@ -17,8 +17,6 @@
   import { browser } from '$app/environment';
   import { onDestroy, onMount, setContext, tick, type Snippet } from 'svelte';
   import Hold from '../kit/Hold.svelte';
-  import { withUnit } from '$lib/core/fields/written.ts';
-  import { fieldName } from '$lib/words/field-names.ts';
   import { beginSending, isSending, seenOf, tell, wroteEntry } from '$lib/ui/told.svelte.ts';
   import Button from '../kit/Button.svelte';
 
@@ -130,13 +128,6 @@
     unwritten = null;
     localStorage.removeItem(draftName);
   }
-  /** What was sent and not written, as it was typed. */
-  const sent = (values: Readonly<Record<string, string>>): [string, string][] =>
-    Object.entries(values)
-      .filter(
-        ([name, value]) => !name.startsWith('_') && !name.includes(':') && name !== 'piece' && value.trim() !== ''
-      )
-      .map(([name, value]) => [name, withUnit(value, values[`${name}:unit`])]);
   const ASK_MS = 2000;
   /** Asks, once the house can be reached, whether what was sent came before the line broke. It is never sent again unasked. */
   async function askAfter(sent: string) {
@@ -274,19 +265,10 @@
       <p>{answer.message}</p>
       {#if answer.conflict}
         <Fold open title={t.bothSideBySide}>
-          <div class="both">
-            <div>
-              <h3>{t.writtenMeanwhile}</h3>
-              {#each answer.newer ?? [] as line (line)}<p>{line}</p>{/each}
-            </div>
-            <div>
-              <h3>{t.whatYouSent}</h3>
-              <dl>
-                {#each sent(answer.values) as [name, value] (name)}<dt>{fieldName(name)}</dt>
-                  <dd>{value}</dd>{/each}
-              </dl>
-            </div>
-          </div>
+          <!-- Seldom seen: its words come when they are wanted. -->
+          {#await import('./Conflict.svelte') then { default: Conflict }}
+            <Conflict newer={answer.newer ?? []} values={answer.values} />
+          {/await}
           <a class="link" href={page.url.pathname + page.url.search} data-sveltekit-reload>{t.lookAtItAs}</a>
         </Fold>
       {/if}
@@ -319,20 +301,5 @@
     align-items: center;
     gap: 0.8rem;
     flex-wrap: wrap;
-  }
-  .both {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(min(100%, 14rem), 1fr));
-    gap: 0.4rem 1.4rem;
-    padding: 0.3rem 0;
-  }
-  .both h3 {
-    font-weight: 650;
-    border-bottom: 1px solid var(--strong-line);
-  }
-  dl {
-    display: grid;
-    grid-template-columns: auto 1fr;
-    gap: 0 0.8rem;
   }
 </style>

@@ -1,6 +1,9 @@
 <script lang="ts">
   import Button from '$lib/ui/kit/Button.svelte';
-  import Field from '$lib/ui/controls/Field.svelte';
+  // A whole field brings what no row needs: this is on the first page there is.
+  import { field as t } from '$lib/words/screens/controls.ts';
+  import Line from '$lib/ui/kit/Line.svelte';
+  import Select from '$lib/ui/kit/Select.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
   import type { RowDeed } from './deeds.ts';
@@ -11,6 +14,7 @@
     piece,
     subject
   }: { deed: RowDeed; piece?: { readonly id: string; readonly seq: number }; subject: string } = $props();
+  const id = $props.id();
   const named = $derived(piece && piece.seq > 0 ? piece : undefined);
 </script>
 
@@ -25,13 +29,13 @@
       submit={deed.label}
       also={deed.also}
     >
-      <Field
-        name={deed.field}
-        label={deed.word}
-        kind="quantity"
-        units={deed.of === 'mass' ? massUnits() : temperatureUnits()}
-        optional={deed.optional ?? false}
-      />
+      <label class="unseen" for="{id}-figure">{deed.word}</label>
+      <span class="pair">
+        <Line class="w-20" id="{id}-figure" name={deed.field} inputmode="decimal" autocomplete="off" />
+        <Select name="{deed.field}:unit" aria-label={t.unitOf(deed.word)}>
+          {#each deed.of === 'mass' ? massUnits() : temperatureUnits() as unit (unit)}<option>{unit}</option>{/each}
+        </Select>
+      </span>
     </OperationForm>
   </div>
 {:else}
@@ -53,16 +57,7 @@
     align-items: end;
     gap: 0.4rem;
   }
-  .figure-row :global(.field) {
-    width: 9.5rem;
-  }
-  /* The row says what is read; who cannot see it hears the label. */
-  .figure-row :global(.field > label) {
-    position: absolute;
-    width: 1px;
-    height: 1px;
-    overflow: hidden;
-    clip-path: inset(50%);
-    white-space: nowrap;
+  .pair {
+    display: flex;
   }
 </style>

@@ -9,8 +9,6 @@ export const field = /* @__PURE__ */ words({
 
 export const operationForm = /* @__PURE__ */ words({
   bothSideBySide: 'Both, side by side',
-  writtenMeanwhile: 'Written meanwhile',
-  whatYouSent: 'What you sent, not written',
   lookAtItAs: 'See it as it is now',
   doneAndInThe: 'Done. It is in the ledger.',
   itDidNotReach: 'Not sent: no connection. What you typed is kept. Send it again.',
@@ -88,4 +86,9 @@ export const when = /* @__PURE__ */ words({
 export const withOthers = /* @__PURE__ */ words({
   none: 'More pieces with it',
   some: (count: number) => `More pieces with it: ${say.number(count, 0)}`
+});
+
+export const conflict = /* @__PURE__ */ words({
+  writtenMeanwhile: 'Written meanwhile',
+  whatYouSent: 'What you sent, not written'
 });
