@@ -127,7 +127,7 @@ describe('bad input, two tabs, and trouble', () => {
     const before = await head();
     await send(page, 'read-cold', { reading: '4', place: 'Drawer 3' });
     await page.waitForSelector('text=Both, side by side');
-    expect(await page.textContent('.trouble pre >> nth=1')).to.contain('Drawer 3');
+    await page.waitForSelector('.trouble dd:has-text("Drawer 3")');
     expect(await head()).to.equal(before);
     quiet(/409/);
     await close();
