@@ -60,4 +60,12 @@
   .pair {
     display: flex;
   }
+  .pair :global(input) {
+    width: 6rem;
+  }
+  /* The kit's list takes what is left: its unit has to stay readable. */
+  .pair :global(select) {
+    flex: none;
+    width: 5.4rem;
+  }
 </style>
