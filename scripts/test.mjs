@@ -3,11 +3,11 @@
  * the runners' own reports; no test at all, or a skipped one, is a failure.
  *
  * Two lanes run side by side: the browser tests, which take longest; and the checks that run no code of ours, with the
- * unit tests after them. The second lane's output is kept and printed whole as each of its steps ends, so that a
- * failure can be read in one piece.
+ * unit tests after them and then the rest of the browser tests. The second lane's output is kept and printed whole as
+ * each of its steps ends, so that a failure can be read in one piece.
  */
 import { spawn } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuilt, ensureChromium, ensureInstalled, root, run, say } from './bootstrap.mjs';
 
@@ -46,13 +46,24 @@ let passed = 0;
 let failed = 0;
 const slowest = [];
 
-async function suite(runner, name) {
+async function suite(runner, name, files = () => true) {
   const from = seconds();
   const report = join(reports, `${name}.json`);
+  const [config] = name.split(' ');
+  const left = readdirSync(join(root, 'tests', 'browser'))
+    .filter((file) => file.endsWith('.test.ts') && !files(file))
+    .flatMap((file) => ['--ignore', `tests/browser/${file}`]);
   rmSync(report, { force: true });
   const code = await runner(
     process.execPath,
-    ['node_modules/mocha/bin/mocha.js', '--config', `.mocharc.${name}.json`, '--reporter', 'tests/reporter.cjs'],
+    [
+      'node_modules/mocha/bin/mocha.js',
+      '--config',
+      `.mocharc.${config}.json`,
+      '--reporter',
+      'tests/reporter.cjs',
+      ...left
+    ],
     { env: { ...process.env, CHROMIUM_PATH: chromium, EMBER_TIDE_REPORT: report } }
   );
   say(`${name} tests: ${seconds() - from} s`);
@@ -81,7 +92,15 @@ async function checks() {
 
 await check(run, 'types: sync', 'npx', 'svelte-kit', 'sync');
 await ensureBuilt();
-await Promise.all([suite(run, 'browser'), checks().then(() => suite(runKept, 'unit'))]);
+/** Browser tests that wait for the second lane: as many as take the first as long as checks and unit tests take the second. */
+const later = new Set(['receive', 'trouble', 'manners', 'words', 'standing', 'ledger-before', 'rice', 'now', 'many']);
+const isLater = (file) => later.has(file.replace('.test.ts', ''));
+async function secondLane() {
+  await checks();
+  await suite(runKept, 'unit');
+  await suite(runKept, 'browser (later)', isLater);
+}
+await Promise.all([suite(run, 'browser', (file) => !isLater(file)), secondLane()]);
 
 say('the slowest tests:');
 for (const { title, ms } of slowest.sort((a, b) => b.ms - a.ms).slice(0, 10)) {

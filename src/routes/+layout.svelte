@@ -4,9 +4,10 @@
   import { speaksAs } from '$lib/words/speech.ts';
   import '../app.css';
   import { browser } from '$app/environment';
-  import { invalidateAll, goto, preloadCode } from '$app/navigation';
+  import { afterNavigate, invalidateAll, goto, preloadCode } from '$app/navigation';
   import { page, navigating } from '$app/state';
   import { onMount } from 'svelte';
+  import { keepRefusal } from '$lib/ui/answered.svelte.ts';
   import { houseNow, setServerTime, startClock } from '$lib/ui/clock.svelte.ts';
   import { followChanges } from '$lib/ui/live.ts';
   import { keyReader } from '$lib/ui/keys.ts';
@@ -37,6 +38,9 @@
   $effect(() => setServerTime(data.now, data.frozen));
   const now = $derived(houseNow());
 
+  afterNavigate(({ from, to }) => {
+    if (from && from.url.pathname !== to?.url.pathname) keepRefusal(from.url.pathname, null);
+  });
   onMount(() => {
     const stopClock = data.frozen ? () => {} : startClock();
     let pending: ReturnType<typeof setTimeout> | undefined;

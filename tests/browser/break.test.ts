@@ -196,6 +196,7 @@ describe('breaking down at the bench', () => {
     await atRest(page, '300 g');
     await page.keyboard.press('w');
     await off(page, 2);
+    // What was taken lies there still and trembles: it is not at rest first of all.
     await tell('NOISE 5');
     await page.waitForSelector('[data-scale="weight"][data-stable="false"]');
     await touch(page, 'blind-back');

@@ -42,6 +42,26 @@ describe('bad input, two tabs, and trouble', () => {
     quiet(/422/);
     await close();
   });
+  it('a refusal, and what is typed over what stood there, outlast what others write meanwhile', async () => {
+    const { page, quiet, close } = await open('/freeze/places?place=chest-freezer');
+    const of = form(page, 'set-place').first();
+    const grace = of.locator('[name="graceMinutes"]');
+    await page.evaluate(() => {
+      for (const each of document.querySelectorAll('details')) each.open = true;
+    });
+    await grace.fill('45 stone');
+    await of.locator('button[type="submit"]').click();
+    await of.locator('.wrong').waitFor();
+    await grace.fill('45');
+    const isAnew = page.waitForResponse((answer) => answer.url().includes('__data.json'));
+    expect((await post('join-person', { name: 'Somebody Else' })).status).to.equal(200);
+    await (await isAnew).finished();
+    await page.waitForSelector('select:has-text("Somebody Else")', { state: 'attached' });
+    expect(await of.locator('.wrong').count(), 'the refusal stands').to.equal(1);
+    expect(await grace.inputValue(), 'what was typed stands').to.equal('45');
+    quiet(/422/);
+    await close();
+  });
   it('a figure that could be two things is asked about, and one touch answers', async () => {
     const { page, close } = await open('/receive?species=turbot');
     const typed = { mass: '1,250', 'mass:unit': 'g', supplier: 'Graywater Landings', core: '1.2', source: 'wild' };

@@ -1,4 +1,5 @@
-import { words } from './speech.ts';
+import { span } from './say.ts';
+import { words, type Said } from './speech.ts';
 import type { AcidStyleId } from '../core/bench/acid/styles.ts';
 import type { SauceKind } from '../core/activity/acid/sauce-body.ts';
 import type { AcidCut, SetPoint } from '../core/activity/acid/lists.ts';
@@ -57,3 +58,28 @@ export const SAUCE_KIND_WORDS: Record<SauceKind, string> = /* @__PURE__ */ words
   sesame: 'Sesame',
   creamy: 'Creamy'
 });
+
+/** Of a liquid, as it is poured. */
+export const millilitres = (ml: number): string => `${Math.round(ml)} ml`;
+const RANGE_WORDS = /* @__PURE__ */ words({
+  range: (from: Said, to: Said, never: Said) => `${from} to ${to}${never}`,
+  mayNever: (ofHundred: Said) => `; may never (${ofHundred} of 100)`
+});
+/** Seconds as a hand can follow them: the longer, the coarser. */
+export const acidSpan = (seconds: number): string =>
+  span(
+    seconds < 120
+      ? Math.round(seconds / 5) * 5
+      : seconds < 7200
+        ? Math.round(seconds / 60) * 60
+        : Math.round(seconds / 600) * 600
+  );
+/** From when to when, s; and in how many of the draws the acid runs out first, as fruit and fish differ. */
+export const acidRange = (of: { low: number; high: number } | null | undefined, never = 0): string =>
+  of
+    ? RANGE_WORDS.range(
+        acidSpan(of.low),
+        acidSpan(of.high),
+        never >= 0.005 ? RANGE_WORDS.mayNever(Math.round(never * 100)) : ''
+      )
+    : '…';

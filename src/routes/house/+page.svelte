@@ -103,37 +103,37 @@
     <h2>{t.howTheHouseIs}</h2>
     {#key version}
       <OperationForm operation="set-house" seen={data.houseVersion} submit={t.setTheHouse}>
-        <Field name="name" label={t.nameOfTheHouse} value={house.name} />
+        <Field name="name" label={t.nameOfTheHouse} start={house.name} />
         <div class="fields broad">
           <Field
             name="profile"
             label={t.ruleProfile}
             kind="choice"
-            value={house.profile}
+            start={house.profile}
             options={data.profiles.map(({ id, name, edition, house: own }) => ({
               value: id,
               name: own ? name : edition
             }))}
           />
-          <Field name="zone" label={t.timeZone} value={house.zone} among={data.zones} />
-          <Field name="dayEndsHour" label={t.businessDayEndsAt} kind="number" value={String(house.dayEndsHour)} />
-          <Field name="currency" label={t.currency} value={house.currency} hint={t.threeLetters} />
+          <Field name="zone" label={t.timeZone} start={house.zone} among={data.zones} />
+          <Field name="dayEndsHour" label={t.businessDayEndsAt} kind="number" start={String(house.dayEndsHour)} />
+          <Field name="currency" label={t.currency} start={house.currency} hint={t.threeLetters} />
           {#each UNITS as { name, label, options } (name)}
-            <Field {name} {label} kind="choice" value={house.units[name]} {options} />
+            <Field {name} {label} kind="choice" start={house.units[name]} {options} />
           {/each}
-          <Field name="warnMinutes" label={t.warnBeforeAWindow} kind="number" value={String(house.warnMinutes)} />
+          <Field name="warnMinutes" label={t.warnBeforeAWindow} kind="number" start={String(house.warnMinutes)} />
           <Field
             name="rawShareOfIceDays"
             label={t.shareOfIceDays}
             kind="number"
-            value={String(house.rawShareOfIceDays)}
+            start={String(house.rawShareOfIceDays)}
             hint={t.toTheFirstThird}
           />
           <Field
             name="dateMarkDays"
             label={t.dateMarkDays}
             kind="number"
-            value={String(house.dateMarkDays)}
+            start={String(house.dateMarkDays)}
             hint={t.atMostWhatThe}
           />
         </div>
@@ -141,10 +141,10 @@
           name="susceptibleGuests"
           label={t.highlySusceptibleGuestsAre}
           kind="tick"
-          value={yes(house.susceptibleGuests)}
+          start={yes(house.susceptibleGuests)}
         />
-        <Field name="countFromCore" label={t.countFreezingFromThe} kind="tick" value={yes(house.countFromCore)} />
-        <Field name="strictAccuracy" label={t.addTheProbesAccuracy} kind="tick" value={yes(house.strictAccuracy)} />
+        <Field name="countFromCore" label={t.countFreezingFromThe} kind="tick" start={yes(house.countFromCore)} />
+        <Field name="strictAccuracy" label={t.addTheProbesAccuracy} kind="tick" start={yes(house.strictAccuracy)} />
       </OperationForm>
     {/key}
   </section>

@@ -70,7 +70,7 @@
           also={{ pieces: data.picked.join(','), size: data.size }}
         >
           {#if data.size.startsWith('roll')}<input type="hidden" name="skip" value="0" />{:else}
-            <Field name="skip" label={t.labelsAlreadyOffThe} kind="number" value="0" />
+            <Field name="skip" label={t.labelsAlreadyOffThe} kind="number" start="0" />
           {/if}
         </OperationForm>
       {:else}

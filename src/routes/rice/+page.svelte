@@ -96,7 +96,7 @@
       <h2>{SAY.make}</h2>
       <OperationForm operation="make-tub" submit={SAY.start}>
         <div class="fields">
-          <Field name="name" label={SAY.name} value="Sushi rice" />
+          <Field name="name" label={SAY.name} start="Sushi rice" />
           <Field name="mass" label={SAY.mass} kind="quantity" units={massUnits()} optional />
           <Field name="place" label={SAY.place} optional />
           <Field name="at" label={SAY.dressedAt} kind="time" hint={SAY.now} optional />
@@ -106,7 +106,7 @@
           label={SAY.dressing}
           ingredients={page.data.house.ingredients}
           at={page.data.now}
-          value="Rice vinegar, White sugar, Fine salt"
+          start="Rice vinegar, White sugar, Fine salt"
           hint={SAY.dressingHint}
           optional
         />

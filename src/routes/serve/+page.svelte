@@ -161,7 +161,7 @@
                 name="control"
                 label={t.clock}
                 kind="choice"
-                value="4h"
+                start="4h"
                 options={data.controls.map(({ id, seconds, ceiling, rule }) => ({
                   value: id,
                   name: `${say.span(seconds)}${ceiling ? t.neverAbove(say.temperature(ceiling.c)) : ''} (${rule})`

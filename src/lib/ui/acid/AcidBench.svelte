@@ -1,16 +1,16 @@
 <script lang="ts">
   import Computing from '$lib/ui/kit/Computing.svelte';
   import * as say from '$lib/words/say.ts';
-  import { acidBench as t } from '$lib/words/screens/acid.ts';
+  import { acidBench as t, acidFigures as tf } from '$lib/words/screens/acid.ts';
   import Button from '$lib/ui/kit/Button.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { safety } from '$lib/words/safety.ts';
-  import { type AcidBand, type AcidResult, type AcidSettings } from '$lib/core/bench/acid/plan.ts';
+  import { type AcidResult, type AcidSettings } from '$lib/core/bench/acid/plan.ts';
   import { SET_POINTS, type SetPoint } from '$lib/core/activity/acid/lists.ts';
   import type { AcidSubject } from '$lib/core/bench/acid/settings.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PieceView } from '$lib/server/views/piece.ts';
-  import { openAcidWorker } from '$lib/workers/acid.ts';
+  import { openAcidWorker, type AcidOutlook } from '$lib/workers/acid.ts';
   import { untrack } from 'svelte';
   import { ALSO_WORDS } from '$lib/words/notices.ts';
   import IngredientsField from '../controls/IngredientsField.svelte';
@@ -23,6 +23,7 @@
   import WithOthers from '../controls/WithOthers.svelte';
   import type { PieceChoice } from '$lib/server/facts/choices.ts';
   import AcidFields from './AcidFields.svelte';
+  import AcidAnswer from './AcidAnswer.svelte';
   import AcidFigures from './AcidFigures.svelte';
   import AcidSection from './AcidSection.svelte';
   import { AcidDraft } from './draft.svelte.ts';
@@ -45,7 +46,7 @@
 
   const pair = untrack(
     () =>
-      new PlanPair<AcidDraft, AcidSettings, AcidResult, AcidBand>(
+      new PlanPair<AcidDraft, AcidSettings, AcidResult, AcidOutlook>(
         openAcidWorker,
         () => new AcidDraft(units, piece.grams),
         (draft) => draft.settings(piece)
@@ -116,6 +117,13 @@
     </div>
     {#if one?.trouble}<p class="trouble" role="alert">{one.trouble}</p>{/if}
     {#if result && shown}
+      <AcidAnswer
+        {result}
+        band={one!.band}
+        settings={shown}
+        onMl={(ml) => first.pour(ml)}
+        onWanted={(look) => (first.texts.wanted = look)}
+      />
       <AcidSection
         {result}
         faces={shown.faces}
@@ -133,7 +141,7 @@
           bind:value={() => after, (text) => askAfter(text)}
         />
       </div>
-      <AcidFigures {result} band={one!.band} settings={shown} />
+      <Fold title={tf.allFigures}><AcidFigures {result} band={one!.band} settings={shown} /></Fold>
       <p class="soft" data-taught>
         {piece.runs > 0
           ? t.forecastAtOfThe(say.exactly(piece.pace, 2), piece.runs, piece.runs === 1 ? 'run' : 'runs')
@@ -155,6 +163,13 @@
         faces={two.shown.faces}
         seconds={scrubbed ?? result?.readySeconds ?? 600}
         until={untilOf(two.result)}
+      />
+      <AcidAnswer
+        result={two.result}
+        band={two.band}
+        settings={two.shown}
+        onMl={(ml) => second.pour(ml)}
+        onWanted={(look) => (second.texts.wanted = look)}
       />
       <AcidFigures result={two.result} band={two.band} settings={two.shown} />
     {/if}

@@ -4,25 +4,12 @@
   import Table from '$lib/ui/kit/Table.svelte';
   import { fruitFor, sourLiquid } from '$lib/core/bench/acid/liquid.ts';
   import { lookAt, type AcidBand, type AcidResult, type AcidSettings } from '$lib/core/bench/acid/plan.ts';
-  import { LIQUID_WORDS, LOOK_WORDS } from '$lib/words/acid.ts';
+  import { acidRange as range, acidSpan as coarse, LIQUID_WORDS, millilitres } from '$lib/words/acid.ts';
 
-  /** When it is as wanted, when past its best, and what the liquid can do. */
+  /** What one has when it is as wanted, and what the liquid can do. */
   let { result, band, settings }: { result: AcidResult; band: AcidBand | null; settings: AcidSettings } = $props();
-  const coarse = (seconds: number) =>
-    say.span(
-      seconds < 120
-        ? Math.round(seconds / 5) * 5
-        : seconds < 7200
-          ? Math.round(seconds / 60) * 60
-          : Math.round(seconds / 600) * 600
-    );
-  const range = (of: { low: number; high: number } | null | undefined, never = 0) =>
-    of ? t.to2(coarse(of.low), coarse(of.high), mayNever(never)) : '…';
-  /** Fruit and fish differ: in so many of the draws the acid runs out first. */
-  const mayNever = (share: number) => (share >= 0.005 ? t.mayNeverOf(Math.round(share * 100)) : '');
   const then = $derived(result.readySeconds === null ? null : lookAt(result, result.readySeconds));
   const isFlat = $derived(settings.cut === 'fillet' && settings.faces === 1);
-  const ml = (value: number) => `${Math.round(value)} ml`;
   const fruits = $derived(
     settings.liquid.flatMap(({ what, id, ml: poured }) => {
       const fruit = what === 'sour' && poured > 0 ? fruitFor(poured, sourLiquid(id!)) : null;
@@ -31,29 +18,6 @@
   );
 </script>
 
-{#if !result.sour}
-  <p class="trouble" data-no-acid>{t.noAcidToSpeak}</p>
-{:else}
-  <div class="times">
-    <p class="figure" data-ready>
-      {result.readySeconds === null ? t.never : coarse(result.readySeconds)}
-      <small
-        >{t.to(
-          LOOK_WORDS[settings.wanted],
-          result.readySeconds === null ? t.theAcidRunsOut : `, ${range(band?.readySeconds, band?.never.ready)}`
-        )}</small
-      >
-    </p>
-    <p class="figure">
-      {result.pastSeconds === null ? t.not : coarse(result.pastSeconds)}
-      <small
-        >{t.pastItsBest(
-          result.pastSeconds === null ? t.withThisLittleAcid : `, ${range(band?.pastSeconds, band?.never.past)}`
-        )}</small
-      >
-    </p>
-  </div>
-{/if}
 <Table fixed>
   <tbody>
     {#if then}
@@ -70,21 +34,18 @@
     >
     <tr>
       <td>{t.liquid}</td>
-      <td>{ml(result.liquid.ml)}{result.liquid.oilMl > 0 ? t.andOilWhichAdds(ml(result.liquid.oilMl)) : ''}</td>
-    </tr>
-    <tr>
-      <td>{t.coversIt}</td>
-      <td data-cover
-        >{result.topUpMl > 0
-          ? t.noWhatPokesOut(
-              ml(result.coverMl),
-              isFlat ? t.standMmDeepUnder : t.coverIt,
-              ml(result.topUpMl),
-              isFlat ? '' : t.orTurnIt
-            )
-          : t.yesFromAboutOn(ml(result.coverMl), isFlat ? t.fleshSideDownMm : '')}</td
+      <td
+        >{millilitres(result.liquid.ml)}{result.liquid.oilMl > 0
+          ? t.andOilWhichAdds(millilitres(result.liquid.oilMl))
+          : ''}</td
       >
     </tr>
+    {#if result.topUpMl === 0}
+      <tr>
+        <td>{t.coversIt}</td>
+        <td>{t.yesFromAboutOn(millilitres(result.coverMl), isFlat ? t.fleshSideDownMm : '')}</td>
+      </tr>
+    {/if}
     <tr
       ><td>{t.phAcidItCan}</td><td
         >{t.molHL(say.exactly(result.liquid.pH, 1), say.exactly(result.liquid.available, 2))}</td
@@ -98,12 +59,6 @@
 </Table>
 
 <style>
-  .times {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.4rem 2rem;
-    margin: 0.5rem 0;
-  }
   td:first-child {
     width: 34%;
   }

@@ -5,12 +5,12 @@
   import { acidRun as t } from '$lib/words/screens/acid.ts';
   import Button from '$lib/ui/kit/Button.svelte';
   import { safety } from '$lib/words/safety.ts';
-  import { lookAt, type AcidBand, type AcidResult, type AcidSettings } from '$lib/core/bench/acid/plan.ts';
+  import { lookAt, type AcidResult, type AcidSettings } from '$lib/core/bench/acid/plan.ts';
   import { acidSettings } from '$lib/core/bench/acid/settings.ts';
   import { acidNow, type AcidRun } from '$lib/core/activity/acid/fold.ts';
   import type { PieceView } from '$lib/server/views/piece.ts';
   import { LIQUID_WORDS, LOOK_WORDS } from '$lib/words/acid.ts';
-  import { openAcidWorker } from '$lib/workers/acid.ts';
+  import { openAcidWorker, type AcidOutlook } from '$lib/workers/acid.ts';
   import { onMount, untrack } from 'svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
@@ -36,7 +36,7 @@
   const plan = $derived(run.plan);
   const forecast = $derived(acidNow(run));
   const settings = $derived<AcidSettings>({ ...acidSettings(plan.set, plan.subject), pace: forecast.pace });
-  let simulation = $state.raw<Simulation<AcidSettings, AcidResult, AcidBand> | null>(null);
+  let simulation = $state.raw<Simulation<AcidSettings, AcidResult, AcidOutlook> | null>(null);
   let raw = $state('');
   let rawUnit = $state<string>();
   let scrubbed = $state<number | null>(null);

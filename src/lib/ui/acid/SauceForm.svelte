@@ -21,23 +21,23 @@
 
 <OperationForm operation="set-sauce" subject={id} submit={id ? t.keepAsTheNext : t.writeItIntoThe} also={{ id }}>
   <div class="fields">
-    <Field name="name" label={common.name} value={start?.name ?? ''} />
+    <Field name="name" label={common.name} start={start?.name ?? ''} />
     <Field
       name="kind"
       label={common.kind}
       kind="choice"
-      value={start?.kind ?? 'citrus'}
+      start={start?.kind ?? 'citrus'}
       options={SAUCE_KINDS.map((value) => ({ value, name: SAUCE_KIND_WORDS[value] }))}
     />
-    <Field name="rate" label={t.allOfItOf} kind="quantity" units={['%']} value={rate} />
+    <Field name="rate" label={t.allOfItOf} kind="quantity" units={['%']} start={rate} />
     <Field
       name="portions"
       label={t.foldedIn}
       optional
-      value={start ? portionsText(start.portions) : '60, 25, 15'}
+      start={start ? portionsText(start.portions) : '60, 25, 15'}
       hint={t.perCentTastingBetween}
     />
-    <Field name="goodFor" label={common.goodFor} optional value={start?.goodFor ?? ''} />
+    <Field name="goodFor" label={common.goodFor} optional start={start?.goodFor ?? ''} />
   </div>
   <IngredientsField
     name="lines"
@@ -45,7 +45,7 @@
     lines
     ingredients={page.data.house.ingredients}
     at={page.data.now}
-    value={start ? sauceLinesText(start.lines) : ''}
+    start={start ? sauceLinesText(start.lines) : ''}
     before={start?.allergens ?? []}
     placeholder={EXAMPLE}
     hint={t.oneALineAn}

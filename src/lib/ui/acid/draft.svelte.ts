@@ -59,6 +59,12 @@ export class AcidDraft extends PlanDraft<typeof WHOLE> {
     return super.unitOf((ACID_EDGES.brick as readonly string[]).includes(name) ? 'size' : name);
   }
 
+  /** So much of its first sour part. */
+  pour(ml: number): void {
+    const part = this.parts.find(({ name }) => name !== 'water' && name !== 'oil' && name !== '');
+    if (part) part.ml = String(ml);
+  }
+
   /** As the form sends it. */
   get liquid(): string {
     return this.parts.map(({ name, ml }) => `${name} ${ml.trim().replace(',', '.') || '0'}`).join(', ');

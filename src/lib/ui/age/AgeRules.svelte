@@ -26,30 +26,30 @@
   </p>
   <OperationForm operation="set-ageing" submit={t.keepTheseRules}>
     <div class="fields">
-      <Field name="wholeDays" label={t.daysForWholeFish} kind="number" value={String(rules.wholeDays)} />
-      <Field name="filletDays" label={t.daysForFillets} kind="number" value={String(rules.filletDays)} />
+      <Field name="wholeDays" label={t.daysForWholeFish} kind="number" start={String(rules.wholeDays)} />
+      <Field name="filletDays" label={t.daysForFillets} kind="number" start={String(rules.filletDays)} />
       <Field
         name="limitCelsius"
         label={t.cabinetAtMost}
         kind="quantity"
         units={temperatureUnits()}
-        value={limit}
-        unit={degrees}
+        start={limit}
+        startUnit={degrees}
       />
-      <Field name="warmHours" label={t.warmHoursInAll} kind="number" value={String(rules.warmHours)} />
-      <Field name="afterDays" label={t.daysAfterTheRack} kind="number" value={String(rules.afterDays)} />
+      <Field name="warmHours" label={t.warmHoursInAll} kind="number" start={String(rules.warmHours)} />
+      <Field name="afterDays" label={t.daysAfterTheRack} kind="number" start={String(rules.afterDays)} />
     </div>
-    <Field name="dayOneAtHanging" label={t.dayOfTheDate} kind="tick" value={rules.dayOneAtHanging ? 'on' : ''} />
-    <Field name="reason" label={t.whyLooser} optional value={rules.reason} />
+    <Field name="dayOneAtHanging" label={t.dayOfTheDate} kind="tick" start={rules.dayOneAtHanging ? 'on' : ''} />
+    <Field name="reason" label={t.whyLooser} optional start={rules.reason} />
   </OperationForm>
 </Fold>
 {#each rack.cabinets as cabinet (cabinet.place)}
   <Fold class="sheet" title={t.whatHolds(cabinet.place)}>
     <OperationForm operation="set-rack" subject={cabinet.place} submit={t.drawItSo} also={{ place: cabinet.place }}>
       <div class="fields">
-        <Field name="hooks" label={t.hooks} kind="number" value={String(cabinet.rack.hooks)} />
-        <Field name="shelves" label={t.shelves} kind="number" value={String(cabinet.rack.shelves)} />
-        <Field name="perShelf" label={t.placesOnAShelf} kind="number" value={String(cabinet.rack.perShelf)} />
+        <Field name="hooks" label={t.hooks} kind="number" start={String(cabinet.rack.hooks)} />
+        <Field name="shelves" label={t.shelves} kind="number" start={String(cabinet.rack.shelves)} />
+        <Field name="perShelf" label={t.placesOnAShelf} kind="number" start={String(cabinet.rack.perShelf)} />
       </div>
     </OperationForm>
   </Fold>

@@ -7,7 +7,7 @@
   import { sentence } from '$lib/words/findings.ts';
   import { lookWords, PREPARATION_WORDS } from '$lib/words/age.ts';
   import { goto } from '$app/navigation';
-  import { page } from '$app/state';
+  import { answered } from '$lib/ui/answered.svelte.ts';
   import { HOUR } from '$lib/core/measure/spans.ts';
   import { SCALE_BY_ITSELF } from '../devices/habit.ts';
   import Field from '../controls/Field.svelte';
@@ -43,9 +43,9 @@
   const run = $derived(piece.run);
   const ageing = $derived(piece.verdict.reasons.filter(({ hazard }) => hazard === 'ageing'));
   const raw = $derived(piece.verdict.windows.filter(({ route }) => route === 'raw' || route === 'cooked'));
-  const answer = $derived(page.form as { operation?: string; fields?: Record<string, unknown> } | null);
+  const answer = $derived(answered());
   const refused = (operation: string, field: string) =>
-    answer?.operation === operation && answer.fields?.[field] !== undefined;
+    answer?.operation === operation && answer.fields[field] !== undefined;
   let mass = $state('');
   let unit = $state<string>();
   let box = $state<HTMLElement>();
@@ -177,7 +177,7 @@
         name="how"
         label={t.because}
         kind="choice"
-        value={piece.stops.length > 0 ? 'stopped' : 'pulled'}
+        start={piece.stops.length > 0 ? 'stopped' : 'pulled'}
         options={{ pulled: t.itIsWanted, stopped: t.aSignStoppedIt }}
       />
       <div class="fields">
@@ -185,7 +185,7 @@
           name="service"
           label={t.forText}
           kind="choice"
-          value={piece.advice.service?.id ?? ''}
+          start={piece.advice.service?.id ?? ''}
           options={[
             { value: '', name: t.noServiceNamed },
             ...rack.services.map(({ id, name, at }) => ({ value: id, name: `${name}, ${say.dayAndTime(at)}` }))

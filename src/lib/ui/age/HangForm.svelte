@@ -6,7 +6,7 @@
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PieceChoice } from '$lib/server/facts/choices.ts';
   import { PREPARATION_WORDS } from '$lib/words/age.ts';
-  import { page } from '$app/state';
+  import { answered } from '$lib/ui/answered.svelte.ts';
   import { untrack } from 'svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
@@ -32,7 +32,7 @@
   draft.texts.place = untrack(() => cabinets[0] ?? '');
   let done = $state<string[]>([]);
   const list = $derived<readonly PreparationStep[]>(kind === 'whole' ? PREPARATION.whole : PREPARATION.fillet);
-  const asked = $derived((page.form as { fields?: Record<string, unknown> } | null)?.fields?.lost !== undefined);
+  const asked = $derived(answered()?.fields.lost !== undefined);
   /** It weighs clearly less than is on record: where the rest went is asked before it is refused. */
   const isLess = $derived.by(() => {
     const set = draft.read();

@@ -5,7 +5,7 @@
   import { LOOK_FIELDS, LOOKS, type LookField } from '$lib/core/activity/age/lists.ts';
   import type { RackedPiece } from '$lib/server/views/rack.ts';
   import { answerWords, LOOK_FIELD_WORDS } from '$lib/words/age.ts';
-  import { page } from '$app/state';
+  import { answered } from '$lib/ui/answered.svelte.ts';
   import { tick } from 'svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
@@ -13,12 +13,8 @@
   /** The daily look: five answers at a touch each. Nothing is answered before somebody has looked. */
   let { piece }: { piece: RackedPiece } = $props();
   let answers = $state<Partial<Record<LookField, string>>>({});
-  const wrong = $derived(
-    (page.form as { operation?: string; fields?: Record<string, { message: string }> } | null)?.operation ===
-      'look-aged'
-      ? ((page.form as { fields?: Record<string, { message: string }> }).fields ?? {})
-      : {}
-  );
+  const refusal = $derived(answered());
+  const wrong = $derived(refusal?.operation === 'look-aged' ? refusal.fields : {});
   let fineButton = $state<HTMLElement>();
   /** What it says is written as it is said: a look that only stands on the page was no look. */
   async function fine() {

@@ -7,5 +7,5 @@
   let { steps = [], changes }: { steps?: readonly string[] | undefined; changes: boolean } = $props();
 </script>
 
-<Field name="steps" label={common.steps} kind="long" optional value={steps.join('\n')} hint={common.oneALine} />
+<Field name="steps" label={common.steps} kind="long" optional start={steps.join('\n')} hint={common.oneALine} />
 {#if changes}<Field name="reason" label={t.whatIsDifferentIn} optional />{/if}

@@ -208,8 +208,8 @@
               label={t.airAsItIs}
               kind="quantity"
               units={temperatureUnits()}
-              value={replanAir[0]}
-              unit={replanAir[1]}
+              start={replanAir[0]}
+              startUnit={replanAir[1]}
             />
           </OperationForm>
         </section>
@@ -222,7 +222,7 @@
             name="probe"
             label={t.takenIn}
             kind="choice"
-            value="core"
+            start="core"
             options={{ core: t.theCoreOfThe, air: t.theAirOfThe }}
           />
           <Field name="at" label={common.when} kind="time" optional hint={common.emptyMeansNow} />

@@ -29,14 +29,14 @@
       name="name"
       label={common.name}
       placeholder={t.drawerLeft}
-      value={place?.name ?? ''}
+      start={place?.name ?? ''}
       hint={place ? t.calledOtherwiseItStays : ''}
     />
     <Field
       name="kind"
       label={common.kind}
       kind="choice"
-      value={place?.kind ?? 'drawer'}
+      start={place?.kind ?? 'drawer'}
       options={PLACE_KINDS.map((value) => ({ value, name: PLACE_KIND_WORDS[value] ?? value }))}
     />
     <Field
@@ -45,14 +45,14 @@
       kind="quantity"
       optional
       units={temperatureUnits()}
-      value={setPoint}
-      unit={setUnit}
+      start={setPoint}
+      startUnit={setUnit}
     />
     <Field
       name="airClass"
       label={t.whatMovesTheAir}
       kind="choice"
-      value={place?.airClass ?? ''}
+      start={place?.airClass ?? ''}
       options={[
         ...(place ? [] : [{ value: '', name: t.asUsualForIts }]),
         ...AIR_CLASS_IDS.map((value) => ({ value, name: AIR_WORDS[value]! }))
@@ -63,7 +63,7 @@
       label={t.roomLitres}
       kind="number"
       optional
-      value={place?.litres ? String(place.litres) : ''}
+      start={place?.litres ? String(place.litres) : ''}
     />
     <Field
       name="watts"
@@ -71,7 +71,7 @@
       kind="number"
       optional
       hint={t.heatItCarriesOff}
-      value={place?.watts ? String(place.watts) : ''}
+      start={place?.watts ? String(place.watts) : ''}
     />
     <Field
       name="warnAbove"
@@ -80,15 +80,15 @@
       optional
       hint={t.emptyTheRuleBooks}
       units={temperatureUnits()}
-      value={warn}
-      unit={warnUnit}
+      start={warn}
+      startUnit={warnUnit}
     />
     <Field
       name="graceMinutes"
       label={t.longerThanMin}
       kind="number"
       hint={t.doorsAndDefrostsShorter}
-      value={String(place?.graceMinutes ?? 30)}
+      start={String(place?.graceMinutes ?? 30)}
     />
   </div>
 </OperationForm>

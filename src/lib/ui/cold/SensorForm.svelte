@@ -15,22 +15,22 @@
   submit={sensor ? t.setItSo : t.nameThisSensor}
 >
   <div class="fields broad">
-    <Field name="name" label={t.sensor} placeholder={t.chestAir} hint={t.asItsLoggerCalls} value={sensor?.name ?? ''} />
+    <Field name="name" label={t.sensor} placeholder={t.chestAir} hint={t.asItsLoggerCalls} start={sensor?.name ?? ''} />
     <Field
       name="place"
       label={t.standsIn}
       kind="choice"
-      value={sensor?.place ?? ''}
+      start={sensor?.place ?? ''}
       options={[{ value: '', name: t.nowhereYet }, ...places.map(({ name }) => ({ value: name, name }))]}
     />
     <Field
       name="probe"
       label={t.reads}
       kind="choice"
-      value={sensor?.probe ?? 'air'}
+      start={sensor?.probe ?? 'air'}
       options={{ air: t.theAir, core: t.aCoreItsProbe }}
     />
-    <Field name="accuracy" label={t.accurateToC} kind="number" value={String(sensor?.accuracy ?? 0.5)} />
-    <Field name="calibratedOn" label={t.calibratedOn} kind="date" optional value={sensor?.calibratedOn ?? ''} />
+    <Field name="accuracy" label={t.accurateToC} kind="number" start={String(sensor?.accuracy ?? 0.5)} />
+    <Field name="calibratedOn" label={t.calibratedOn} kind="date" optional start={sensor?.calibratedOn ?? ''} />
   </div>
 </OperationForm>

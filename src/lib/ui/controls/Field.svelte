@@ -1,6 +1,7 @@
 <script lang="ts">
   import { field as t } from '$lib/words/screens/controls.ts';
   import Button from '$lib/ui/kit/Button.svelte';
+  import { followStart } from '$lib/ui/start.svelte.ts';
   import When from '$lib/ui/kit/When.svelte';
   import { getContext, tick, untrack } from 'svelte';
   import { Input, Textarea } from 'flowbite-svelte';
@@ -15,7 +16,9 @@
     options = [],
     units = [],
     value = $bindable(''),
+    start,
     unit = $bindable(),
+    startUnit,
     optional = false,
     placeholder = '',
     among = []
@@ -28,7 +31,10 @@
     options?: readonly { value: string; name: string }[] | Readonly<Record<string, string>>;
     units?: readonly string[];
     value?: string;
+    /** What stands in it before anything is typed, where the page does not bind it. */
+    start?: string | undefined;
     unit?: string;
+    startUnit?: string | undefined;
     optional?: boolean;
     placeholder?: string;
     /** What is offered while typing: names, or what bears one. Anything else may be typed still. */
@@ -56,6 +62,17 @@
   }
   const form = getContext<FormContext | undefined>(FORM_CONTEXT);
   // Without scripts a refused form comes back with what was typed.
+  const emptied = () => form?.emptied() ?? 0;
+  followStart(
+    () => start,
+    (text) => (value = text),
+    emptied
+  );
+  followStart(
+    () => startUnit,
+    (text) => (unit = text),
+    emptied
+  );
   untrack(() => {
     const typed = form?.value(name);
     if (typed !== undefined && kind !== 'tick') value = typed;

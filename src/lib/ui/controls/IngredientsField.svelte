@@ -6,8 +6,11 @@
   import { NOTHING_TOLD, toldTogether, type LinkedLine } from '$lib/core/ingredients/ingredient.ts';
   import { readIngredient } from '$lib/core/ingredients/read.ts';
   import { allergenWord, INGREDIENT_FIELD_WORDS as SAY, TOLD_WORDS, toldLine } from '$lib/words/notices.ts';
+  import { followStart } from '$lib/ui/start.svelte.ts';
   import Swapped from './Swapped.svelte';
   import Field from './Field.svelte';
+  import { getContext } from 'svelte';
+  import { FORM_CONTEXT, type FormContext } from './OperationForm.svelte';
 
   /**
    * Ingredients as they are typed, with commas between or one a line, and what they make to be told, read while typing. One
@@ -19,6 +22,7 @@
     ingredients,
     at,
     value = $bindable(''),
+    start,
     lines = false,
     optional = false,
     hint = '',
@@ -31,6 +35,8 @@
     /** Now, ms: what is used instead of what the house is out of. */
     at: number;
     value?: string;
+    /** What stands in it before anything is typed, where the page does not bind it. */
+    start?: string;
     /** One a line, figures behind a semicolon. */
     lines?: boolean;
     optional?: boolean;
@@ -40,6 +46,12 @@
     before?: readonly string[];
   } = $props();
 
+  const form = getContext<FormContext | undefined>(FORM_CONTEXT);
+  followStart(
+    () => start,
+    (text) => (value = text),
+    () => form?.emptied() ?? 0
+  );
   interface Part {
     readonly index: number;
     readonly text: string;

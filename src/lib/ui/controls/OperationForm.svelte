@@ -4,6 +4,8 @@
   export interface FormContext {
     readonly answer: () => FormAnswer | null;
     readonly value: (name: string) => string | undefined;
+    /** How often its fields were emptied, as what was in them is written. */
+    readonly emptied: () => number;
   }
   export const FORM_CONTEXT = Symbol('form');
 </script>
@@ -17,6 +19,7 @@
   import { browser } from '$app/environment';
   import { onDestroy, onMount, setContext, tick, type Snippet } from 'svelte';
   import Hold from '../kit/Hold.svelte';
+  import { answered, keepRefusal } from '$lib/ui/answered.svelte.ts';
   import { beginSending, isSending, seenOf, tell, wroteEntry } from '$lib/ui/told.svelte.ts';
   import Button from '../kit/Button.svelte';
 
@@ -60,17 +63,17 @@
     children?: Snippet;
   } = $props();
 
-  const mine = (form: unknown): FormAnswer | null => {
-    const answer = form as FormAnswer | null;
+  const mine = (answer: FormAnswer | null): FormAnswer | null => {
     if (!answer || answer.operation !== operation) return null;
     return answer.values.piece === undefined || subject === '' || answer.values.piece === subject ? answer : null;
   };
-  const answer = $derived(mine(page.form));
+  const answer = $derived(mine(answered<FormAnswer>()));
   const draftName = $derived(`ember-draft:${operation}:${subject}`);
   let busy = $state(false);
   let said = $state('');
   /** How many were written from this page as it was served: each has a key of its own. */
   let written = $state(0);
+  let emptied = $state(0);
   /** The key of what was sent and never answered: sent again it is the same, so that it happens once. */
   let unanswered = $state<string | null>(null);
   const key = $derived(unanswered ?? `${page.data.formKey}${subject}${written > 0 ? `-${written}` : ''}`);
@@ -79,7 +82,8 @@
 
   setContext<FormContext>(FORM_CONTEXT, {
     answer: () => answer,
-    value: (name) => answer?.values[name]
+    value: (name) => answer?.values[name],
+    emptied: () => emptied
   });
 
   const named = () =>
@@ -144,6 +148,7 @@
       element.reset();
       said = t.itCame;
       await invalidateAll();
+      emptied++;
       return;
     }
   }
@@ -210,18 +215,19 @@
       return;
     }
     busy = true;
-    const sent = String(formData.get('_key'));
-    const answered = beginSending();
+    const [sent, from] = [String(formData.get('_key')), page.url.pathname];
+    const isAnswered = beginSending();
     return async ({ result, update }) => {
       busy = false;
       if (result.type === 'error') {
         said = t.itDidNotReach;
         unanswered = sent;
-        answered();
+        isAnswered();
         void askAfter(sent);
         return;
       }
       unanswered = null;
+      // A page that is refreshed meanwhile forgets what it was told; the form does not.
       const answer = ('data' in result ? result.data : undefined) as unknown as FormAnswer | undefined;
       if (result.type === 'success' || result.type === 'redirect') {
         forget();
@@ -234,9 +240,11 @@
         // The form may be gone with what it was about: what became of it is said where everybody sees it.
         tell({ kind: 'refused', text: t.notWritten(answer.message), newer: answer.newer });
       }
-      answered();
+      keepRefusal(from, answer && !answer.ok ? answer : null);
+      isAnswered();
       const pinned = result.type === 'success' && (await pin());
       await update({ reset: resets && result.type === 'success', invalidateAll: !pinned });
+      if (resets && result.type === 'success') emptied++;
       // Last, as it may lead elsewhere: a page that is made anew meanwhile would stay where it was.
       if (result.type === 'success') onDone?.(answer?.result ?? {});
       const wrong = element?.querySelector<HTMLElement>('[aria-invalid="true"]');

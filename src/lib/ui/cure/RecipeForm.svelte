@@ -25,7 +25,7 @@
 
 <OperationForm operation="set-recipe" subject={id} submit={id ? t.keepAsTheNext : t.writeItIntoThe} also={{ id }}>
   <div class="fields">
-    <Field name="name" label={common.name} value={start?.name ?? ''} />
+    <Field name="name" label={common.name} start={start?.name ?? ''} />
     <Field
       name="school"
       label={common.school}
@@ -46,7 +46,7 @@
         label={t.theMixOfThe}
         kind="quantity"
         units={['%']}
-        value={shown(start?.basis === 'parts' ? start.rate : undefined)}
+        start={shown(start?.basis === 'parts' ? start.rate : undefined)}
       />
     {/if}
   </div>
@@ -56,36 +56,36 @@
     lines
     ingredients={page.data.house.ingredients}
     at={page.data.now}
-    value={start ? recipeLinesText(start) : ''}
+    start={start ? recipeLinesText(start) : ''}
     before={start?.allergens ?? []}
     placeholder={EXAMPLE}
     hint={t.oneALineAn}
   />
   <div class="fields">
-    <Field name="hours" label={t.timeInIt} kind="quantity" units={['h', 'min']} value={plain(start?.hours)} />
-    <Field name="rest" label={t.restAfter} kind="quantity" units={['h']} optional value={plain(start?.restHours)} />
+    <Field name="hours" label={t.timeInIt} kind="quantity" units={['h', 'min']} start={plain(start?.hours)} />
+    <Field name="rest" label={t.restAfter} kind="quantity" units={['h']} optional start={plain(start?.restHours)} />
     <Field
       name="size"
       label={t.forHowThick}
       kind="quantity"
       units={['mm', 'in']}
       optional
-      value={plain(start?.forMm ?? undefined)}
+      start={plain(start?.forMm ?? undefined)}
     />
     <Field
       name="faces"
       label={t.open}
       kind="choice"
-      value={String(start?.forFaces ?? 2)}
+      start={String(start?.forFaces ?? 2)}
       options={[
         { value: '2', name: t.bothFaces },
         { value: '1', name: t.oneFaceSkinOn }
       ]}
     />
-    <Field name="target" label={t.wantedInTheMiddle} kind="quantity" units={['%']} value={shown(start?.target)} />
+    <Field name="target" label={t.wantedInTheMiddle} kind="quantity" units={['%']} start={shown(start?.target)} />
     {#if school === ('desalt' satisfies School)}
-      <Field name="startSalt" label={t.saltInItNow} kind="quantity" units={['%']} value={shown(start?.startSalt)} />
-      <Field name="changes" label={t.watersInAll} kind="number" value={String(start?.changes ?? 3)} />
+      <Field name="startSalt" label={t.saltInItNow} kind="quantity" units={['%']} start={shown(start?.startSalt)} />
+      <Field name="changes" label={t.watersInAll} kind="number" start={String(start?.changes ?? 3)} />
     {:else if school === ('marinade' satisfies School)}
       <Field
         name="presalt"
@@ -93,11 +93,11 @@
         kind="quantity"
         units={['%']}
         optional
-        value={shown(start?.presalt)}
+        start={shown(start?.presalt)}
       />
-      <Field name="presaltMinutes" label={t.forMinutes} kind="number" optional value={plain(start?.presaltMinutes)} />
+      <Field name="presaltMinutes" label={t.forMinutes} kind="number" optional start={plain(start?.presaltMinutes)} />
     {/if}
-    <Field name="goodFor" label={common.goodFor} optional value={start?.goodFor ?? ''} />
+    <Field name="goodFor" label={common.goodFor} optional start={start?.goodFor ?? ''} />
   </div>
   <StepsFields steps={start?.steps} changes={Boolean(id)} />
 </OperationForm>

@@ -38,7 +38,7 @@
         name="use"
         label={common.itsUse}
         kind="choice"
-        value="mince"
+        start="mince"
         options={Object.entries(USE_WORDS)
           .filter(([value]) => value !== '')
           .map(([value, name]) => ({ value, name }))}

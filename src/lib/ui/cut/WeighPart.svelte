@@ -4,6 +4,7 @@
   import { weighPart as t } from '$lib/words/screens/break.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { goto } from '$app/navigation';
+  import { answered } from '$lib/ui/answered.svelte.ts';
   import { page } from '$app/state';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
@@ -38,7 +39,7 @@
   let mass = $state('');
   let unit = $state<string>();
   let box = $state<HTMLElement>();
-  const refused = $derived((page.form as { fields?: Record<string, unknown> } | null)?.fields?.mass !== undefined);
+  const refused = $derived(answered()?.fields.mass !== undefined);
 
   const isByItself = () => localStorage.getItem(SCALE_BY_ITSELF) === 'on';
   /** What settles before a part was touched is the first that waits. */
@@ -84,7 +85,7 @@
             name="what"
             label={t.dripOrOtherWaste}
             kind="choice"
-            value="drip"
+            start="drip"
             options={Object.entries(WASTE_WORDS).map(([value, name]) => ({ value, name }))}
           />
           <Field name="mass" label={common.weight} kind="quantity" units={massUnits()} />
@@ -115,7 +116,7 @@
               name="what"
               label={t.whatItIs}
               kind="choice"
-              value={part.waste ?? 'other'}
+              start={part.waste ?? 'other'}
               options={Object.entries(WASTE_WORDS).map(([value, name]) => ({ value, name }))}
             />
           </div>
@@ -136,7 +137,7 @@
               name="use"
               label={common.itsUse}
               kind="choice"
-              value={part.use || 'other'}
+              start={part.use || 'other'}
               options={Object.entries(USE_WORDS)
                 .filter(([value]) => value !== '')
                 .map(([value, name]) => ({ value, name }))}
@@ -149,7 +150,7 @@
                 name="grade"
                 label={t.grade}
                 kind="choice"
-                value={part.grade}
+                start={part.grade}
                 options={{ prime: t.firstGradeBearsThe, 'by-product': t.byProductAtIts }}
               />
             </div>

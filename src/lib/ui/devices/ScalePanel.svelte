@@ -84,8 +84,8 @@
       shown = JSON.parse((event as MessageEvent<string>).data) as Shown;
       watch();
       if (taken !== null && hasChanged(taken)) {
+        if (said === t.wasTaken(say.mass(taken))) said = '';
         taken = null;
-        said = '';
       }
     });
     source.addEventListener('error', () => (shown = { ...shown, status: 'lost', stable: false }));
@@ -106,8 +106,8 @@
       taken = shown.grams;
       said = t.wasTaken(say.mass(shown.grams));
       onTake(shown.grams);
-    } else if (taken !== null) said = t.wasTaken(say.mass(taken));
-    else said = shown.stable ? t.nothingOnItTo : t.notAtRestYet;
+    } else if (!shown.stable) said = t.notAtRestYet;
+    else said = taken !== null ? t.wasTaken(say.mass(taken)) : t.nothingOnItTo;
   }
   // A weight field holds figures: the key means the scale there too. What a scanner types is no key.
   const keys = keyReader((key) => key === 'w' && onTake !== null, take, null, {

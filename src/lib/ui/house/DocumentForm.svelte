@@ -22,13 +22,13 @@
       name="kind"
       label={SAY.kind}
       kind="choice"
-      value={document?.kind ?? 'variance'}
+      start={document?.kind ?? 'variance'}
       options={DOCUMENT_KINDS.map((value) => ({ value, name: DOCUMENT_KIND_WORDS[value] }))}
     />
-    <Field name="authority" label={SAY.authority} value={document?.authority ?? ''} />
-    <Field name="number" label={SAY.number} value={document?.number ?? ''} />
-    <Field name="issuedOn" label={SAY.issued} kind="date" value={document?.issuedOn ?? ''} />
-    <Field name="expiresOn" label={SAY.expires} kind="date" value={document?.expiresOn ?? ''} />
+    <Field name="authority" label={SAY.authority} start={document?.authority ?? ''} />
+    <Field name="number" label={SAY.number} start={document?.number ?? ''} />
+    <Field name="issuedOn" label={SAY.issued} kind="date" start={document?.issuedOn ?? ''} />
+    <Field name="expiresOn" label={SAY.expires} kind="date" start={document?.expiresOn ?? ''} />
   </div>
   <Ticks
     name="covers"
@@ -41,10 +41,10 @@
       name="species"
       label={SAY.species}
       optional
-      value={document?.species.join(', ') ?? ''}
+      start={document?.species.join(', ') ?? ''}
       hint={SAY.speciesHint}
     />
-    <Field name="limits" label={SAY.limits} optional value={document?.limits ?? ''} hint={SAY.limitsHint} />
+    <Field name="limits" label={SAY.limits} optional start={document?.limits ?? ''} hint={SAY.limitsHint} />
     <Field name="file" label={SAY.file} kind="file" />
     <Field name="reason" label={SAY.reason} optional />
   </div>

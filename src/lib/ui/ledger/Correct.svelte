@@ -13,7 +13,7 @@
   import Fold from '$lib/ui/kit/Fold.svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
-  import { page } from '$app/state';
+  import { answered } from '$lib/ui/answered.svelte.ts';
   import { untrack } from 'svelte';
 
   /** An entry in a form like its own, the old beside the new. Only what is changed is sent. */
@@ -60,9 +60,7 @@
       return { json: '', trouble: errorSentence(error.code, error.details) };
     }
   });
-  const isAsked = $derived(
-    (page.form as { fields?: Record<string, unknown> } | null)?.fields?.ownWidening !== undefined
-  );
+  const isAsked = $derived(answered()?.fields.ownWidening !== undefined);
   const wasText = (field: CorrectableField) =>
     field.kind === 'quantity'
       ? (field.was?.typed ?? t.nothing)

@@ -50,7 +50,7 @@
   <OperationForm operation="divide-piece" {piece} submit={t.takeIt}>
     <div class="fields">
       <Field name="name" label={t.whatItIs} placeholder={t.filletLoinBlock} />
-      <Field name="form" label={t.form} kind="choice" value="fillet" options={forms} />
+      <Field name="form" label={t.form} kind="choice" start="fillet" options={forms} />
       <Field name="mass" label={common.weight} kind="quantity" units={massUnits()} />
       <Field name="thickness" label={t.thickness} kind="quantity" units={lengthUnits()} optional />
     </div>
@@ -59,17 +59,17 @@
 <Fold class="sheet no-print" title={t.splitTrimOrSkin}>
   <OperationForm operation="split-piece" {piece} submit={t.splitItEvenly}>
     <div class="fields">
-      <Field name="count" label={t.intoHowMany} kind="number" value="2" />
+      <Field name="count" label={t.intoHowMany} kind="number" start="2" />
       <Field name="name" label={t.named} placeholder={piece.made.name} optional />
-      <Field name="form" label={t.form} kind="choice" value="portion" options={forms} />
+      <Field name="form" label={t.form} kind="choice" start="portion" options={forms} />
     </div>
   </OperationForm>
   <OperationForm operation="trim-piece" {piece} submit={t.itIsOff}>
     <div class="fields">
-      <Field name="what" label={t.whatComesOff} kind="choice" value="skin" options={choices(WASTE_WORDS)} />
+      <Field name="what" label={t.whatComesOff} kind="choice" start="skin" options={choices(WASTE_WORDS)} />
       <Field name="mass" label={t.itsWeight} kind="quantity" units={massUnits()} />
       <Field name="keep" label={t.keepItFor} kind="tick" />
-      <Field name="use" label={common.itsUse} kind="choice" value="crisp" options={choices(USE_WORDS)} />
+      <Field name="use" label={common.itsUse} kind="choice" start="crisp" options={choices(USE_WORDS)} />
     </div>
   </OperationForm>
 </Fold>
@@ -77,7 +77,7 @@
   <OperationForm operation="reweigh-piece" {piece} submit={t.itWeighsThatNow}>
     <div class="fields">
       <Field name="mass" label={common.weight} kind="quantity" units={massUnits()} />
-      <Field name="cause" label={t.theDifferenceIs} kind="choice" value="drip" options={choices(CAUSE_WORDS)} />
+      <Field name="cause" label={t.theDifferenceIs} kind="choice" start="drip" options={choices(CAUSE_WORDS)} />
       <Field name="sure" label={common.itReallyWeighsThat} kind="tick" />
     </div>
   </OperationForm>

@@ -46,7 +46,7 @@
         label={t.ofWhichOfIts}
         hint={t.belowStandThePapers(lot.id)}
         kind="choice"
-        value={lot.id}
+        start={lot.id}
         options={view.lots.map((value) => ({ value, name: value }))}
       />
     {:else}

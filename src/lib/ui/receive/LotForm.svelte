@@ -3,7 +3,7 @@
   import { common } from '$lib/words/screens/common.ts';
   import { lotForm as t } from '$lib/words/screens/receive.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
-  import { page } from '$app/state';
+  import { answered } from '$lib/ui/answered.svelte.ts';
   import { untrack } from 'svelte';
   import { addDays } from '$lib/core/measure/day.ts';
   import { FAO_AREAS } from '$lib/core/fish/fao-areas.ts';
@@ -85,9 +85,7 @@
     const usual = usualUnit(form);
     if (untrack(() => mass) === '') massUnit = usual;
   });
-  const isAsked = $derived(
-    ['mass', 'core'].some((name) => (page.form as { fields?: object } | null)?.fields?.[name as never] !== undefined)
-  );
+  const isAsked = $derived(['mass', 'core'].some((name) => answered()?.fields[name] !== undefined));
   const isRoe = $derived(catalogue.find(({ id }) => id === species)?.group === 'roe' || form === 'roe');
 
   function settle(each: Species) {
@@ -173,7 +171,7 @@
       <Field name="caughtOn" label={t.caughtOrHarvested} kind="date" among={days} bind:value={caughtOn} />
       <Field name="caughtAt" label={t.atWhatHour} placeholder="05:30" optional />
       <Field name="area" label={t.groundsOrFarm} optional />
-      <Field name="supplier" label={t.supplier} value={supplier} among={suppliers} />
+      <Field name="supplier" label={t.supplier} start={supplier} among={suppliers} />
       <Field
         name="commercial"
         label={t.commercialSource}

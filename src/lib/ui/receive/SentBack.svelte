@@ -52,12 +52,12 @@
               optional={back.grams >= 1}
               hint={back.grams < 1 ? '' : SAY.onRecord(say.mass(back.grams))}
             />
-            <Field name="to" label={SAY.to} value={lot.received.supplier} />
+            <Field name="to" label={SAY.to} start={lot.received.supplier} />
             <Field
               name="credit"
               label={SAY.credit}
               kind="choice"
-              value="asked"
+              start="asked"
               options={CREDITS.map((value) => ({ value, name: CREDIT_WORDS[value] }))}
             />
             <Field
@@ -67,7 +67,7 @@
               optional
               hint={paid === null ? '' : SAY.paid(say.money(paid, currency))}
             />
-            <Field name="reason" label={SAY.reason} value={lot.sentBack ? lot.decision.reason : ''} />
+            <Field name="reason" label={SAY.reason} start={lot.sentBack ? lot.decision.reason : ''} />
             <Field name="note" label={SAY.note} optional />
           </div>
         </OperationForm>

@@ -18,14 +18,14 @@
 
 <OperationForm operation="set-dish" subject={id} submit={id ? t.keepAsTheNext : t.writeItIntoThe} also={{ id }}>
   <div class="fields broad">
-    <Field name="name" label={common.name} value={start?.name ?? ''} />
-    <Field name="goodFor" label={common.goodFor} optional value={start?.goodFor ?? ''} />
+    <Field name="name" label={common.name} start={start?.name ?? ''} />
+    <Field name="goodFor" label={common.goodFor} optional start={start?.goodFor ?? ''} />
   </div>
   <Field
     name="lines"
     label={t.onAPortion}
     kind="long"
-    value={start?.lines.map(lineText).join('\n') ?? ''}
+    start={start?.lines.map(lineText).join('\n') ?? ''}
     placeholder={EXAMPLE}
     hint={t.oneALineWhat}
   />

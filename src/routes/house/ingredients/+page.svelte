@@ -117,14 +117,14 @@
             submit={SAY.keep}
             also={{ id: chosen?.id ?? '' }}
           >
-            <Field name="name" label={SAY.name} value={chosen?.name ?? ''} />
-            <Field name="alsoCalled" label={SAY.alsoCalled} optional value={chosen?.alsoCalled.join(', ') ?? ''} />
+            <Field name="name" label={SAY.name} start={chosen?.name ?? ''} />
+            <Field name="alsoCalled" label={SAY.alsoCalled} optional start={chosen?.alsoCalled.join(', ') ?? ''} />
             {#each [{ name: 'holds', label: SAY.holds }, { name: 'mayHold', label: SAY.mayHold }] as const as { name, label } (name)}
               <Ticks {name} legend={label} options={allergens} chosen={chosen?.[name]} />
             {/each}
-            <Field name="raw" label={SAY.raw} kind="tick" value={chosen?.raw ? 'on' : ''} />
+            <Field name="raw" label={SAY.raw} kind="tick" start={chosen?.raw ? 'on' : ''} />
             <Field name="nothing" label={SAY.nothing} kind="tick" />
-            <Field name="note" label={SAY.note} optional value={chosen?.note ?? ''} />
+            <Field name="note" label={SAY.note} optional start={chosen?.note ?? ''} />
             <Field name="reason" label={SAY.why} optional />
           </OperationForm>
         </Fold>

@@ -66,14 +66,14 @@
               name="credit-{use}"
               label={USE_WORDS[use]!}
               kind="number"
-              value={String(data.credits[use as keyof typeof data.credits] ?? '')}
+              start={String(data.credits[use as keyof typeof data.credits] ?? '')}
             />
           {/each}
         </div>
         <h3>{t.whatAPortionWeighs}</h3>
         <div class="fields">
           {#each data.portions as portion (portion.id)}
-            <Field name="portion-{portion.id}" label={portion.name} kind="number" value={String(portion.grams)} />
+            <Field name="portion-{portion.id}" label={portion.name} kind="number" start={String(portion.grams)} />
           {/each}
         </div>
         <Field
@@ -81,7 +81,7 @@
           label={t.scaleVerificationIntervalE}
           hint={t.onTheScalesPlate}
           kind="number"
-          value={String(data.interval)}
+          start={String(data.interval)}
         />
       </OperationForm>
     {/key}
@@ -96,8 +96,8 @@
     {#each data.templates as template (template.id)}
       <OperationForm operation="set-template" subject={template.id} submit={t.setThisDivision}>
         <Division parts={template.parts} />
-        <Field name="name" label={template.own ? t.nameTheHousesOwn : t.name} value={template.name} />
-        <Field name="cuts" label={t.cuts} kind="long" value={lines(template.parts)} />
+        <Field name="name" label={template.own ? t.nameTheHousesOwn : t.name} start={template.name} />
+        <Field name="cuts" label={t.cuts} kind="long" start={lines(template.parts)} />
       </OperationForm>
     {/each}
     <OperationForm operation="set-template" subject="new" submit={t.addADivision}>

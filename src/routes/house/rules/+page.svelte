@@ -76,10 +76,10 @@
         submit={data.copy ? t.setIt : t.makeIt}
       >
         {#if !data.copy}
-          <Field name="id" label={t.shortId} value="house-" hint={t.houseAndSmallLetters} />
+          <Field name="id" label={t.shortId} start="house-" hint={t.houseAndSmallLetters} />
           <Field name="base" label={t.aCopyOf} kind="choice" options={data.bases} />
         {/if}
-        <Field name="name" label={common.name} value={data.copy?.name ?? ''} />
+        <Field name="name" label={common.name} start={data.copy?.name ?? ''} />
         <p class="soft">{t.leaveAFieldEmpty}</p>
         <div class="fields broad">
           {#each data.limits as limit (limit.id)}
@@ -93,20 +93,20 @@
                   { value: '1', name: t.yes },
                   { value: '0', name: t.no }
                 ]}
-                value={of(limit.id) === undefined ? '' : String(Number(of(limit.id)))}
+                start={of(limit.id) === undefined ? '' : String(Number(of(limit.id)))}
               />
             {:else}
               <Field
                 name="limit-{limit.id}"
                 label="{houseLimitWord(limit.id)}{limit.unit ? `, ${limit.unit}` : ''}"
                 kind="number"
-                value={of(limit.id) === undefined ? '' : String(of(limit.id))}
+                start={of(limit.id) === undefined ? '' : String(of(limit.id))}
                 optional
               />
             {/if}
           {/each}
         </div>
-        <Field name="reason" label={common.why} value="" />
+        <Field name="reason" label={common.why} start="" />
         <Field name="own" label={t.iAnswerForIt} kind="tick" />
       </OperationForm>
     {/key}
@@ -124,7 +124,7 @@
         name="text"
         label={t.inTheHousesWords}
         kind="long"
-        value={data.notice.own?.text ?? ''}
+        start={data.notice.own?.text ?? ''}
         hint={t.emptyBringsTheShipped}
       />
       <Field name="reason" label={common.why} />

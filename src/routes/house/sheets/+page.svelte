@@ -43,7 +43,7 @@
             name="weight-{attribute.id}"
             label={t.weightTo}
             kind="number"
-            value={String(attribute.weight)}
+            start={String(attribute.weight)}
             hint={data.shipped.attributes[row]!.weight === attribute.weight
               ? ''
               : t.shipped(data.shipped.attributes[row]!.weight)}
@@ -57,7 +57,7 @@
                   level.points,
                   level.settles === 'send-back' ? t.sendsBack : level.settles ? t.endsRaw : ''
                 )}
-                value={level.text}
+                start={level.text}
                 hint={data.shipped.attributes[row]!.levels[index]!.text === level.text
                   ? ''
                   : t.shipped2(data.shipped.attributes[row]!.levels[index]!.text)}

@@ -56,34 +56,34 @@
     <label class="file"
       ><b>{t.theFile}</b> <input type="file" bind:this={file} name="note" accept=".csv,.tsv,.txt,text/csv" /></label
     >
-    <Field name="supplier" label={t.supplierWhereTheNote} value={given.supplier ?? ''} optional />
+    <Field name="supplier" label={t.supplierWhereTheNote} start={given.supplier ?? ''} optional />
     <Field
       name="source"
       label={t.wildOrFarmedWhere}
       kind="choice"
       options={{ '': t.nobodySaid, wild: SOURCE_OPTIONS.wild, farmed: SOURCE_OPTIONS.farmed }}
-      value={given.source ?? ''}
+      start={given.source ?? ''}
     />
     <Field
       name="commercial"
       label={t.commercialSource}
       kind="choice"
       options={{ '': t.nobodySaid, yes: COMMERCIAL_OPTIONS.yes, no: COMMERCIAL_OPTIONS.no }}
-      value={given.commercial ?? 'yes'}
+      start={given.commercial ?? 'yes'}
     />
     <Field
       name="dateOrder"
       label={t.daysAreWritten}
       kind="choice"
       options={{ iso: t.yearFirst, dmy: t.dayFirst, mdy: t.monthFirst }}
-      value={given.dateOrder ?? 'iso'}
+      start={given.dateOrder ?? 'iso'}
     />
     <Field
       name="decimal"
       label={t.decimals}
       kind="choice"
       options={{ '': t.findOut, '.': '2.4', ',': '2,4' }}
-      value={given.decimal ?? ''}
+      start={given.decimal ?? ''}
     />
   </div>
   <label class="paste"
@@ -103,7 +103,7 @@
             label={heading}
             kind="choice"
             options={targets}
-            value={note.columns[heading] ?? ''}
+            start={note.columns[heading] ?? ''}
           />
         {/each}
       </div>

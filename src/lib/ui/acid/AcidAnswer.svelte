@@ -1,0 +1,99 @@
+<script lang="ts">
+  import { acidFigures as t } from '$lib/words/screens/acid.ts';
+  import Button from '$lib/ui/kit/Button.svelte';
+  import type { AcidResult, AcidSettings } from '$lib/core/bench/acid/plan.ts';
+  import { acidRange as range, acidSpan as coarse, LOOK_WORDS, millilitres } from '$lib/words/acid.ts';
+  import type { AcidOutlook } from '$lib/workers/acid.ts';
+
+  /** When it is as wanted and when past its best; where the acid runs out first, what would get there. One touch sets it. */
+  let {
+    result,
+    band,
+    settings,
+    onMl = null,
+    onWanted = null
+  }: {
+    result: AcidResult;
+    /** Null while it is worked out. */
+    band: AcidOutlook | null;
+    settings: AcidSettings;
+    onMl?: ((ml: number) => void) | null;
+    onWanted?: ((look: AcidSettings['wanted']) => void) | null;
+  } = $props();
+  const through = $derived(result.readySeconds === null ? (band?.through ?? null) : null);
+  const isFlat = $derived(settings.cut === 'fillet' && settings.faces === 1);
+</script>
+
+<div class="answer" role="status" data-answer={result.readySeconds === null ? 'no' : 'yes'}>
+  {#if !result.sour}
+    <p class="trouble" data-no-acid>{t.noAcidToSpeak}</p>
+  {:else}
+    <div class="times">
+      <p class="figure" data-ready>
+        {result.readySeconds === null ? t.never : coarse(result.readySeconds)}
+        <small
+          >{t.to(
+            LOOK_WORDS[settings.wanted],
+            result.readySeconds === null ? t.theAcidRunsOut : `, ${range(band?.readySeconds, band?.never.ready)}`
+          )}</small
+        >
+      </p>
+      <p class="figure">
+        {result.pastSeconds === null ? t.not : coarse(result.pastSeconds)}
+        <small
+          >{t.pastItsBest(
+            result.pastSeconds === null ? t.withThisLittleAcid : `, ${range(band?.pastSeconds, band?.never.past)}`
+          )}</small
+        >
+      </p>
+    </div>
+  {/if}
+  {#if result.topUpMl > 0}
+    <p class="uncovered" data-cover>
+      {t.pokesOut(
+        millilitres(result.coverMl),
+        isFlat ? t.standMmDeepUnder : t.coverIt,
+        millilitres(result.topUpMl),
+        isFlat ? '' : t.orTurnIt
+      )}
+    </p>
+  {/if}
+  {#if through}
+    <p class="ways">
+      {#if through.ml !== null && onMl}
+        <Button onclick={() => onMl(through.ml!)}>{t.takesMl(through.ml)}</Button>
+      {/if}
+      {#if through.reaches !== null && onWanted}
+        <Button onclick={() => onWanted(through.reaches!)}>{t.orAsFarAs(LOOK_WORDS[through.reaches])}</Button>
+      {/if}
+      {#if through.ml === null && through.reaches === null}<span>{t.noneGetsThere}</span>{/if}
+    </p>
+  {/if}
+</div>
+
+<style>
+  .answer {
+    border-left: 5px solid var(--water);
+    background: var(--sunk);
+    padding: 0.4rem 0.8rem;
+    margin-bottom: 0.5rem;
+  }
+  .answer[data-answer='no'] {
+    border-left-color: var(--ember-glow);
+  }
+  .times {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.4rem 2rem;
+  }
+  .uncovered {
+    font-weight: 600;
+    color: var(--ember);
+  }
+  .ways {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.4rem;
+    margin-top: 0.3rem;
+  }
+</style>
