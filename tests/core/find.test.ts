@@ -56,12 +56,12 @@ describe('keys of a hand, and a scanner that types', () => {
     const read = keyReader(
       (key) => 'wh1'.includes(key),
       (key) => pressed.push(key),
-      (text) => scans.push(text),
-      { now: () => now }
+      (text) => scans.push(text)
     );
     for (const [key, after] of keys) {
       now += after;
-      read({ key, ctrlKey: false, metaKey: false, altKey: false, target: null, preventDefault: () => undefined });
+      const event = { key, timeStamp: now, target: null, preventDefault: () => undefined };
+      read({ ...event, ctrlKey: false, metaKey: false, altKey: false });
     }
     return new Promise<{ pressed: string[]; scans: string[] }>((resolve) =>
       // Real time goes by for what waits: well past the time in which a next letter would come.

@@ -33,6 +33,50 @@ const TABLE: Golden[] = [
     want: 'open',
     code: 'acid.still-raw'
   },
+  {
+    name: 'in its bath it opens when its look may be there by the fast end of the forecast',
+    of: { papers, events: [into(2)] },
+    at: 2.2,
+    route: 'acid',
+    want: 'locked',
+    code: 'acid.in-its-bath'
+  },
+  {
+    name: 'a piece cut open moves that moment',
+    of: {
+      papers,
+      events: [
+        into(2),
+        event('acid.checked', 2.4, {
+          rawMm: 8,
+          pace: 0.5,
+          ready: { low: 3000, likely: 3600, high: 5000 },
+          past: null,
+          later: null,
+          note: ''
+        })
+      ]
+    },
+    at: 2.5,
+    route: 'acid',
+    want: 'locked',
+    code: 'acid.in-its-bath'
+  },
+  {
+    name: 'lifted sooner it is theirs to judge: open at once',
+    of: { papers, events: [into(2), out(2.1)] },
+    at: 2.15,
+    route: 'acid',
+    want: 'open'
+  },
+  {
+    name: 'where the acid runs out it is said, and nothing waits for it',
+    of: { papers, events: [into(2, { ready: null, past: null })] },
+    at: 2.2,
+    route: 'acid',
+    want: 'open',
+    code: 'acid.runs-out'
+  },
   { name: 'and after it was drained', of: { papers, events: [into(2), out(3)] }, at: 4, route: 'acid', want: 'open' },
   {
     name: 'it is no raw piece any more',

@@ -1,6 +1,8 @@
 import { expect } from 'chai';
 import { PREPARATION } from '../../src/lib/core/activity/age/lists.ts';
 import { driedFish, priorFor } from '../../src/lib/server/facts/drying-prior.ts';
+import { agePreview } from '../../src/lib/core/activity/age/plan.ts';
+import { hangingAnswer } from '../../src/lib/server/plans/age.ts';
 import { rackView, spotsOf } from '../../src/lib/server/views/rack.ts';
 import { pieceView } from '../../src/lib/server/views/piece.ts';
 import { nowView } from '../../src/lib/server/views/now.ts';
@@ -51,6 +53,24 @@ describe('the ageing rack', () => {
   const racked = (id = piece) => rackView(app()).pieces.find((each) => each.id === id)!;
   const raw = (id = piece) => pieceView(app(), id).verdict.windows.find(({ route }) => route === 'raw')!;
 
+  it('before it hangs, one line says whether it loses what is wanted in the days it may hang, and what it loses by then', () => {
+    const answer = (more: object = {}, id = piece) =>
+      hangingAnswer(house.store, agePreview.parse({ piece: id, ...HANG, ...more }));
+    const soon = answer({ target: '3 %' });
+    expect(soon).to.deep.include({ inTime: true, days: 14 });
+    expect(soon.ready!.low).to.be.below(soon.ready!.likely).and.above(0);
+    const never = answer({ target: '45 %' });
+    expect(never.inTime).to.equal(false);
+    // What it proposes instead, it reaches.
+    expect(answer({ target: `${never.lossByThen.likely * 99} %` }).inTime).to.equal(true);
+    // What was hung by it is recorded as it was forecast.
+    house.done('start-age', { piece, ...HANG });
+    const { ready } = house.store.projections.piece(piece).state.ages.at(-1)!.plan;
+    expect(ready).to.deep.equal(answer().ready);
+    // A histamine kind may hang fewer days, until somebody files a test.
+    const bonito = house.done('receive-lot', { ...CHAR, species: 'atlantic-bonito', form: 'gutted' });
+    expect(answer({}, String(bonito.piece)).days).to.equal(7);
+  });
   it('what is missing since its last weight is said, or it does not hang', () => {
     const { grams } = house.store.projections.piece(piece).state;
     const light = { piece, ...HANG, mass: `${Math.round(grams * 0.8)} g` };

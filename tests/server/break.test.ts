@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { pieceView } from '../../src/lib/server/views/piece.ts';
+import { isSkinned } from '../../src/lib/server/facts/skin.ts';
 import { CHAR } from './house.ts';
 import { BONITO, TURBOT, appOf, knifeHouse } from './knife-house.ts';
 
@@ -38,6 +39,18 @@ describe('breaking down', () => {
       expect(state(head).made).to.include({ grade: 'by-product', use: 'stock', creditPerKg: 1.5 });
       expect(state(first).place).to.include({ place: 'Drawer 2', secondsOut: 9 * 60 });
       expect(pieceView(appOf(kitchen.house), first).clocks.secondsOut).to.equal(10 * 60);
+    });
+    it('its skin was weighed on the board it came from: benches begin with both faces open', () => {
+      const { piece } = onBoard();
+      const [back, skinned] = [take(piece, 'eye-back', '420 g'), (id: string) => isSkinned(kitchen.house.store, id)];
+      kitchen.house.done('weigh-waste', { piece, what: 'viscera', mass: '260 g' });
+      expect(skinned(back)).to.equal(false);
+      kitchen.house.done('weigh-waste', { piece, what: 'skin', mass: '90 g' });
+      expect([skinned(piece), skinned(take(piece, 'eye-belly', '330 g'))]).to.deep.equal([true, true]);
+      // What was struck out was never weighed.
+      const { seq } = view(piece).wastes.find(({ what }) => what === 'skin')!;
+      kitchen.house.done('put-back', { piece, entry: seq });
+      expect(skinned(piece)).to.equal(false);
     });
     it('does not close on a silent gap: it asks, names the grams, and closes once somebody says where they went', () => {
       const { piece } = onBoard();

@@ -68,6 +68,8 @@ describe('the verdict at the door', () => {
           farmSystem,
           supplier: 'Kelda',
           mass: '1 kg',
+          // What came too warm is asked about once.
+          sure: 'on',
           reason: 'because'
         });
         if (!answer.ok) {

@@ -20,9 +20,19 @@ describe('what is most likely another unit', () => {
   it('°C for °F and the other way round, at the door of what is chilled', () => {
     expect(asked({ mass: '2 kg', core: '34 C' })).to.deep.equal(['receive.core-odd', '34 F']);
     expect(asked({ mass: '2 kg', core: '2 F' })).to.deep.equal(['receive.core-odd', '2 C']);
-    // Warm is warm: that is for the rules to judge.
-    expect(asked({ mass: '2 kg', core: '15 C' })).to.equal(null);
     expect(asked({ mass: '2 kg', core: '-20 C', frozen: true })).to.equal(null);
+  });
+  it('what the rules turn away at the door as too warm, and somebody accepts', () => {
+    const mackerel = { species: 'atlantic-mackerel', mass: '600 g' };
+    expect(asked({ ...mackerel, core: '9.5 C' })).to.deep.equal(['receive.warm-accepted', 'send-back']);
+    expect(asked({ ...mackerel, core: '1.5 C' })).to.equal(null);
+    // Frozen goods are warm at one degree; what comes alive is judged by its air.
+    expect(asked({ mass: '2 kg', core: '1 C', frozen: true })).to.deep.equal(['receive.warm-accepted', 'send-back']);
+    // Sent back nobody is asked; and whoever takes it all the same is told what the rules say, as before.
+    expect(asked({ ...mackerel, core: '9.5 C', decision: 'send-back', reason: 'warm' })).to.equal(null);
+    const taken = at.house.done('receive-lot', { ...WHOLE, ...mackerel, core: '9.5 C', sure: true });
+    const { lot } = at.house.store.projections.piece(String(taken.piece));
+    expect(lot.received.core!.si).to.equal(9.5);
   });
   it('whoever is sure says so', () => {
     expect(asked({ mass: '2.4 g', core: '34 C', sure: true })).to.equal(null);

@@ -33,6 +33,7 @@ export const ERROR_CODES = [
   'record.key-reused',
   'receive.mass-odd',
   'receive.core-odd',
+  'receive.warm-accepted',
   'piece.thickness-unknown',
   'record.mass-exceeded',
   'record.mass-gone',

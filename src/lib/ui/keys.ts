@@ -10,6 +10,8 @@ export interface KeyStroke {
   readonly metaKey: boolean;
   readonly altKey: boolean;
   readonly repeat?: boolean;
+  /** When it was struck, ms: a page that is busy hears of it later. */
+  readonly timeStamp: number;
   readonly target: unknown;
   preventDefault(): void;
 }
@@ -21,13 +23,13 @@ export interface KeyStroke {
  * @param isKey which keys do something by themselves
  * @param press does it
  * @param scanned takes what a scanner read; nothing does where it is left out
- * @param options in which fields letters are typed, by a selector; and the moment, ms
+ * @param options in which fields letters are typed, by a selector
  */
 export function keyReader(
   isKey: (key: string) => boolean,
   press: (key: string) => void,
   scanned: ((text: string) => void) | null = null,
-  { fields = 'input, select, textarea, [contenteditable]', now = () => performance.now() } = {}
+  { fields = 'input, select, textarea, [contenteditable]' } = {}
 ) {
   let text = '';
   let last = -Infinity;
@@ -37,8 +39,8 @@ export function keyReader(
     if (event.target instanceof Element && event.target.closest(fields)) return;
     // Capitals come with a key of their own before them; what is held down repeats itself.
     if (event.key === 'Shift' || event.repeat) return;
-    const isNext = now() - last < SCAN_MS;
-    last = now();
+    const isNext = event.timeStamp - last < SCAN_MS;
+    last = event.timeStamp;
     if (event.key.length !== 1) {
       const whole = text;
       text = '';

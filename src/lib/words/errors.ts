@@ -108,6 +108,8 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
     `${field}: ${seen} is more than the ${number(Math.round(Number(max)))} g that are there.`,
   'receive.mass-odd': ({ seen, candidates }) => `${seen} for a whole fish? Is it ${candidates?.join(' or ')}?`,
   'receive.core-odd': ({ seen, candidates }) => `A core of ${seen}? Is it ${candidates?.join(' or ')}?`,
+  'receive.warm-accepted': ({ seen }) =>
+    `At ${seen} the rules turn it away. Send it back, or say that you take it all the same.`,
   'record.mass-gone': ({ max, seen }) =>
     `It weighs ${number(seen)} g, and ${number(Math.round(Number(max)))} g stand on record. Say where the rest went.`,
   'record.mass-slip': ({ seen, candidates }, field) =>

@@ -4,6 +4,8 @@ import type { ChangeCode, FindingCode } from '../core/codes/finding.ts';
 import type { Reason, Route, WindowState } from '../core/codes/window.ts';
 import type { School } from '../core/activity/cure/lists.ts';
 import { lookWords } from './age.ts';
+import { LOOK_WORDS } from './acid.ts';
+import type { SetPoint } from '../core/activity/acid/lists.ts';
 import { CURE_NAMES } from './cure-names.ts';
 import { formatDuration } from '../core/measure/format.ts';
 import { safety } from './safety.ts';
@@ -259,6 +261,9 @@ const SENTENCES: Record<FindingCode, (seen: Seen, degrees: Degrees) => string> =
   'freshness.no-catch-date': () => 'Not cleared: the day of catch or harvest is not known.',
   'handling.in-acid': () => 'It has been in acid: no longer a raw piece, nor a cured one.',
   'acid.still-raw': () => safety('acid'),
+  'acid.in-its-bath': (seen) =>
+    `In its bath: ${LOOK_WORDS[seen.wanted as SetPoint]} by about ${say.dayAndTime(Number(seen.likelyAt))}, ${say.dayAndTime(Number(seen.highAt))} at the slow end${seen.pastAt === '' ? '' : `; past its best from about ${say.dayAndTime(Number(seen.pastAt))}`}.`,
+  'acid.runs-out': () => 'In its bath: the acid runs out before it is as wanted. Cut one to see how far it is.',
   'acid.spent-liquid': (seen) =>
     `The liquid its fish lay in: it carries that fish’s verdict, and is used within ${text(seen, 'hours')} h.`,
   'handling.cured': () => 'It has been in a cure: no longer a raw piece.',

@@ -5,6 +5,7 @@ import { theApp } from '$lib/server/app.ts';
 import { atBench, pieceChoices } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { acidSubject } from '$lib/server/plans/acid.ts';
+import { isSkinned } from '$lib/server/facts/skin.ts';
 import { pieceView } from '$lib/server/views/piece.ts';
 import { bookOf } from '$lib/server/facts/book.ts';
 import type { PageServerLoad } from './$types';
@@ -30,6 +31,7 @@ export const load = (({ url }) => {
     left,
     view,
     run,
+    skinned: view !== null && isSkinned(app.store, view.piece.id),
     subject: view ? acidSubject(app.store, view.piece.id) : null,
     sauces: sauces.map((sauce) => ({
       id: sauce.id,

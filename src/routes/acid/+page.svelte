@@ -34,6 +34,7 @@
       piece={data.subject}
       places={data.places}
       units={data.house.units}
+      skinned={data.skinned}
       more={data.pieces.filter(({ id, may }) => id !== view.piece.id && may.includes('acid'))}
     />
   {/key}

@@ -2,6 +2,7 @@ import { running } from '$lib/core/record/occupation.ts';
 import { theApp } from '$lib/server/app.ts';
 import { atBench, pieceChoices } from '$lib/server/facts/choices.ts';
 import { bookOf } from '$lib/server/facts/book.ts';
+import { isSkinned } from '$lib/server/facts/skin.ts';
 import { cureSubject, recentMean } from '$lib/server/plans/cure.ts';
 import { cureRunView } from '$lib/server/views/cure.ts';
 import { actionsFor } from '$lib/server/forms.ts';
@@ -31,6 +32,7 @@ export const load = (({ url }) => {
     view,
     running: run ? cureRunView(app, run) : null,
     subject: view ? cureSubject(store, view.piece.id) : null,
+    skinned: view !== null && isSkinned(store, view.piece.id),
     recipe: url.searchParams.get('recipe'),
     recipes: bookOf(house, 'recipe')
       .filter(({ withdrawn }) => !withdrawn)

@@ -35,6 +35,7 @@
       means={data.means}
       histamine={data.histamine}
       chosenRecipe={data.recipe}
+      skinned={data.skinned}
       {units}
       {zone}
       {now}

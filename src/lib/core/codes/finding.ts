@@ -105,6 +105,8 @@ export const FINDING_CODES = [
   'handling.returned',
   'handling.parent-discarded',
   'acid.still-raw',
+  'acid.in-its-bath',
+  'acid.runs-out',
   'acid.spent-liquid',
   'cure.still-raw',
   'cure.closed-pack',

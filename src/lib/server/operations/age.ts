@@ -13,7 +13,8 @@ import { type AgeRun } from '../../core/activity/age/fold.ts';
 import { type PieceState } from '../../core/record/piece.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { versionsFor } from '../../core/rules/verdict.ts';
-import { priorFor, weightsOf, hangingOf } from '../facts/drying-prior.ts';
+import { weightsOf } from '../facts/drying-prior.ts';
+import { hangingForecast, hungAs } from '../plans/age.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import {
@@ -32,8 +33,6 @@ import type { Typed } from '../../core/measure/parse.ts';
 import { after, pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
 import { AGED_MASS, agePlan, ageSet, lossWanted } from '../../core/activity/age/plan.ts';
-
-const WHOLE: ReadonlySet<string> = new Set(['whole', 'gutted']);
 
 /** Whoever else hangs on a spot; null for nobody. */
 export function hangsAt(store: Store, place: string, spot: string, but: string): string | null {
@@ -95,16 +94,8 @@ export const startAge = operation({
     const gone = goneSince(state, input);
     freeSpot(store, input.place, input.spot, input.piece);
     const set = pick(input, ageSet);
-    // Whole fish and fillets have rules of their own: what it is was said when it was made.
-    const kind = WHOLE.has(state.made.form) ? ('whole' as const) : ('fillet' as const);
-    const prior = priorFor(store, hangingOf({ plan: { ...set, kind } }));
-    const forecast = ageForecast(
-      [{ day: 0, grams: set.mass.si }],
-      prior,
-      lossWanted(set),
-      0,
-      scaleIntervalOf(store.projections.currentHouse())
-    );
+    const kind = hungAs(state.made.form);
+    const { prior, forecast } = hangingForecast(store, set, kind);
     return {
       events: [
         ...(gone ? [draft('piece.reweighed', `piece:${input.piece}`, at, gone)] : []),

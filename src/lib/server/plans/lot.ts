@@ -18,6 +18,7 @@ import {
 } from '../../core/activity/receive/bodies.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { versionsFor } from '../../core/rules/verdict.ts';
+import { isRefusedAtTheDoor } from '../../core/rules/decision-floor.ts';
 import { checkArriving } from '../../core/receive/oddities.ts';
 import { businessDay, addDays, saidInstant } from '../../core/measure/day.ts';
 import { draft, type Draft } from '../store/record.ts';
@@ -35,6 +36,7 @@ import {
   THICKNESS,
   ticked
 } from '../../core/fields/field.ts';
+import { verdictAtDoor } from '../views/arrival.ts';
 import type { Standing } from '../room.ts';
 import type { Store } from '../store/store.ts';
 import { FUTURE_TOLERANCE_MS } from '../input/instant.ts';
@@ -111,6 +113,27 @@ export function perKilogram(
 }
 
 /**
+ * Asks once where somebody accepts what the rules turn away at the door: it came too warm. Whoever means it says so, and the verdict
+ * stays as it is.
+ *
+ * @throws EmberError `receive.warm-accepted`
+ */
+function askIfWarm({ house }: Standing, input: LotInput, at: number): void {
+  if (!input.core && !input.air) return;
+  const { reasons } = verdictAtDoor(house, at, {
+    ...input,
+    farmSystem: input.farmSystem ?? '',
+    caughtOn: undefined
+  });
+  if (!isRefusedAtTheDoor(reasons)) return;
+  throw new EmberError('receive.warm-accepted', {
+    field: 'decision',
+    seen: (input.core ?? input.air)!.typed,
+    candidates: ['send-back']
+  });
+}
+
+/**
  * The entries that take one lot in: the lot and its first piece.
  *
  * @throws EmberError where it may not be taken in as it stands
@@ -148,6 +171,7 @@ export function lotEntries(
       throw new EmberError('record.source-required', { field: 'commercial', shellfish });
     }
   }
+  if (!input.sure && input.decision === 'accept') askIfWarm(context, input, at);
   const given = input.price ?? input.pricePerKg;
   const price = given === null ? null : { amount: given, per: input.price === null ? ('kg' as const) : input.pricePer };
   const name = species?.name ?? 'Unidentified fish';

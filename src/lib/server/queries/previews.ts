@@ -19,6 +19,8 @@ import { curePlan } from '../../core/activity/cure/plan.ts';
 import { cureSettingsFor } from '../plans/cure.ts';
 import { standing } from '../room.ts';
 import { thawPreview } from '../../core/activity/thaw/plan.ts';
+import { agePreview } from '../../core/activity/age/plan.ts';
+import { hangingAnswer } from '../plans/age.ts';
 import { forecastThaw } from '../plans/thaw.ts';
 
 /** What would come of something, before it is done. */
@@ -63,6 +65,14 @@ export const PREVIEWS = [
     example: { air: '-30 C', thickness: '30 mm', startCore: '2 C', cycle: 'us-168h' },
     input: freezePreview,
     run: (room, input) => forecastFreeze(room.store, room.store.projections.currentHouse(), input)
+  }),
+  query({
+    name: 'age-preview',
+    path: 'preview/age',
+    summary: 'When a piece would have lost what is wanted on the rack, and how long it may hang.',
+    example: { piece: 'ARC-0309-1-A', mass: '1 kg', target: '8 %', celsius: '2 C' },
+    input: agePreview,
+    run: (room, input) => hangingAnswer(room.store, input)
   }),
   query({
     name: 'thaw-preview',

@@ -11,6 +11,7 @@ import {
   THREE,
   UNIDENTIFIED
 } from '../../core/activity/receive/bodies.ts';
+import type { HouseState } from '../../core/record/house.ts';
 import type { LotState } from '../../core/record/lot.ts';
 import type { PieceState } from '../../core/record/piece.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
@@ -45,9 +46,11 @@ export const arrivalFields = z.object({
 /** Where a person is still typing the day, it is not known yet. */
 const DAY = /^\d{4}-\d{2}-\d{2}(T\d{2}:\d{2})?$/;
 
-export function arrivalVerdict(room: Room, input: z.infer<typeof arrivalFields>) {
-  const now = room.clock.now();
-  const house = room.store.projections.currentHouse();
+export const arrivalVerdict = (room: Room, input: z.infer<typeof arrivalFields>) =>
+  verdictAtDoor(room.store.projections.currentHouse(), room.clock.now(), input);
+
+/** What the rules say of a lot before it is taken in. */
+export function verdictAtDoor(house: HouseState, now: number, input: z.infer<typeof arrivalFields>) {
   const stamp = { seq: 0, at: now, by: '' };
   const mass = { si: 1000, unit: 'g', typed: '1 kg' };
   const lot: LotState = {

@@ -1,7 +1,7 @@
 <script lang="ts">
   import Computing from '$lib/ui/kit/Computing.svelte';
   import * as say from '$lib/words/say.ts';
-  import { acidBench as t, acidFigures as tf } from '$lib/words/screens/acid.ts';
+  import { acidBench as t } from '$lib/words/screens/acid.ts';
   import Button from '$lib/ui/kit/Button.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { safety } from '$lib/words/safety.ts';
@@ -34,12 +34,15 @@
     piece,
     places,
     units,
+    skinned,
     more
   }: {
     view: PieceView;
     piece: AcidSubject & { readonly runs: number };
     places: readonly { id: string; name: string }[];
     units: UnitPreferences;
+    /** Its skin was weighed off it. */
+    skinned: boolean;
     /** Other pieces that could lie in the same bath. */
     more: readonly PieceChoice[];
   } = $props();
@@ -48,7 +51,7 @@
     () =>
       new PlanPair<AcidDraft, AcidSettings, AcidResult, AcidOutlook>(
         openAcidWorker,
-        () => new AcidDraft(units, piece.grams),
+        () => new AcidDraft(units, piece.grams, skinned),
         (draft) => draft.settings(piece)
       )
   );
@@ -141,7 +144,7 @@
           bind:value={() => after, (text) => askAfter(text)}
         />
       </div>
-      <Fold title={tf.allFigures}><AcidFigures {result} band={one!.band} settings={shown} /></Fold>
+      <Fold title={t.allFigures}><AcidFigures {result} band={one!.band} settings={shown} /></Fold>
       <p class="soft" data-taught>
         {piece.runs > 0
           ? t.forecastAtOfThe(say.exactly(piece.pace, 2), piece.runs, piece.runs === 1 ? 'run' : 'runs')

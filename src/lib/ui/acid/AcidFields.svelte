@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { common } from '$lib/words/screens/common.ts';
   import { acidFields as t } from '$lib/words/screens/acid.ts';
   import Line from '$lib/ui/kit/Line.svelte';
   import Slide from '$lib/ui/kit/Slide.svelte';
@@ -33,7 +34,11 @@
   {#each ACID_EDGES[draft.cut].slice(1) as name (name)}
     <PlanField {draft} {name} units={[draft.units.size!]} />
   {/each}
-  {#if draft.cut === 'fillet'}<PlanField {draft} name="faces" />{/if}
+  {#if draft.cut === 'fillet'}<PlanField
+      {draft}
+      name="faces"
+      hint={draft.skinned ? common.skinWasWeighed : undefined}
+    />{/if}
   <PlanField {draft} name="wanted" hint={LOOK_MEANS[draft.texts.wanted as SetPoint]} />
   <PlanField {draft} name="celsius" />
 </div>

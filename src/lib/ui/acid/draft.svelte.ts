@@ -18,10 +18,13 @@ export class AcidDraft extends PlanDraft<typeof WHOLE> {
   /** The liquid part by part; its field is the text of them. */
   parts = $state<{ name: string; ml: string }[]>([]);
   #grams: number;
+  /** Its skin is known to be off. */
+  readonly skinned: boolean;
 
-  constructor(units: UnitPreferences, grams: number) {
+  constructor(units: UnitPreferences, grams: number, skinned = false) {
     super(WHOLE, ACID_FIELDS, units);
     this.#grams = grams;
+    this.skinned = skinned;
     this.take('half-hour');
   }
 
@@ -38,7 +41,7 @@ export class AcidDraft extends PlanDraft<typeof WHOLE> {
     for (const [name, edge] of Object.entries({ size, second, third: second })) this.figure(name, edge);
     Object.assign(this.texts, {
       cut: style.cut,
-      faces: style.cut === 'fillet' ? '1' : '2',
+      faces: style.cut === 'fillet' && !this.skinned ? '1' : '2',
       wanted: style.wanted,
       measuredPH: ''
     });

@@ -8,6 +8,7 @@
   import { PREPARATION_WORDS } from '$lib/words/age.ts';
   import { answered } from '$lib/ui/answered.svelte.ts';
   import { untrack } from 'svelte';
+  import HangAnswer from './HangAnswer.svelte';
   import Field from '../controls/Field.svelte';
   import OperationForm from '../controls/OperationForm.svelte';
   import { AGE_FIELDS } from '$lib/words/plans/age.ts';
@@ -38,6 +39,19 @@
     const set = draft.read();
     return typeof set !== 'string' && set.mass.si < piece.grams * 0.95;
   });
+  /** What the forecast is asked: by the weight on record until it was weighed. */
+  const forecast = $derived.by(() => {
+    if (typeof draft.read(['celsius', 'humidity', 'target']) === 'string') return null;
+    const { celsius, humidity, target, mass } = draft.said();
+    const weighed = draft.texts.mass?.trim() ? mass! : `${piece.grams} g`;
+    return new URLSearchParams({
+      piece: piece.id,
+      mass: weighed,
+      celsius: celsius!,
+      humidity: humidity!,
+      target: target!
+    }).toString();
+  });
   const cabinet = $derived(draft.texts.place ?? '');
   const spots = $derived(free[cabinet] ?? []);
   const firstFree = () => spots.find((spot) => spot.startsWith(kind === 'whole' ? 'H' : 'S')) ?? '';
@@ -57,6 +71,7 @@
   submit={list.every((step) => done.includes(step)) ? t.hangIt : t.hangItUnprepared}
   tone="ember"
 >
+  <HangAnswer asked={forecast} onTarget={(loss) => draft.figure('target', loss)} />
   <fieldset>
     <legend>{t.beforeItHangs}</legend>
     {#each list as step (step)}

@@ -208,23 +208,25 @@
           {loadWords(warning)}
         </p>
       {/each}
-      <Table>
-        <thead><tr><th>{t.cycle}</th><th>{t.airItNeeds}</th><th>{t.completeLikelyToSlow}</th></tr></thead>
-        <tbody>
-          {#each forecast.chances as chance (chance.cycle.id)}
-            <tr>
-              <td>{cycleName(chance.cycle.id)}</td>
-              <td>{say.temperature(chance.needsAir)}</td>
-              <td>
-                {#if chance.complete}{t.to(
-                    say.dayAndTime(now + chance.complete.likely * 1000),
-                    say.dayAndTime(now + chance.complete.high * 1000)
-                  )}{:else}{t.notInThisAir}{/if}
-              </td>
-            </tr>
-          {/each}
-        </tbody>
-      </Table>
+      <Fold title={t.everyCycle}>
+        <Table>
+          <thead><tr><th>{t.cycle}</th><th>{t.airItNeeds}</th><th>{t.completeLikelyToSlow}</th></tr></thead>
+          <tbody>
+            {#each forecast.chances as chance (chance.cycle.id)}
+              <tr>
+                <td>{cycleName(chance.cycle.id)}</td>
+                <td>{say.temperature(chance.needsAir)}</td>
+                <td>
+                  {#if chance.complete}{t.to(
+                      say.dayAndTime(now + chance.complete.likely * 1000),
+                      say.dayAndTime(now + chance.complete.high * 1000)
+                    )}{:else}{t.notInThisAir}{/if}
+                </td>
+              </tr>
+            {/each}
+          </tbody>
+        </Table>
+      </Fold>
       {#if forecast.thinner !== null && forecast.arrival && forecast.arrival.likely > 8 * 3600}
         <p class="soft small">{t.cutToTheCore(say.length(forecast.thinner))}</p>
       {/if}

@@ -164,7 +164,9 @@
     <p class="wrong" id="{id}-trouble">
       {trouble.message}
       {#each trouble.candidates ?? [] as candidate (candidate)}
-        <Button class="which" onclick={() => (value = candidate)}>{candidate}</Button>
+        <Button class="which" onclick={() => (value = candidate)}>
+          {choices.find((choice) => choice.value === candidate)?.name ?? candidate}
+        </Button>
       {/each}
     </p>
   {/if}

@@ -43,6 +43,7 @@
     means,
     histamine,
     chosenRecipe,
+    skinned,
     units,
     zone,
     now,
@@ -57,6 +58,8 @@
     means: Readonly<Record<string, number>>;
     histamine: boolean;
     chosenRecipe: string | null;
+    /** Its skin was weighed off it. */
+    skinned: boolean;
     units: UnitPreferences;
     zone: string;
     now: number;
@@ -73,7 +76,7 @@
     () =>
       new PlanPair<CureDraft, CureSettings, CureResult, CureOutlook>(
         openCureWorker,
-        () => new CureDraft(units, deepest || guess || 25, means[lies] ?? 3),
+        () => new CureDraft(units, deepest || guess || 25, means[lies] ?? 3, skinned),
         (draft) => draft.settings(piece)
       )
   );
@@ -91,6 +94,19 @@
     measured = millimetres;
     untrack(() => {
       first.figure('thickness', millimetres);
+    });
+  });
+
+  /** As it stood before a hand touched it: then its hours are the ones that get this fish through, where nobody took a recipe. */
+  const untouched = untrack(() => JSON.stringify(first.texts));
+  let begun = false;
+  $effect(() => {
+    const through = pair.one?.band?.through;
+    if (!through || begun) return;
+    begun = true;
+    untrack(() => {
+      if (through.hours !== null && JSON.stringify(first.texts) === untouched && first.texts.recipe === '')
+        first.figure('hours', through.hours * 3600);
     });
   });
 

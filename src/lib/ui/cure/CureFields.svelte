@@ -165,7 +165,7 @@
         : ''}
   />
   <PlanField {draft} name="thin" hint={piece.profile ? t.emptyAsMeasured : t.emptyEven} />
-  <PlanField {draft} name="faces" />
+  <PlanField {draft} name="faces" hint={draft.skinned ? common.skinWasWeighed : undefined} />
   <PlanField
     {draft}
     name="celsius"

@@ -19,10 +19,15 @@ export class CureDraft extends PlanDraft<typeof WHOLE> {
   /** The size the hours of its recipe are for; null where none was taken, or it does not say. */
   madeFor = $state.raw<{ readonly mm: number; readonly faces: 1 | 2 } | null>(null);
 
-  constructor(units: UnitPreferences, thicknessMm: number, celsius: number) {
+  /** Its skin is known to be off. */
+  readonly skinned: boolean;
+
+  constructor(units: UnitPreferences, thicknessMm: number, celsius: number, skinned = false) {
     super(WHOLE, CURE_FIELDS, units);
     this.figure('thickness', thicknessMm);
     this.figure('celsius', celsius);
+    this.skinned = skinned;
+    if (skinned) this.texts.faces = '2';
     this.school('weighed');
   }
 

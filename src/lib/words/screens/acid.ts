@@ -1,6 +1,7 @@
 import { words, type Said } from '../speech.ts';
 
 export const acidBench = /* @__PURE__ */ words({
+  allFigures: 'The figures',
   oneBathIsShared:
     'They share the liquid above: it is reckoned for all of them. A whole side goes by its own thickness, what is cut by its cut.',
   intoAcid: 'Into acid',
@@ -52,7 +53,6 @@ export const acidFigures = /* @__PURE__ */ words({
   takesMl: (ml: Said) => `It takes ${ml} ml of it`,
   orAsFarAs: (look: Said) => `Or go only as far as ${look}`,
   noneGetsThere: 'No amount of it gets there: take a sourer liquid, or less water.',
-  allFigures: 'The figures',
   never: 'never',
   theAcidRunsOut: ': the acid runs out first',
   not: 'not',

@@ -99,6 +99,12 @@ export const hangForm = /* @__PURE__ */ words({
   whatIsLeftOut: 'Tick what is done. An unprepared fish may not hang longer than its days on ice.',
   onRecord: (mass: Said) => `${mass} on record`,
   hangIt: 'Hang it',
+  reaches: (loss: Said, days: Said, from: Said, to: Said) =>
+    `It loses ${loss} in about ${days} days (${from} to ${to}).`,
+  inTime: (days: Said) => `It may hang ${days} days.`,
+  notInTime: (loss: Said, days: Said) => `It does not lose ${loss} within the ${days} days it may hang.`,
+  byThen: (loss: Said, from: Said, to: Said) => `About ${loss} by then (${from} to ${to})`,
+  takeThat: (loss: Said) => `Aim for ${loss}`,
   hangItUnprepared: 'Hang it unprepared',
   noneOfThem: 'none of them'
 });

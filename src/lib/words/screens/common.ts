@@ -3,6 +3,7 @@ import { said, words } from '../speech.ts';
 export const common = /* @__PURE__ */ words({
   computing: 'Computing …',
   needsScripts: 'This browser does not run scripts: these figures cannot be computed here.',
+  skinWasWeighed: 'Its skin was weighed off it.',
   note: 'Note',
   whereTo: 'Where to',
   weightNow: 'Weight now',

@@ -86,6 +86,7 @@ export const freezeStart = /* @__PURE__ */ words({
   aColderSetPoint: (temperature: Said) => `A colder set point could: ${temperature}.`,
   aSupplierWhoFreezes: 'A supplier can freeze it and put temperature and time in writing. Or cook it.',
   cycle: 'Cycle',
+  everyCycle: 'Every cycle in this air',
   airItNeeds: 'Air it needs',
   completeLikelyToSlow: 'Complete, likely to slow',
   to: (dayAndTime: Said, dayAndTime2: Said) => `${dayAndTime} to ${dayAndTime2}`,

@@ -32,5 +32,14 @@ export type AgeSet = Settled<typeof ageSet>;
 
 export const agePlan = z.object({ piece: pieceId, ...ageSet });
 
+/** What a forecast before hanging needs of it. */
+export const agePreview = z.object({
+  piece: pieceId,
+  mass: ageSet.mass,
+  target: ageSet.target,
+  celsius: ageSet.celsius,
+  humidity: ageSet.humidity
+});
+
 /** Share of its weight a piece was hung to lose; what is usual where nobody said. */
 export const lossWanted = ({ target }: Pick<AgeSet, 'target'>): number => target?.si ?? startOf(ageSet.target);

@@ -20,8 +20,10 @@ import {
 } from '../../rules/context.ts';
 import { notPrepared } from '../../bench/age/looks.ts';
 import { SPENT_LIQUID } from '../acid/bodies.ts';
+import { acidNow, type AcidRun } from '../acid/fold.ts';
 import { type AgeRun } from '../age/fold.ts';
 import { cureNow } from '../cure/fold.ts';
+import type { Cited } from '../../codes/profile.ts';
 import { RAW_ROUTES, type Reason, type Route } from '../../codes/window.ts';
 import { readInstant } from '../../measure/day.ts';
 import { loggedRates } from '../../rules/stays.ts';
@@ -264,6 +266,34 @@ const LIQUID = {
 };
 const ACID = { rule: '3-402.11', citation: 'FDA Food Code 2022, 3-402.11: acid is no parasite destruction' };
 
+/**
+ * While it lies in its bath the acid window opens when its look may be there, by the forecast as the last piece cut open set it. What
+ * somebody lifts sooner is theirs to judge: it lies in no bath any more.
+ */
+function inItsBath(context: JudgeContext, bath: AcidRun, cited: Cited): Reason {
+  const { ready, past } = acidNow(bath);
+  const evidence = [bath.seq, ...bath.checks.map(({ seq }) => seq)];
+  const about = (seconds: number) => bath.at + seconds * 1000;
+  const put = { routes: ['acid'] as const, evidence };
+  if (!ready) return reason(context, 'handling', 'acid.runs-out', { kind: 'pass' }, cited, put);
+  return reason(
+    context,
+    'handling',
+    'acid.in-its-bath',
+    { kind: 'opens', at: about(ready.low), needsProof: false },
+    cited,
+    {
+      ...put,
+      seen: {
+        wanted: bath.plan.set.wanted,
+        likelyAt: about(ready.likely),
+        highAt: about(ready.high),
+        pastAt: past ? about(past.likely) : ''
+      }
+    }
+  );
+}
+
 /** What has been done to it, and whether any of it is left. */
 export const handling: Hazard = (context) => {
   const { piece, profile } = context;
@@ -309,6 +339,8 @@ export const handling: Hazard = (context) => {
       reason(context, 'handling', 'acid.still-raw', { kind: 'pass' }, ACID, { routes: ['acid'], evidence })
     );
   }
+  const bath = piece.acids.at(-1);
+  if (bath && !bath.ended) out.push(inItsBath(context, bath, cited));
   const liquid = context.chain.find((link) => link.made.part === SPENT_LIQUID);
   if (liquid) {
     out.push(
