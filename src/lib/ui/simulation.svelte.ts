@@ -23,6 +23,8 @@ export class Simulation<Settings extends object, Result, Band> {
   /** The settings the shown result answers. */
   shown = $state.raw<Settings | null>(null);
   banding = $state(false);
+  /** What is shown answers an older question: the newest is being worked out. */
+  working = $state(false);
   #worker: BenchWorker<Settings, Result, Band>;
   #named: ((field: string) => string | undefined) | undefined;
   #waiting: Settings | null = null;
@@ -42,11 +44,13 @@ export class Simulation<Settings extends object, Result, Band> {
     this.#asks++;
     clearTimeout(this.#timer);
     if (typeof settings === 'string') {
+      this.working = false;
       this.#waiting = null;
       this.trouble = settings;
       return;
     }
     this.#waiting = settings;
+    this.working = true;
     void this.#work();
   }
 
@@ -61,6 +65,7 @@ export class Simulation<Settings extends object, Result, Band> {
       const answer = await this.#worker.solve(asked);
       // What was asked meanwhile counts, and be it that nothing can be asked just now.
       if (mine !== this.#asks) continue;
+      this.working = false;
       if (answer.ok) {
         this.trouble = '';
         this.result = answer.value;

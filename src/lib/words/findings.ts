@@ -32,6 +32,8 @@ export const STATE_WORDS: Record<WindowState, string> = /* @__PURE__ */ words({
 
 type Seen = Reason['seen'];
 const text = (seen: Seen, key: string) => String(seen[key] ?? '');
+/** A moment on the house's clock; nothing where there is none. */
+const moment = (seen: Seen, key: string) => (typeof seen[key] === 'number' ? say.dayAndTime(seen[key]) : '');
 const hours = (seen: Seen, key: string) => formatDuration(Number(seen[key] ?? 0));
 /** Days on ice: to a tenth, for nobody can tell hundredths of a day. */
 const daysUsed = (seen: Seen) => say.number(Number(seen.spentDays ?? 0), 1);
@@ -262,7 +264,7 @@ const SENTENCES: Record<FindingCode, (seen: Seen, degrees: Degrees) => string> =
   'handling.in-acid': () => 'It has been in acid: no longer a raw piece, nor a cured one.',
   'acid.still-raw': () => safety('acid'),
   'acid.in-its-bath': (seen) =>
-    `In its bath: ${LOOK_WORDS[seen.wanted as SetPoint]} by about ${say.dayAndTime(Number(seen.likelyAt))}, ${say.dayAndTime(Number(seen.highAt))} at the slow end${seen.pastAt === '' ? '' : `; past its best from about ${say.dayAndTime(Number(seen.pastAt))}`}.`,
+    `In its bath: ${LOOK_WORDS[seen.wanted as SetPoint] ?? ''} by about ${moment(seen, 'likelyAt')}, ${moment(seen, 'highAt')} at the slow end${moment(seen, 'pastAt') === '' ? '' : `; past its best from about ${moment(seen, 'pastAt')}`}.`,
   'acid.runs-out': () => 'In its bath: the acid runs out before it is as wanted. Cut one to see how far it is.',
   'acid.spent-liquid': (seen) =>
     `The liquid its fish lay in: it carries that fish’s verdict, and is used within ${text(seen, 'hours')} h.`,

@@ -10,6 +10,7 @@
     result,
     band,
     settings,
+    working = false,
     onMl = null,
     onWanted = null
   }: {
@@ -17,6 +18,8 @@
     /** Null while it is worked out. */
     band: AcidOutlook | null;
     settings: AcidSettings;
+    /** It answers what was set before: the newest is being worked out. */
+    working?: boolean;
     onMl?: ((ml: number) => void) | null;
     onWanted?: ((look: AcidSettings['wanted']) => void) | null;
   } = $props();
@@ -24,7 +27,8 @@
   const isFlat = $derived(settings.cut === 'fillet' && settings.faces === 1);
 </script>
 
-<div class="answer" role="status" data-answer={result.readySeconds === null ? 'no' : 'yes'}>
+<div class="answer" role="status" data-answer={working ? 'asking' : result.readySeconds === null ? 'no' : 'yes'}>
+  {#if working}<p><b>{t.workingItOut}</b></p>{/if}
   {#if !result.sour}
     <p class="trouble" data-no-acid>{t.noAcidToSpeak}</p>
   {:else}
@@ -77,6 +81,9 @@
     background: var(--sunk);
     padding: 0.4rem 0.8rem;
     margin-bottom: 0.5rem;
+  }
+  .answer[data-answer='asking'] .times :global(*) {
+    color: var(--soft);
   }
   .answer[data-answer='no'] {
     border-left-color: var(--ember-glow);

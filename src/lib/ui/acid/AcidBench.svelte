@@ -124,6 +124,7 @@
         {result}
         band={one!.band}
         settings={shown}
+        working={one!.working}
         onMl={(ml) => first.pour(ml)}
         onWanted={(look) => (first.texts.wanted = look)}
       />
@@ -171,6 +172,7 @@
         result={two.result}
         band={two.band}
         settings={two.shown}
+        working={two.working}
         onMl={(ml) => second.pour(ml)}
         onWanted={(look) => (second.texts.wanted = look)}
       />

@@ -50,6 +50,7 @@ export const acidFigures = /* @__PURE__ */ words({
   toBeSure: (likely: Said, word: Said, enough: Said) => `${likely} ${word}, ${enough} to be sure`,
   darkFish: 'Dark fish',
   bindsAboutTwiceAs: 'binds about twice as much: slower',
+  workingItOut: 'Working it out …',
   takesMl: (ml: Said) => `It takes ${ml} ml of it`,
   orAsFarAs: (look: Said) => `Or go only as far as ${look}`,
   noneGetsThere: 'No amount of it gets there: take a sourer liquid, or less water.',
