@@ -68,7 +68,7 @@ export function projectionStatements(db: Db) {
   const liveRows = db.prepare<[], PieceRow & { lotState: string }>(
     `SELECT pieces.*, lots.state AS lotState FROM pieces JOIN lots ON lots.id = pieces.lot WHERE live = 1 ORDER BY pieces.id`
   );
-  const allPieces = db.prepare<[], { id: string }>('SELECT id FROM pieces ORDER BY id');
+  const allPieces = db.prepare<[], { id: string; live: number }>('SELECT id, live FROM pieces ORDER BY id');
   const namedRows = db.prepare<[], NamedPiece & { left: number | null }>(
     `SELECT pieces.id, pieces.lot, json_extract(pieces.state, '$.made.name') AS name,
        json_extract(pieces.state, '$.gone.how') AS gone, json_extract(lots.state, '$.received.supplier') AS supplier,

@@ -13,6 +13,7 @@ import type { EventKind, RecordEvent } from '../../core/record/events.ts';
 import type { Db } from './open.ts';
 import { staysOf } from '../../core/rules/stays.ts';
 import { openLineages } from './lineages.ts';
+import { openOwed } from './owed.ts';
 import { openLogs, type Logs } from './logs.ts';
 import {
   dumpOf,
@@ -217,6 +218,15 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
     judgedBy: (at) => ({ house: currentHouse(), at, knownAt: at, logs: logs.book(at, at) })
   });
 
+  const owed = openOwed(
+    db,
+    (pieces, at) => {
+      const eventsOf = reading();
+      for (const id of pieces) projectPiece(id, at, eventsOf);
+    },
+    () => allPieces.all().flatMap(({ id, live }) => (live === 1 ? [] : [id]))
+  );
+
   return {
     house,
     currentHouse,
@@ -233,7 +243,12 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
         if (told?.every(({ kind }) => NO_VERDICT.includes(kind))) return;
         if (before && told?.every(({ kind }) => kind === 'house.set') && judgesAlike(before, currentHouse())) return;
         const eventsOf = reading();
-        for (const { id } of allPieces.all()) projectPiece(id, at, eventsOf);
+        const all = allPieces.all();
+        for (const { id, live } of all) if (live === 1) projectPiece(id, at, eventsOf);
+        owed.put(
+          all.flatMap(({ id, live }) => (live === 1 ? [] : [id])),
+          at
+        );
         // A place that is called otherwise is so wherever it is named.
         if (!told || told.some(({ kind }) => kind === 'place.set')) {
           for (const { kind, state } of subjects.all()) subjects.refold(`${kind.kind}:${state.id}`, at);
@@ -262,17 +277,32 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
       houseNow = null;
       readings.forgetCached();
       logs.forgetCached();
+      owed.afterRollback();
     },
     ...reader,
+    piece(id: string): ReturnType<typeof reader.piece> {
+      if (owed.has(id)) owed.settle();
+      return reader.piece(id);
+    },
+    piecesOfLot(lot: string): ReturnType<typeof reader.piecesOfLot> {
+      owed.settle();
+      return reader.piecesOfLot(lot);
+    },
+    /** Judges now what is gone and waits for it. */
+    settle: () => owed.settle(),
     relations,
     runs,
     subjects,
     /** All rows in one text, to compare a rebuilt table with the kept one. */
-    dump: () => [...dumpOf(db, [...relations.tables, ...runs.tables]), ...subjects.dump()],
+    dump(): ReturnType<typeof dumpOf> {
+      owed.settle();
+      return [...dumpOf(db, [...relations.tables, ...runs.tables]), ...subjects.dump()];
+    },
     /** Empties and rebuilds every projection from the record alone. */
     rebuild(now: number): void {
       // A clock set back must not make what is on record look as if it had not happened yet.
       const at = Math.max(now, record.head().recorded);
+      owed.clear();
       db.transaction(() => {
         db.exec(
           `DELETE FROM pieces; DELETE FROM lots; DELETE FROM piece_places; ${subjects.emptied} ${[...relations.tables, ...runs.tables].map(([table]) => `DELETE FROM ${table};`).join(' ')}`

@@ -145,6 +145,9 @@ export function openStore(file: string, options: StoreOptions = {}): Store {
     people: openPeople(db),
     requests: openRequests(db),
     files: openFiles(db),
-    close: () => db.close()
+    close() {
+      if (db.open && !options.readonly) projections.settle();
+      db.close();
+    }
   };
 }
