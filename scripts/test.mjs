@@ -93,7 +93,7 @@ async function checks() {
 await check(run, 'types: sync', 'npx', 'svelte-kit', 'sync');
 await ensureBuilt();
 /** Browser tests that wait for the second lane: as many as take the first as long as checks and unit tests take the second. */
-const later = new Set(['receive', 'trouble', 'manners', 'words', 'standing', 'ledger-before', 'rice', 'now', 'many']);
+const later = new Set(['manners', 'words', 'standing', 'ledger-before', 'rice', 'now', 'many']);
 const isLater = (file) => later.has(file.replace('.test.ts', ''));
 async function secondLane() {
   await checks();
