@@ -5,7 +5,7 @@ import { SPECIES } from '../../src/lib/core/fish/species.ts';
 import { byDanger } from '../../src/lib/core/service/danger.ts';
 import { formInput } from '../../src/lib/server/forms.ts';
 import type { App } from '../../src/lib/server/app.ts';
-import { arrivalFields, arrivalVerdict } from '../../src/lib/server/views/arrival.ts';
+import { arrivalFields, arrivalVerdict } from '../../src/lib/server/plans/arrival.ts';
 import { pieceView } from '../../src/lib/server/views/piece.ts';
 import { nowView } from '../../src/lib/server/views/now.ts';
 import { pieceChoices } from '../../src/lib/server/facts/choices.ts';

@@ -4,7 +4,7 @@ import { catalogueOf } from '$lib/core/fish/house-species.ts';
 import { profileById } from '$lib/core/codes/profiles/index.ts';
 import { businessDay } from '$lib/core/measure/day.ts';
 import { theApp } from '$lib/server/app.ts';
-import { arrivalFields, arrivalVerdict } from '$lib/server/views/arrival.ts';
+import { arrivalFields, arrivalVerdict } from '$lib/server/plans/arrival.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { deliveryView, openDeliveries } from '$lib/server/views/now.ts';
 import { errorSentence } from '$lib/words/errors.ts';

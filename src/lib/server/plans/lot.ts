@@ -36,7 +36,7 @@ import {
   THICKNESS,
   ticked
 } from '../../core/fields/field.ts';
-import { verdictAtDoor } from '../views/arrival.ts';
+import { verdictAtDoor } from './arrival.ts';
 import type { Standing } from '../room.ts';
 import type { Store } from '../store/store.ts';
 import { FUTURE_TOLERANCE_MS } from '../input/instant.ts';

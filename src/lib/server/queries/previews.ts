@@ -5,7 +5,7 @@ import { cure } from '../../core/bench/cure/plan.ts';
 import { depthPreview } from '../views/depth.ts';
 import { optionalNumeric, optionalQuantity } from '../../core/fields/field.ts';
 import { depthFields } from '../plans/depth.ts';
-import { arrivalFields, arrivalVerdict } from '../views/arrival.ts';
+import { arrivalFields, arrivalVerdict } from '../plans/arrival.ts';
 import { inspectionFields, inspectionPreview } from '../views/inspection.ts';
 import { noteFields, readNote } from '../plans/note.ts';
 import { freezePreview } from '../../core/activity/freeze/plan.ts';

@@ -180,7 +180,12 @@ function projector({
     if (!lot) dropLot.run(id);
   }
 
-  return { projectPiece, projectFamily, projectLot };
+  function projectPieces(ids: Iterable<string>, at: number): void {
+    const eventsOf = reading();
+    for (const id of ids) projectPiece(id, at, eventsOf);
+  }
+
+  return { projectPieces, projectFamily, projectLot };
 }
 
 /** From when on a stay may be touched by news of its place: the last that was heard of it before them stands until they came. */
@@ -189,6 +194,25 @@ function touchedSince(logs: Logs, place: string, at: number, since: number): num
   const series = logs.book(at, at).place(place)?.series;
   const before = series ? indexAt(series, since) - 1 : -1;
   return before < 0 ? -Infinity : series!.at[before]! - TOUCHES_MS;
+}
+
+/** The house as it is known now, folded once until something is said of it; as it was at another moment, anew. */
+function keptHouse(record: RecordStore) {
+  let now: HouseState | null = null;
+  const currentHouse = (): HouseState => (now ??= foldHouse(record.eventsOf('house')));
+  return {
+    currentHouse,
+    house: (at = Infinity, knownAt = Infinity): HouseState =>
+      at === Infinity && knownAt >= record.head().recorded
+        ? currentHouse()
+        : foldHouse(record.eventsOf('house'), { at, knownAt }),
+    /** @returns what was kept */
+    forget(): HouseState | null {
+      const before = now;
+      now = null;
+      return before;
+    }
+  };
 }
 
 /** Lots and pieces as screens read them, kept in step by refolding whatever subject an event touched. */
@@ -200,17 +224,12 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
   const subjects = openSubjects(db, record);
   const reader = projectionReader(statements, relations);
   const ways = openLineages(record);
-  const { reading, lineages } = ways;
-  let houseNow: HouseState | null = null;
-  const currentHouse = (): HouseState => (houseNow ??= foldHouse(record.eventsOf('house')));
-  // As it is known now, it is the one that is kept.
-  const house = (at = Infinity, knownAt = Infinity): HouseState =>
-    at === Infinity && knownAt >= record.head().recorded
-      ? currentHouse()
-      : foldHouse(record.eventsOf('house'), { at, knownAt });
+  const { lineages } = ways;
+  const kept = keptHouse(record);
+  const { currentHouse } = kept;
   const logs = openLogs(record, readings, currentHouse);
 
-  const { projectPiece, projectFamily, projectLot } = projector({
+  const { projectPieces, projectFamily, projectLot } = projector({
     statements,
     relations,
     runs,
@@ -218,17 +237,11 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
     judgedBy: (at) => ({ house: currentHouse(), at, knownAt: at, logs: logs.book(at, at) })
   });
 
-  const owed = openOwed(
-    db,
-    (pieces, at) => {
-      const eventsOf = reading();
-      for (const id of pieces) projectPiece(id, at, eventsOf);
-    },
-    () => allPieces.all().flatMap(({ id, live }) => (live === 1 ? [] : [id]))
-  );
+  const piecesThatAre = (here: 0 | 1) => allPieces.all().flatMap(({ id, live }) => (live === here ? [id] : []));
+  const owed = openOwed(db, projectPieces, () => piecesThatAre(0));
 
   return {
-    house,
+    house: kept.house,
     currentHouse,
     lineages: (pieceId: string) => lineages(pieceId),
     /**
@@ -238,17 +251,11 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
      */
     refold(subject: string, at: number, told: readonly NewEntry[] | null = null): void {
       if (subject === 'house') {
-        const before = houseNow;
-        houseNow = null;
+        const before = kept.forget();
         if (told?.every(({ kind }) => NO_VERDICT.includes(kind))) return;
         if (before && told?.every(({ kind }) => kind === 'house.set') && judgesAlike(before, currentHouse())) return;
-        const eventsOf = reading();
-        const all = allPieces.all();
-        for (const { id, live } of all) if (live === 1) projectPiece(id, at, eventsOf);
-        owed.put(
-          all.flatMap(({ id, live }) => (live === 1 ? [] : [id])),
-          at
-        );
+        projectPieces(piecesThatAre(1), at);
+        owed.put(piecesThatAre(0), at);
         // A place that is called otherwise is so wherever it is named.
         if (!told || told.some(({ kind }) => kind === 'place.set')) {
           for (const { kind, state } of subjects.all()) subjects.refold(`${kind.kind}:${state.id}`, at);
@@ -266,28 +273,19 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
      * @param since the earliest moment that anything new is said of, ms
      */
     rejudgeIn(places: readonly string[], at: number, since = -Infinity): void {
-      const eventsOf = reading();
-      const told = new Set(
-        places.flatMap((place) => inPlace.all(place, touchedSince(logs, place, at, since)).map(({ piece }) => piece))
+      const told = places.flatMap((place) =>
+        inPlace.all(place, touchedSince(logs, place, at, since)).map(({ piece }) => piece)
       );
-      for (const id of told) projectPiece(id, at, eventsOf);
+      projectPieces(new Set(told), at);
     },
     /** A rolled-back transaction may have left a house, or readings, behind that never were. */
     forgetCached(): void {
-      houseNow = null;
+      kept.forget();
       readings.forgetCached();
       logs.forgetCached();
       owed.afterRollback();
     },
-    ...reader,
-    piece(id: string): ReturnType<typeof reader.piece> {
-      if (owed.has(id)) owed.settle();
-      return reader.piece(id);
-    },
-    piecesOfLot(lot: string): ReturnType<typeof reader.piecesOfLot> {
-      owed.settle();
-      return reader.piecesOfLot(lot);
-    },
+    ...settled(reader, owed),
     /** Judges now what is gone and waits for it. */
     settle: () => owed.settle(),
     relations,
@@ -307,16 +305,34 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
         db.exec(
           `DELETE FROM pieces; DELETE FROM lots; DELETE FROM piece_places; ${subjects.emptied} ${[...relations.tables, ...runs.tables].map(([table]) => `DELETE FROM ${table};`).join(' ')}`
         );
-        houseNow = null;
-        const all = db
-          .prepare<[], { subject: string }>('SELECT subject FROM events GROUP BY subject ORDER BY min(seq)')
-          .all();
-        for (const { subject } of all) if (subject.startsWith('lot:')) this.refold(subject, at);
-        for (const { subject } of all) if (subject.startsWith('piece:')) this.refold(subject, at);
-        for (const { subject } of all) subjects.refold(subject, at);
+        kept.forget();
+        const all = subjectsOf(db);
+        for (const subject of all) if (subject.startsWith('lot:')) this.refold(subject, at);
+        for (const subject of all) if (subject.startsWith('piece:')) this.refold(subject, at);
+        for (const subject of all) subjects.refold(subject, at);
       })();
     }
   };
 }
+
+/** Every subject there is, in the order in which they came. */
+const subjectsOf = (db: Db): string[] =>
+  db
+    .prepare<[], { subject: string }>('SELECT subject FROM events GROUP BY subject ORDER BY min(seq)')
+    .all()
+    .map(({ subject }) => subject);
+
+/** What is read of a piece that is gone has been judged by the rules of now. */
+const settled = (reader: ReturnType<typeof projectionReader>, owed: ReturnType<typeof openOwed>) => ({
+  ...reader,
+  piece(id: string) {
+    if (owed.has(id)) owed.settle();
+    return reader.piece(id);
+  },
+  piecesOfLot(lot: string) {
+    owed.settle();
+    return reader.piecesOfLot(lot);
+  }
+});
 
 export type Projections = ReturnType<typeof openProjections>;
