@@ -2,10 +2,39 @@ import { expect } from 'chai';
 import { formInput } from '../../src/lib/server/forms.ts';
 import { CHAR } from '../../src/lib/server/examples.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
-import { HOUR, openTestHouse, type TestHouse } from './house.ts';
+import { clockTime, wallInput } from '../../src/lib/words/say.ts';
+import { heard } from '../speaking.ts';
+import { charHouse, HOUR, openTestHouse, type TestHouse } from './house.ts';
 
 /** The clocks go back in Europe at one in the morning by UTC: 02:30 comes twice, an hour apart. */
 const NIGHT = Date.UTC(2026, 9, 25);
+
+describe('the zone of a house', () => {
+  const at = charHouse();
+  const settings = { name: 'New', profile: 'us-fc', dayEndsHour: 4, currency: 'EUR', warnMinutes: 60 };
+  const rest = { rawShareOfIceDays: 0.5, dateMarkDays: 7 };
+  // An instant passes for a zone where days are reckoned; no clock on a screen can show it.
+  const NONE = ['9999-12-31T23:59:59Z', '2026-03-09T12:00+01:00[Europe/Oslo]', 'Middle-earth/Shire', ' '];
+  it('is one that clocks know, at its setting and where it is put right', () => {
+    for (const zone of NONE) {
+      const answer = at.house.act('set-house', { ...settings, ...rest, zone });
+      expect(!answer.ok && answer.fields.map(({ field }) => field), zone).to.deep.equal(['zone']);
+    }
+    at.house.done('set-house', { ...settings, ...rest, zone: 'Europe/Oslo' });
+    const { seq } = at.house.store.record.list({ kind: 'house.set' })[0]!;
+    for (const zone of NONE) {
+      const answer = at.house.act('amend-entry', { seq, patch: { zone }, reason: 'moved' });
+      expect(answer.ok, `mended to ${zone}`).to.equal(false);
+    }
+    expect(at.house.store.projections.currentHouse().zone).to.equal('Europe/Oslo');
+  });
+  it('a house that was set to none before says its times in UTC', () => {
+    heard({ zone: NONE[0]! }, () => {
+      expect(clockTime(Date.UTC(2026, 2, 9, 12))).to.equal('12:00');
+      expect(wallInput(Date.UTC(2026, 2, 9, 12))).to.equal('2026-03-09T12:00');
+    });
+  });
+});
 
 describe('a deed in the hour that comes twice', () => {
   let house: TestHouse;

@@ -70,6 +70,19 @@ describe('new rules of a house, and what is gone', () => {
       folder.clear();
     }
   });
+  it('a record that takes nothing any more stops no reader: it is tried again later', async () => {
+    const [gone] = some(7);
+    at.house.done('set-house', RULES);
+    const { db, projections } = at.house.store;
+    db.pragma('query_only = 1');
+    // As many turns of the clock as all of it would need.
+    await new Promise((done) => setTimeout(done, 60));
+    expect(projections.piece(gone!).state.gone!.how).to.equal('discarded');
+    db.pragma('query_only = 0');
+    expect([shapeOf(at.house), windowsOf(at.house, gone!)]).to.deep.equal([0, OLD]);
+    projections.piece(gone!);
+    expect(windowsOf(at.house, gone!)).to.not.equal(OLD);
+  });
   it('what is taken back leaves nothing owed, and what was owed before stays so', () => {
     const [gone] = some(7);
     const refused = () =>

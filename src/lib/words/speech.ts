@@ -23,9 +23,27 @@ export type Said = string | number;
 const PLAIN: Speech = { locale: 'en-GB', zone: 'UTC', units: DEFAULT_PREFERENCES };
 let source: () => Speech = () => PLAIN;
 
+const zones = new Map<string, boolean>();
+/** Whether clocks know a zone. A house could once be set to one they do not: it is told the time in UTC, and not nothing. */
+function isZone(zone: string): boolean {
+  const known = zones.get(zone);
+  if (known !== undefined) return known;
+  let is = true;
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: zone });
+  } catch {
+    is = false;
+  }
+  zones.set(zone, is);
+  return is;
+}
+
 /** Says once, for this host, where the speech of the moment is found. */
 export function speaksAs(from: () => Speech | undefined): void {
-  source = () => from() ?? PLAIN;
+  source = () => {
+    const speech = from() ?? PLAIN;
+    return isZone(speech.zone) ? speech : { ...speech, zone: PLAIN.zone };
+  };
 }
 
 /** Whom one speaks with now. */

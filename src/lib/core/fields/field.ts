@@ -1,6 +1,7 @@
 import { plainText } from './plain.ts';
 import { z } from 'zod';
 import { EmberError } from '../errors.ts';
+import { checkZone } from '../measure/day.ts';
 import { parseQuantity, readNumber, type Typed } from '../measure/parse.ts';
 import { UNITS, fromBase, type Kind } from '../measure/units.ts';
 
@@ -112,6 +113,23 @@ export const shortText = (max = 120) =>
   field(z.string().overwrite(plainText).trim().max(max).default(''), { kind: 'text', max, optional: true });
 export const neededText = (max = 120, least = 1) =>
   field(z.string().overwrite(plainText).trim().min(least).max(max), { kind: 'text', max });
+/** A time zone of the house, as its clocks know it. */
+export const zoneName = field(
+  z
+    .string()
+    .overwrite(plainText)
+    .trim()
+    .min(1)
+    .max(60)
+    .superRefine((zone, context) => {
+      try {
+        checkZone(zone);
+      } catch (error) {
+        addCoded(context, error);
+      }
+    }),
+  { kind: 'text', max: 60 }
+);
 /** A box that a form sends only when ticked. */
 const TICKED = z
   .union([z.boolean(), z.enum(['on', 'true', 'false', ''])])

@@ -1,5 +1,5 @@
 import { Temporal } from 'temporal-polyfill';
-import { EmberError } from '../errors.ts';
+import { checkZone } from '../measure/day.ts';
 
 /** How a logger writes its times. */
 export const TIME_ORDERS = ['iso', 'dmy', 'mdy', 'unix', 'unix-ms'] as const;
@@ -111,11 +111,7 @@ export function writtenTime(text: string, order: TimeOrder): WrittenTime | null 
  * @throws EmberError `time.zone-unknown`
  */
 export function wallReader(zone: string): (wall: number) => readonly number[] {
-  try {
-    Temporal.Instant.fromEpochMilliseconds(0).toZonedDateTimeISO(zone);
-  } catch {
-    throw new EmberError('time.zone-unknown', { field: 'zone', seen: zone });
-  }
+  checkZone(zone);
   const quarter = 900_000;
   const known = new Map<number, readonly number[]>();
   const offsetsAt = (wall: number): readonly number[] => {

@@ -50,6 +50,23 @@ function zoned(at: Instant, zone: string): Temporal.ZonedDateTime {
 }
 
 /**
+ * Whether a text is a time zone. An instant written out passes for one where days are reckoned, and for none where a clock is shown:
+ * a house that was set to it could not show a page any more.
+ *
+ * @throws EmberError `time.zone-unknown`
+ * @example
+ * checkZone('Europe/Oslo') // => undefined
+ */
+export function checkZone(zone: string): void {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: zone });
+  } catch {
+    throw new EmberError('time.zone-unknown', { field: 'zone', seen: zone });
+  }
+  zoned(0, zone);
+}
+
+/**
  * The business day an instant belongs to, as an ISO date.
  *
  * @throws EmberError `time.zone-unknown`

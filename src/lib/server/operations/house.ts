@@ -4,7 +4,7 @@ import { profileById, PROFILES } from '../../core/codes/profiles/index.ts';
 import { businessDay } from '../../core/measure/day.ts';
 import { isAlike } from '../../core/fields/plain.ts';
 import { draft } from '../store/record.ts';
-import { neededText, numeric, shortText, ticked } from '../../core/fields/field.ts';
+import { neededText, numeric, shortText, ticked, zoneName } from '../../core/fields/field.ts';
 import { operation } from './operation.ts';
 
 export const setHouse = operation({
@@ -14,7 +14,7 @@ export const setHouse = operation({
   input: z.object({
     name: neededText(80),
     profile: neededText(40).describe(`${PROFILES.map(({ id }) => id).join(', ')}, or a copy of the house`),
-    zone: neededText(60),
+    zone: zoneName,
     dayEndsHour: numeric(0, 12, { whole: true }),
     mass: z.enum(['g', 'oz']).default('g'),
     temperature: z.enum(['C', 'F']).default('C'),

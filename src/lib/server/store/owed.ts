@@ -33,11 +33,26 @@ export function openOwed(
   function goOn(): void {
     timer = undefined;
     if (!db.open || owed.size === 0) return;
-    db.transaction(part).immediate(AT_ONCE);
-    wait();
+    if (tried(() => db.transaction(part).immediate(AT_ONCE))) wait();
+  }
+  /** A full disk stops no reader, and no server: what is owed stays so, and is tried again with the next that asks, or opens the house. */
+  function tried(work: () => void): boolean {
+    try {
+      work();
+      return true;
+    } catch {
+      return false;
+    }
   }
   function wait(): void {
     if (owed.size > 0) timer ??= setTimeout(goOn, PAUSE_MS).unref();
+  }
+
+  /** Judges all of them now. */
+  function settle(): void {
+    if (owed.size === 0) return;
+    if (db.inTransaction) part(owed.size);
+    else db.transaction(part).immediate(owed.size);
   }
 
   return {
@@ -50,12 +65,9 @@ export function openOwed(
       wait();
     },
     has: (id: string): boolean => owed.has(id),
-    /** Judges all of them now: somebody asks for one. */
-    settle(): void {
-      if (owed.size === 0) return;
-      if (db.inTransaction) part(owed.size);
-      else db.transaction(part).immediate(owed.size);
-    },
+    settle,
+    /** Judges all of them now, as somebody asks for one; where that cannot be done, it is shown as it was. */
+    offer: (): boolean => tried(settle),
     /** After a transaction that was taken back: what it had judged is owed again, what it had put is not. */
     afterRollback(): void {
       owed.clear();

@@ -288,6 +288,7 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
     ...settled(reader, owed),
     /** Judges now what is gone and waits for it. */
     settle: () => owed.settle(),
+    offer: () => owed.offer(),
     relations,
     runs,
     subjects,
@@ -326,11 +327,11 @@ const subjectsOf = (db: Db): string[] =>
 const settled = (reader: ReturnType<typeof projectionReader>, owed: ReturnType<typeof openOwed>) => ({
   ...reader,
   piece(id: string) {
-    if (owed.has(id)) owed.settle();
+    if (owed.has(id)) owed.offer();
     return reader.piece(id);
   },
   piecesOfLot(lot: string) {
-    owed.settle();
+    owed.offer();
     return reader.piecesOfLot(lot);
   }
 });

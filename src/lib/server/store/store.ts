@@ -146,7 +146,7 @@ export function openStore(file: string, options: StoreOptions = {}): Store {
     requests: openRequests(db),
     files: openFiles(db),
     close() {
-      if (db.open && !options.readonly) projections.settle();
+      if (db.open && !options.readonly) projections.offer();
       db.close();
     }
   };
