@@ -1,5 +1,5 @@
 import * as say from './say.ts';
-import { said, words } from './speech.ts';
+import { knownZone, said, words } from './speech.ts';
 import { mayServe, type LabelData, type LabelRoute } from '../core/trace/label.ts';
 import { formatMass } from '../core/measure/format.ts';
 import type { UnitPreferences } from '../core/measure/units.ts';
@@ -82,7 +82,7 @@ export interface LabelLines {
 /** When, as a label says it: the day with it. */
 export const labelTime = /* @__PURE__ */ said((at: number, zone: string): string =>
   new Intl.DateTimeFormat('en-GB', {
-    timeZone: zone,
+    timeZone: knownZone(zone),
     day: 'numeric',
     month: 'short',
     hour: '2-digit',

@@ -38,11 +38,15 @@ function isZone(zone: string): boolean {
   return is;
 }
 
+/** A zone as clocks know it: UTC for one they do not. */
+export const knownZone = (zone: string): string => (isZone(zone) ? zone : PLAIN.zone);
+
 /** Says once, for this host, where the speech of the moment is found. */
 export function speaksAs(from: () => Speech | undefined): void {
   source = () => {
     const speech = from() ?? PLAIN;
-    return isZone(speech.zone) ? speech : { ...speech, zone: PLAIN.zone };
+    const zone = knownZone(speech.zone);
+    return zone === speech.zone ? speech : { ...speech, zone };
   };
 }
 
