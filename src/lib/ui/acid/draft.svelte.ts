@@ -64,7 +64,10 @@ export class AcidDraft extends PlanDraft<typeof WHOLE> {
 
   /** So much of its first sour part. */
   pour(ml: number): void {
-    const part = this.parts.find(({ name }) => name !== 'water' && name !== 'oil' && name !== '');
+    // The one the answer speaks of: what is named and not poured is none of it.
+    const part = this.parts.find(
+      ({ name, ml }) => name !== 'water' && name !== 'oil' && Number(ml.replace(',', '.')) > 0
+    );
     if (part) part.ml = String(ml);
   }
 
