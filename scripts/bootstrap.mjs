@@ -39,22 +39,41 @@ function buildEnvironment() {
   return here && !process.env.npm_config_nodedir ? { ...process.env, npm_config_nodedir: prefix } : process.env;
 }
 
-export async function ensureInstalled() {
+/** Says every half minute that something slow goes on. */
+async function beating(what, slow) {
+  const started = performance.now();
+  const beat = setInterval(() => say(`still ${what} (${Math.round((performance.now() - started) / 1000)} s)`), 30_000);
+  const code = await slow;
+  clearInterval(beat);
+  return code;
+}
+
+const lockDigest = () => digest(readFileSync(join(root, 'package-lock.json')));
+const hasPackages = () => existsSync(join(root, 'node_modules')) && noted('lock') === lockDigest();
+
+/** The packages as they come, nothing compiled yet: enough for what only reads our code. */
+export async function ensurePackages() {
   const [major, minor] = process.versions.node.split('.').map(Number);
   if (major !== 20 || minor < 19) stop(`Node 20.19 or a later 20 is needed; this is ${process.versions.node}.`);
-  const lock = digest(readFileSync(join(root, 'package-lock.json')));
-  if (existsSync(join(root, 'node_modules')) && noted('lock') === lock) return;
-  say('installing packages. better-sqlite3 is compiled on the way: allow three to four minutes.');
-  const started = performance.now();
-  const beat = setInterval(
-    () => say(`still installing (${Math.round((performance.now() - started) / 1000)} s)`),
-    30_000
-  );
-  const code = await run('npm', ['ci', '--no-audit', '--no-fund'], { env: buildEnvironment() });
-  clearInterval(beat);
-  if (code !== 0)
-    stop('npm ci failed; its last lines above say why. Python 3, make and g++ are needed to compile better-sqlite3.');
-  note('lock', lock);
+  if (hasPackages()) return;
+  say('installing packages.');
+  const code = await beating('installing', run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund']));
+  if (code !== 0) stop('npm ci failed; its last lines above say why.');
+  note('lock', lockDigest());
+}
+
+/** What is compiled on this machine: better-sqlite3, which takes one core for minutes. */
+export async function ensureCompiled() {
+  if (noted('compiled') === lockDigest()) return;
+  say('compiling better-sqlite3: allow three minutes.');
+  const code = await beating('compiling', run('npm', ['rebuild'], { env: buildEnvironment() }));
+  if (code !== 0) stop('better-sqlite3 did not compile; see above. It takes Python 3, make and g++.');
+  note('compiled', lockDigest());
+}
+
+export async function ensureInstalled() {
+  await ensurePackages();
+  await ensureCompiled();
 }
 
 function sourceFiles(folder) {

@@ -2,17 +2,17 @@
  * Everything a change must pass: format, lint, types, layers, unit tests, browser tests. Closes with a count taken from
  * the runners' own reports; no test at all, or a skipped one, is a failure.
  *
- * Two lanes run side by side: the browser tests, which take longest; and the checks that run no code of ours, with the
- * unit tests after them and then the rest of the browser tests. The second lane's output is kept and printed whole as
- * each of its steps ends, so that a failure can be read in one piece.
+ * On a bare machine one core compiles the database while the other checks what needs no compiling. Then two lanes take what
+ * is left from one line, the longest first: whichever is free takes the next, so that neither waits long for the other at
+ * the end, however fast the machine. Output is kept and printed whole as each step ends, so that a failure can be read in
+ * one piece.
  */
 import { spawn } from 'node:child_process';
-import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ensureBuilt, ensureChromium, ensureInstalled, root, run, say } from './bootstrap.mjs';
+import { ensureBuilt, ensureChromium, ensureCompiled, ensurePackages, root, say } from './bootstrap.mjs';
 
-await ensureInstalled();
-const chromium = await ensureChromium();
 const started = performance.now();
 const seconds = () => Math.round((performance.now() - started) / 1000);
 const troubles = [];
@@ -33,38 +33,36 @@ function runKept(command, args, options = {}) {
   });
 }
 
-async function check(runner, name, ...command) {
+async function check(name, ...command) {
   const from = seconds();
-  const code = await runner(command[0], command.slice(1));
+  const code = await runKept(command[0], command.slice(1));
   say(`${name}: ${seconds() - from} s`);
   if (code !== 0) troubles.push(name);
 }
 
 const reports = join(root, 'node_modules', '.cache', 'ember-tide', 'reports');
-mkdirSync(reports, { recursive: true });
+/** The demo house the browser tests copy: made by the first that asks for it. */
+const seed = mkdtempSync(join(tmpdir(), 'ember-tide-seed-'));
+let chromium;
 let passed = 0;
 let failed = 0;
 const slowest = [];
 
-async function suite(runner, name, files = () => true) {
+/** Runs a suite, or of it the files named. */
+async function suite(name, config, files = []) {
   const from = seconds();
+  say(`${name} tests: begun at ${from} s`);
   const report = join(reports, `${name}.json`);
-  const [config] = name.split(' ');
-  const left = readdirSync(join(root, 'tests', 'browser'))
-    .filter((file) => file.endsWith('.test.ts') && !files(file))
-    .flatMap((file) => ['--ignore', `tests/browser/${file}`]);
   rmSync(report, { force: true });
-  const code = await runner(
+  const { spec, ...options } = JSON.parse(readFileSync(join(root, `.mocharc.${config}.json`), 'utf8'));
+  const flags = ['--import', options.import, '--extension', ...options.extension, '--timeout', String(options.timeout)];
+  const code = await runKept(
     process.execPath,
     [
-      'node_modules/mocha/bin/mocha.js',
-      '--config',
-      `.mocharc.${config}.json`,
-      '--reporter',
-      'tests/reporter.cjs',
-      ...left
+      ...['node_modules/mocha/bin/mocha.js', '--no-config', ...flags, '--forbid-only', '--forbid-pending'],
+      ...['--reporter', 'tests/reporter.cjs', ...(files.length > 0 ? files : spec)]
     ],
-    { env: { ...process.env, CHROMIUM_PATH: chromium, EMBER_TIDE_REPORT: report } }
+    { env: { ...process.env, CHROMIUM_PATH: chromium, EMBER_TIDE_REPORT: report, EMBER_TIDE_SEED: seed } }
   );
   say(`${name} tests: ${seconds() - from} s`);
   if (!existsSync(report)) {
@@ -80,27 +78,57 @@ async function suite(runner, name, files = () => true) {
   if (code !== 0 && stats.failures === 0) troubles.push(`${name}: the runner failed`);
 }
 
-async function checks() {
-  await check(runKept, 'format', 'npx', 'prettier', '--check', '--log-level', 'warn', '.');
-  await check(runKept, 'lint', 'npx', 'eslint', '.', '--max-warnings', '0');
-  const types = ['--tsconfig', './tsconfig.json', '--output', 'human', '--fail-on-warnings'];
-  await check(runKept, 'types', 'npx', 'svelte-check', ...types);
-  const layers = ['--config', '.dependency-cruiser.cjs', '--output-type', 'err', 'src', 'devices'];
-  await check(runKept, 'answers', process.execPath, '--import=tsx', 'scripts/answers.ts', '--check');
-  await check(runKept, 'layers', 'npx', 'depcruise', ...layers);
+/** The browser tests in parts of about the same length, as far as lines tell: files go, the longest first, where least is. */
+function browserParts(count) {
+  const folder = join('tests', 'browser');
+  const parts = Array.from({ length: count }, () => ({ lines: 0, files: [] }));
+  const files = readdirSync(join(root, folder))
+    .filter((file) => file.endsWith('.test.ts'))
+    .map((file) => ({
+      file: join(folder, file),
+      lines: readFileSync(join(root, folder, file), 'utf8').split('\n').length
+    }))
+    .sort((a, b) => b.lines - a.lines || a.file.localeCompare(b.file));
+  for (const { file, lines } of files) {
+    const least = parts.reduce((found, part) => (part.lines < found.lines ? part : found));
+    least.files.push(file);
+    least.lines += lines;
+  }
+  return parts.map(({ files }) => files);
 }
 
-await check(run, 'types: sync', 'npx', 'svelte-kit', 'sync');
-await ensureBuilt();
-/** Browser tests that wait for the second lane: as many as take the first as long as checks and unit tests take the second. */
-const later = new Set(['manners', 'words', 'standing', 'ledger-before', 'rice', 'now', 'many']);
-const isLater = (file) => later.has(file.replace('.test.ts', ''));
-async function secondLane() {
-  await checks();
-  await suite(runKept, 'unit');
-  await suite(runKept, 'browser (later)', isLater);
+const npx = (name, ...command) => check(name, 'npx', ...command);
+async function readsOnly() {
+  await npx('format', 'prettier', '--check', '--log-level', 'warn', '.');
+  await npx('lint', 'eslint', '.', '--max-warnings', '0');
+  await npx('types', 'svelte-check', '--tsconfig', './tsconfig.json', '--output', 'human', '--fail-on-warnings');
+  await npx('layers', 'depcruise', '--config', '.dependency-cruiser.cjs', '--output-type', 'err', 'src', 'devices');
 }
-await Promise.all([suite(run, 'browser', (file) => !isLater(file)), secondLane()]);
+async function makes() {
+  chromium = await ensureChromium();
+  await ensureCompiled();
+  await ensureBuilt();
+}
+
+await ensurePackages();
+mkdirSync(reports, { recursive: true });
+// Once, before types are checked and the app is built side by side: both read what it writes.
+await npx('types: sync', 'svelte-kit', 'sync');
+const isMade = makes();
+const PARTS = 6;
+const waiting = [
+  () => suite('unit', 'unit'),
+  () => check('answers', process.execPath, '--import=tsx', 'scripts/answers.ts', '--check'),
+  ...browserParts(PARTS).map((files, part) => () => suite(`browser ${part + 1} of ${PARTS}`, 'browser', files))
+];
+async function lane(first) {
+  await first;
+  // Building writes what the tests of the other lane would run.
+  await isMade;
+  for (let next = waiting.shift(); next; next = waiting.shift()) await next();
+}
+await Promise.all([lane(isMade), lane(readsOnly())]);
+rmSync(seed, { recursive: true, force: true });
 
 say('the slowest tests:');
 for (const { title, ms } of slowest.sort((a, b) => b.ms - a.ms).slice(0, 10)) {

@@ -36,6 +36,8 @@ describe('nothing wrong under wet hands', () => {
     await hold(page, 'Bin all 900 g');
     const told = page.locator('[data-told="done"]');
     expect(await told.textContent()).to.match(/900 g/);
+    // Only once the page shows it gone is what comes back the undoing's.
+    await page.waitForSelector('.figure:has-text("900 g")', { state: 'detached' });
     await told.locator('button:has-text("Undo")').click();
     await page.waitForSelector('[data-told="undone"]');
     await page.waitForSelector('.figure:has-text("900 g")');

@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Browser, type Page } from 'playwright-core';
@@ -58,17 +58,32 @@ export async function openHouse(env: Record<string, string> = {}): Promise<Runni
 /** When the demo house is looked at: an evening of its service. */
 export const DEMO_EVENING = '2026-03-13T20:10:00Z';
 
-/** The demo house of that evening, made by the app itself; once, as making it takes longer than most tests. */
+/**
+ * The demo house of that evening, made by the app itself; once, as making it takes longer than most tests. Runs that follow each
+ * other share it where they are given a folder (`EMBER_TIDE_SEED`): whoever comes first puts it there whole.
+ */
 let seeded: Promise<string> | undefined;
 async function seedOnce(): Promise<string> {
+  const shared = process.env.EMBER_TIDE_SEED && join(process.env.EMBER_TIDE_SEED, 'house');
+  if (shared && existsSync(shared)) return shared;
   const data = mkdtempSync(join(tmpdir(), 'ember-tide-demo-'));
-  process.once('exit', () => clear(data));
   const house = await openHouse({
     EMBER_TIDE_MODE: 'demo',
     EMBER_TIDE_FROZEN_AT: DEMO_EVENING,
     EMBER_TIDE_DATA: data
   });
   await house.close();
+  if (shared && !existsSync(shared)) {
+    const whole = `${shared}-${process.pid}`;
+    cpSync(data, whole, { recursive: true });
+    try {
+      renameSync(whole, shared);
+    } catch {
+      // Somebody else was first.
+      rmSync(whole, { recursive: true, force: true });
+    }
+  }
+  process.once('exit', () => clear(data));
   return data;
 }
 
