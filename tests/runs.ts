@@ -7,6 +7,8 @@ export const runs = (count: number) => ({ numRuns: Math.max(FEWEST, Math.ceil(co
 
 /** The long run: what costs minutes and breaks seldom is done there whole. */
 export const IS_LONG = process.env.EMBER_TIDE_LONG !== undefined;
+/** One in so many of many alike on any day, from the first on; all of them in the long run. */
+export const oneIn = <Item>(step: number, items: readonly Item[]): Item[] =>
+  items.filter((_, index) => IS_LONG || index % step === 0);
 /** Every other of many alike on any day, from the first on; all of them in the long run. */
-export const everyOther = <Item>(items: readonly Item[]): Item[] =>
-  items.filter((_, index) => IS_LONG || index % 2 === 0);
+export const everyOther = <Item>(items: readonly Item[]): Item[] => oneIn(2, items);

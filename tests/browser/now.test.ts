@@ -101,4 +101,23 @@ describe('Now: each thing with its deed', () => {
     quiet();
     await close();
   });
+
+  it('a label that promises more than stands is asked for in its row, and no more once a new one is on', async () => {
+    const piece = await side();
+    await bench.call('print-labels', { pieces: [piece], size: 'roll-60x40' });
+    await bench.call('move-piece', { piece, place: 'the pass' });
+    await bench.later(3);
+    await bench.call('move-piece', { piece, place: 'Drawer 2', cold: true });
+    const { page, quiet, close } = await bench.open('/');
+    const stale = page.locator(`li[data-task="label-stale"]:has-text("${piece}")`);
+    expect(await stale.textContent()).to.contain('sooner than it says');
+    await stale.locator('.deeds a').click();
+    await page.waitForURL(`**/labels?piece=${piece}`);
+    await page.click('button:has-text("They are stuck on")');
+    await page.waitForSelector('[role="status"]:has-text("ledger")');
+    await visit(page, bench.house.url);
+    expect(await stale.count()).to.equal(0);
+    quiet();
+    await close();
+  });
 });

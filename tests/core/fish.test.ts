@@ -13,7 +13,7 @@ import { allergensAdded, allergensOf } from '../../src/lib/core/codes/allergens.
 import { profileById, PROFILES } from '../../src/lib/core/codes/profiles/index.ts';
 import { HANDLING_WITH_WORDS, STYLES_WITH_WORDS, differenceWord, sourceWord } from '../../src/lib/words/species.ts';
 import { allergenWord } from '../../src/lib/words/notices.ts';
-import { runs } from '../runs.ts';
+import { oneIn, runs } from '../runs.ts';
 
 const DAY = 86_400_000;
 const HOUR = 3_600_000;
@@ -61,13 +61,13 @@ describe('the catalogue', () => {
   });
   it('finds each species by each of its names', () => {
     const search = speciesIndex(SPECIES);
-    for (const { id, name, alsoCalled } of SPECIES) {
-      for (const known of [name, ...alsoCalled]) {
-        expect(
-          search(known, 40).map((each) => each.id),
-          known
-        ).to.include(id);
-      }
+    const known = SPECIES.flatMap(({ id, name, alsoCalled }) => [name, ...alsoCalled].map((text) => ({ id, text })));
+    // As many as there are kinds several times over: a search of all of them takes a quarter of a minute.
+    for (const { id, text } of oneIn(5, known)) {
+      expect(
+        search(text, 40).map((each) => each.id),
+        text
+      ).to.include(id);
     }
     expect(search('omble chevallier')[0]!.id).to.equal('arctic-char');
     expect(search('')).to.deep.equal([]);

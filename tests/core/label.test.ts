@@ -1,7 +1,10 @@
 import { expect } from 'chai';
+import fc from 'fast-check';
+import { brokenPromise, promisesOf } from '../../src/lib/core/codes/promise.ts';
 import { labelOf, type LabelData } from '../../src/lib/core/trace/label.ts';
 import { ROUTES, stateAt, type Route, type RouteWindow } from '../../src/lib/core/codes/window.ts';
 import { bindingWords, labelWords } from '../../src/lib/words/labels.ts';
+import { runs } from '../runs.ts';
 
 const NOW = Date.UTC(2026, 2, 13, 12);
 const HOUR = 3600_000;
@@ -124,5 +127,59 @@ describe('what a label says first', () => {
     expect(words(['A, wild']).made).to.equal('Made 13 Mar 2026 · A, wild');
     expect(words(['A', 'B']).made).to.equal('Made 13 Mar 2026 · A; B');
     expect(words(['A', 'B', 'C']).made).to.equal('Made 13 Mar 2026 · A and 2 more');
+  });
+});
+
+describe('whether a label still holds', () => {
+  const window = (more: Partial<RouteWindow>): RouteWindow => ({
+    route: 'raw',
+    never: false,
+    missing: false,
+    opens: null,
+    proofDue: null,
+    closes: null,
+    ...more
+  });
+  const printed = { at: 0, said: promisesOf([window({ closes: 60 * HOUR })], 0) };
+  const broken = (more: Partial<RouteWindow>, now = HOUR) => brokenPromise(printed, [window(more)], now);
+
+  it('ends sooner, or is shut: it says more than stands', () => {
+    expect(broken({ closes: 30 * HOUR })).to.deep.equal({ route: 'raw', said: 60 * HOUR, until: 30 * HOUR });
+    expect(broken({ proofDue: 30 * HOUR })).to.deep.equal({ route: 'raw', said: 60 * HOUR, until: 30 * HOUR });
+    expect(broken({ never: true })).to.deep.equal({ route: 'raw', said: 60 * HOUR, until: null });
+    expect(broken({ missing: true })?.until).to.equal(null);
+    expect(brokenPromise(printed, [], HOUR)?.until).to.equal(null);
+    const endless = { at: 0, said: promisesOf([window({})], 0) };
+    expect(brokenPromise(endless, [window({ closes: 900 * HOUR })], HOUR)?.until).to.equal(900 * HOUR);
+  });
+  it('a little sooner, later, or over anyway: nobody is misled', () => {
+    expect(broken({ closes: 58 * HOUR })).to.equal(null);
+    expect(broken({ closes: 90 * HOUR })).to.equal(null);
+    expect(broken({})).to.equal(null);
+    expect(broken({ never: true }, 61 * HOUR)).to.equal(null);
+  });
+  it('law: while nothing changes but the hour it holds, whatever it said', () => {
+    const moment = fc.option(fc.integer({ min: -100, max: 100 }).map((hours) => hours * HOUR));
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            route: fc.constantFrom(...ROUTES),
+            never: fc.boolean(),
+            missing: fc.boolean(),
+            opens: moment,
+            proofDue: moment,
+            closes: moment
+          }),
+          { maxLength: 5 }
+        ),
+        fc.integer({ min: 0, max: 120 }),
+        (windows, hours) => {
+          const each = windows.filter(({ route }, index) => windows.findIndex((w) => w.route === route) === index);
+          expect(brokenPromise({ at: 0, said: promisesOf(each, 0) }, each, hours * HOUR)).to.equal(null);
+        }
+      ),
+      { seed: 20261201, ...runs(1000) }
+    );
   });
 });

@@ -1,6 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { usualThickness } from '../../src/lib/core/bench/thickness.ts';
+import { usualThickness, weightOfOne } from '../../src/lib/core/bench/thickness.ts';
+import { heaviestOf } from '../../src/lib/core/fish/heaviest.ts';
+import { SPECIES } from '../../src/lib/core/fish/species.ts';
 import { runs } from '../runs.ts';
 
 describe('how thick a piece is as a rule', () => {
@@ -24,5 +26,18 @@ describe('how thick a piece is as a rule', () => {
       { seed: 3, ...runs(100) }
     );
     for (const grams of [0, -1, NaN, Infinity]) expect(() => usualThickness('fillet', grams)).to.throw(/quantity/);
+  });
+  it('of a box of sardines each is as thick as one sardine, counted or not; of a fish nobody knows the size of, as thick as it weighs', () => {
+    const box = { mass: { si: 25_000 }, count: null, species: 'sardine' };
+    expect(usualThickness('whole', 25_000, weightOfOne(box))!).to.be.at.most(40);
+    expect(usualThickness('whole', 25_000, weightOfOne({ ...box, count: 260 }))).to.equal(usualThickness('whole', 96));
+    expect(weightOfOne({ ...box, species: 'our-own-fish' })).to.equal(null);
+    expect(usualThickness('whole', 25_000, null)).to.equal(usualThickness('whole', 25_000));
+  });
+  it('every fish of the catalogue has a heaviest, and nothing else has', () => {
+    for (const { id, group } of SPECIES) {
+      if (group === 'finfish') expect(heaviestOf(id), id).to.be.within(100, 2_500_000);
+      else expect(heaviestOf(id), id).to.equal(null);
+    }
   });
 });

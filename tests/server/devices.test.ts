@@ -14,18 +14,10 @@ import { LABEL_SIZES, labelOf } from '../../src/lib/core/trace/label.ts';
 import { labelWords } from '../../src/lib/words/labels.ts';
 import { readConfig } from '../../src/lib/server/config.ts';
 import type { App } from '../../src/lib/server/app.ts';
+import { eventually } from '../patience.ts';
 import { CHAR, FEED, HOUR, NOON, openTestHouse, scratch, type TestHouse } from './house.ts';
 
 const portOf = (said: string[], which: number) => Number(/127\.0\.0\.1:(\d+)[^:]*?(?::(\d+))?$/.exec(said[0]!)![which]);
-const soon = async <Value>(ask: () => Value | null | undefined | false, what: string): Promise<Value> => {
-  for (let tries = 0; tries < 400; tries++) {
-    const found = ask();
-    if (found) return found;
-    await new Promise((resolve) => setTimeout(resolve, 25));
-  }
-  throw new Error(`never: ${what}`);
-};
-
 describe('the line protocol of a scale', () => {
   const messages: ScaleMessage[] = [
     { kind: 'hello', name: 'bench-2', capacity: 6000, interval: 0.5 },
@@ -144,20 +136,20 @@ describe('the house’s line to a scale', () => {
     let last: ScaleState = link.state();
     const off = link.follow((state) => (last = state));
     await tell('PUT 842');
-    await soon(() => last.status === 'weight' && last.stable && last.grams === 842, 'a weight at rest');
+    await eventually(() => last.status === 'weight' && last.stable && last.grams === 842, 'a weight at rest');
     expect(last).to.include({ name: 'simulated', interval: 1 });
     link.send('TARE');
-    await soon(() => last.grams === 0 && last.tare === 842, 'the tare');
+    await eventually(() => last.grams === 0 && last.tare === 842, 'the tare');
     await tell('UNPLUG');
-    await soon(() => last.status === 'lost', 'lost');
+    await eventually(() => last.status === 'lost', 'lost');
     expect(last.stable).to.equal(false);
     expect(() => link.send('TARE'))
       .to.throw()
       .with.property('code', 'device.no-scale');
     await tell('PLUG');
-    await soon(() => last.status === 'weight', 'back');
+    await eventually(() => last.status === 'weight', 'back');
     await tell('PUT 99999');
-    await soon(() => last.status === 'over', 'overload');
+    await eventually(() => last.status === 'over', 'overload');
     off();
     link.close();
   });

@@ -9,6 +9,7 @@ import type { LogMapping } from '../../src/lib/core/log/csv.ts';
 import { migrate, sha256 } from '../../src/lib/server/store/open.ts';
 import { openStore } from '../../src/lib/server/store/store.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
+import { eventually } from '../patience.ts';
 import { troubleOf } from '../trouble.ts';
 import { CHAR, HOUR, NOON, openTestHouse, scratch, type TestHouse } from './house.ts';
 
@@ -47,14 +48,8 @@ describe('a logger’s file', () => {
     house.close();
     folder.clear();
   });
-  const ended = async (id: string) => {
-    for (let tries = 0; tries < 800; tries++) {
-      const job = imports.job(id);
-      if (job.state !== 'reading' && job.state !== 'keeping') return job;
-      await new Promise((resolve) => setTimeout(resolve, 25));
-    }
-    throw new Error('the import never ended');
-  };
+  const isOn = (id: string) => ['reading', 'keeping'].includes(imports.job(id).state);
+  const ended = (id: string) => eventually(() => !isOn(id) && imports.job(id), 'the end of the import');
   const answered = (mapping: LogMapping): LogMapping => ({
     ...mapping,
     zone: 'UTC',
@@ -138,8 +133,7 @@ describe('a logger’s file', () => {
       rows.push(`${new Date(NOON - minute * 60_000).toISOString()},-24.0`);
     const { job, mapping } = await imports.take('long.csv', stream(rows.join('\n')));
     imports.start(job.id, answered(mapping), 'p1');
-    for (let tries = 0; tries < 4000 && imports.job(job.id).kept === 0; tries++)
-      await new Promise((resolve) => setTimeout(resolve, 1));
+    await eventually(() => imports.job(job.id).kept > 0 || !isOn(job.id), 'the first rows');
     const stopped = imports.stop(job.id);
     expect(stopped.state).to.equal('stopped');
     expect(stopped.kept).to.be.within(1, 59_999);

@@ -1,27 +1,14 @@
 import { expect } from 'chai';
-import { spawn, spawnSync } from 'node:child_process';
-import { symlinkSync } from 'node:fs';
+import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { openStore } from '../../src/lib/server/store/store.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { IS_LONG } from '../runs.ts';
 import { NOON, openTestHouse, scratch, CHAR } from './house.ts';
+import { pack } from './packed.ts';
 
 /** Some each day, each at another moment of the writing; a dozen in the long run. */
 const KILLS = IS_LONG ? 12 : 5;
-const root = join(import.meta.dirname, '..', '..');
-
-/** The writer as one file: a process that compiles the house each time would spend its short life on that. */
-function bundled(folder: string): string {
-  const vite = join(root, 'node_modules', 'vite', 'bin', 'vite.js');
-  const config = join(root, 'tests', 'server', 'kill-writer.vite.ts');
-  const made = spawnSync(process.execPath, [vite, 'build', '--config', config, '--outDir', folder], {
-    cwd: root,
-    encoding: 'utf8'
-  });
-  if (made.status !== 0) throw new Error(made.stderr);
-  return join(folder, 'writer.mjs');
-}
 
 /** Lets a process of its own write without pause and kills it in the middle; what it had acknowledged is kept here. */
 function killWhileWriting(writer: string, file: string, round: number): Promise<number[]> {
@@ -49,9 +36,8 @@ describe('killed while writing', () => {
   it(`${KILLS} times: nothing that was acknowledged is lost, nothing is half there`, async function () {
     this.timeout(120_000);
     const folder = scratch();
-    // Packages are looked for beside the file: they stay where they are.
-    symlinkSync(join(root, 'node_modules'), join(folder.path, 'node_modules'));
-    const writer = bundled(folder.path);
+    pack(['tests/server/kill-writer.ts'], folder.path);
+    const writer = join(folder.path, 'kill-writer.mjs');
     const file = join(folder.path, 'ember-tide.db');
     const house = openTestHouse(file);
     house.done('receive-lot', CHAR);

@@ -4,6 +4,7 @@ import { connect } from 'node:net';
 import type { AddressInfo } from 'node:net';
 import { readingsFor, runLogger, tellLogger, type LoggerSetting, type Sent } from '../../devices/logger.ts';
 import { LOGGER_SCENARIOS, loggerSays } from '../../src/lib/core/device/logger.ts';
+import { eventually } from '../patience.ts';
 import { troubleOf } from '../trouble.ts';
 
 const HOUR = 3600;
@@ -105,20 +106,16 @@ describe('the simulated logger', () => {
     const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
     const said: string[] = [];
     const stop = await runLogger({ url, key: 'k-1' }, 0, (text) => said.push(text), { speed: 600, core: 'Probe' });
-    const until = async (done: () => boolean, what: string) => {
-      for (let tries = 0; tries < 400 && !done(); tries++) await new Promise((resolve) => setTimeout(resolve, 25));
-      expect(done(), what).to.equal(true);
-    };
-    await until(() => sent.length >= 2, 'two sendings');
+    await eventually(() => sent.length >= 2, 'two sendings');
     expect(sent[0]!.key).to.equal('Bearer k-1');
     expect(Date.parse(sent[1]!.clock)).to.be.at.most(now);
     const airs = sent.flatMap(({ readings }) => readings.filter(({ sensor }) => sensor === 'Chest air'));
     airs.slice(1).forEach(({ at }, index) => expect(Date.parse(at) - Date.parse(airs[index]!.at)).to.equal(60_000));
     broken = true;
-    await until(() => said.some((text) => text.includes('no house answers')), 'it says that nobody answers');
+    await eventually(() => said.some((text) => text.includes('no house answers')), 'it says that nobody answers');
     broken = false;
     const before = sent.length;
-    await until(() => sent.length > before, 'it goes on');
+    await eventually(() => sent.length > before, 'it goes on');
     const port = Number(/127\.0\.0\.1:(\d+)$/.exec(said.find((text) => text.includes('told what to do'))!)![1]);
     const answer = await new Promise<string>((resolve) => {
       const socket = connect(port, '127.0.0.1', () => socket.write('PAUSE\n'));

@@ -22,6 +22,21 @@ describe('what is most likely another unit', () => {
     expect(asked({ mass: '2 kg', core: '2 F' })).to.deep.equal(['receive.core-odd', '2 C']);
     expect(asked({ mass: '2 kg', core: '-20 C', frozen: true })).to.equal(null);
   });
+  it('one fish heavier than any of its kind: how many are there, or is it another unit', () => {
+    expect(asked({ species: 'sardine', mass: '25 kg' })).to.deep.equal(['receive.too-heavy']);
+    // A box of small fish is weighed, not counted.
+    expect(asked({ species: 'sardine', mass: '8 kg' })).to.equal(null);
+    expect(asked({ mass: '40 kg' })).to.deep.equal(['receive.too-heavy']);
+    expect(asked({ species: 'sardine', mass: '25 kg', count: 1 })).to.deep.equal(['receive.too-heavy', '25 g']);
+    expect(asked({ species: 'sardine', mass: '25 kg', count: 1, sure: true })).to.equal(null);
+    expect(asked({ species: 'sardine', mass: '25 kg', count: 260 })).to.equal(null);
+    // Of fillets a box is a box, and of what may be several kinds nobody knows.
+    expect(asked({ species: 'sardine', form: 'fillet', mass: '25 kg' })).to.equal(null);
+    const nameless = { species: 'unidentified', candidates: 'sardine,herring' };
+    expect(asked({ ...nameless, mass: '25 kg' })).to.equal(null);
+    expect(asked({ mass: '24.9 kg' })).to.equal(null);
+    expect(asked({ mass: '26 kg', count: 1 })).to.deep.equal(['receive.too-heavy', '26 g']);
+  });
   it('what the rules turn away at the door as too warm, and somebody accepts', () => {
     const mackerel = { species: 'atlantic-mackerel', mass: '600 g' };
     expect(asked({ ...mackerel, core: '9.5 C' })).to.deep.equal(['receive.warm-accepted', 'send-back']);

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { openStore } from '../../src/lib/server/store/store.ts';
 import { rulesDigest } from '../../src/lib/server/store/rules-digest.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
+import { eventually } from '../patience.ts';
 import { charHouse, CHAR, scratch, type TestHouse } from './house.ts';
 
 const RULES = {
@@ -48,9 +49,7 @@ describe('new rules of a house, and what is gone', () => {
   it('by and by all of it is judged, with nobody asking', async () => {
     const gone = some(15);
     at.house.done('set-house', RULES);
-    // Two dozen parts' time: there are three.
-    for (let tries = 0; tries < 24 && shapeOf(at.house) === 0; tries++)
-      await new Promise((done) => setTimeout(done, 25));
+    await eventually(() => shapeOf(at.house) !== 0, 'all of it judged');
     expect(shapeOf(at.house)).to.equal(rulesDigest());
     expect(gone.filter((id) => windowsOf(at.house, id) === OLD)).to.deep.equal([]);
   });

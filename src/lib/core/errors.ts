@@ -33,6 +33,7 @@ export const ERROR_CODES = [
   'record.key-reused',
   'receive.mass-odd',
   'receive.core-odd',
+  'receive.too-heavy',
   'receive.warm-accepted',
   'piece.thickness-unknown',
   'record.mass-exceeded',

@@ -93,7 +93,8 @@ const ASKS: ReadonlySet<string> = new Set([
   'quantity.ambiguous',
   'record.mass-slip',
   'receive.mass-odd',
-  'receive.core-odd'
+  'receive.core-odd',
+  'receive.too-heavy'
 ]);
 
 /** What was done, in a line; and until when it is undone at a touch. A reading is not undone: it is corrected. */

@@ -108,6 +108,10 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
     `${field}: ${seen} is more than the ${number(Math.round(Number(max)))} g that are there.`,
   'receive.mass-odd': ({ seen, candidates }) => `${seen} for a whole fish? Is it ${candidates?.join(' or ')}?`,
   'receive.core-odd': ({ seen, candidates }) => `A core of ${seen}? Is it ${candidates?.join(' or ')}?`,
+  'receive.too-heavy': ({ seen, max, candidates = [] }) =>
+    candidates.length > 0
+      ? `${seen}? None of its kind is known to weigh more than ${say.mass(Number(max))}. Is it ${candidates.join(' or ')}, or are there more of them?`
+      : `${seen}? One of its kind is not known to weigh more than ${say.mass(Number(max))}. How many are there?`,
   'receive.warm-accepted': ({ seen }) =>
     `At ${seen} the rules turn it away. Send it back, or say that you take it all the same.`,
   'record.mass-gone': ({ max, seen }) =>

@@ -1,6 +1,7 @@
 import * as say from './say.ts';
 import { knownZone, said, words } from './speech.ts';
-import { mayServe, type LabelData, type LabelRoute } from '../core/trace/label.ts';
+import { mayServe, type LabelRoute } from '../core/codes/promise.ts';
+import type { LabelData } from '../core/trace/label.ts';
 import { formatMass } from '../core/measure/format.ts';
 import type { UnitPreferences } from '../core/measure/units.ts';
 import { USE_WORDS } from './cuts.ts';

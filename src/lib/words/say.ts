@@ -77,14 +77,21 @@ export const moment = said((at: number, now: number): string => {
   return time({ day: 'numeric', month: 'short' }, at);
 });
 
-/** "in 35 min", "2 h late". */
-export const until = said((at: number, now: number): string => {
+/** How far off a moment is, ahead or behind: "35 min". */
+export const away = (at: number, now: number): string => {
   const exact = Math.abs(at - now) / 1000;
   // The further off, the coarser: nobody acts on the minutes of tomorrow.
   const grain = exact > 2 * 86_400 ? 86_400 : exact > 3 * 3600 ? 3600 : 60;
-  const length = exact < 60 ? formatDuration(exact) : formatDuration(Math.max(1, Math.round(exact / grain)) * grain);
-  return at >= now ? `in ${length}` : `${length} late`;
-});
+  return exact < 60 ? formatDuration(exact) : formatDuration(Math.max(1, Math.round(exact / grain)) * grain);
+};
+/** Of what is due: "in 35 min", "2 h late". */
+export const until = said((at: number, now: number): string =>
+  at >= now ? `in ${away(at, now)}` : `${away(at, now)} late`
+);
+/** Of what happens by itself: "in 35 min", "2 h ago". */
+export const since = said((at: number, now: number): string =>
+  at >= now ? `in ${away(at, now)}` : `${away(at, now)} ago`
+);
 
 /** s: "3 h 20 min". */
 export const span = (seconds: number): string => formatDuration(seconds);

@@ -63,19 +63,16 @@
         <a class="link" href="/labels/sheet.pdf?{search}" target="_blank" rel="noopener">{t.openAsPdf}</a
         >{t.eachWithACode}
       </p>
-      {#if data.printer}
-        <OperationForm
-          operation="print-labels"
-          submit={t.printThem}
-          also={{ pieces: data.picked.join(','), size: data.size }}
-        >
-          {#if data.size.startsWith('roll')}<input type="hidden" name="skip" value="0" />{:else}
-            <Field name="skip" label={t.labelsAlreadyOffThe} kind="number" start="0" />
-          {/if}
-        </OperationForm>
-      {:else}
-        <p class="soft">{t.noLabelPrinterIs}</p>
-      {/if}
+      {#if !data.printer}<p class="soft">{t.noLabelPrinterIs}</p>{/if}
+      <OperationForm
+        operation="print-labels"
+        submit={data.printer ? t.printThem : t.theyAreOn}
+        also={{ pieces: data.picked.join(','), size: data.size }}
+      >
+        {#if data.size.startsWith('roll') || !data.printer}<input type="hidden" name="skip" value="0" />{:else}
+          <Field name="skip" label={t.labelsAlreadyOffThe} kind="number" start="0" />
+        {/if}
+      </OperationForm>
       <p class="caution">
         {t.aLabelStandsStill}
       </p>

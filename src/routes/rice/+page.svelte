@@ -29,7 +29,7 @@
       {@const left = each.discardAt - now}
       <li class:soon={left < warn} data-tub={each.id}>
         <a href="/rice?tub={each.id}" aria-current={each.id === tub?.id ? 'true' : undefined}>
-          <span class="left">{left <= 0 ? SAY.over : say.until(each.discardAt, now).replace('in ', '')}</span>
+          <span class="left">{left <= 0 ? SAY.over : say.away(each.discardAt, now)}</span>
           <span>
             <b>{each.name}</b> <span class="code">{each.id}</span><br />
             <span class="soft">{SAY.binAt(say.clockTime(each.discardAt))}</span>

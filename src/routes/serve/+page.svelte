@@ -56,7 +56,7 @@
         {@const left = (tray.to ?? now) - now}
         <li class:late={left < 0} class:soon={left < warn * 1000}>
           <a href="/serve?piece={tray.id}">
-            <span class="left">{left < 0 ? t.discardIt : say.until(tray.to ?? now, now).replace('in ', '')}</span>
+            <span class="left">{left < 0 ? t.discardIt : say.away(tray.to ?? now, now)}</span>
             <span>
               <b>{tray.label}</b><br />
               <span class="what">{t.discardAt(tray.name, say.mass(tray.grams), say.clockTime(tray.to ?? now))}</span>

@@ -15,7 +15,7 @@
   import PlanField from '$lib/ui/plan/PlanField.svelte';
   import { SLICE_FIELDS } from '$lib/words/plans/slice.ts';
   import { sliceSet } from '$lib/core/activity/slice/plan.ts';
-  import { usualThickness } from '$lib/core/bench/thickness.ts';
+  import { usualThickness, weightOfOne } from '$lib/core/bench/thickness.ts';
   import { cutFor } from '$lib/core/bench/slice/settings.ts';
   import { startOf } from '$lib/core/fields/field.ts';
   import { FLESH_GRAMS_PER_MM3, thicknessFor, type Block, type CutPlan } from '$lib/core/bench/slice/geometry.ts';
@@ -38,7 +38,9 @@
   function usualBlock() {
     if (!view) return;
     const high =
-      view.piece.made.thicknessMm ?? usualThickness(view.piece.made.form, view.piece.grams) ?? startOf(sliceSet.height);
+      view.piece.made.thicknessMm ??
+      usualThickness(view.piece.made.form, view.piece.grams, weightOfOne(view.lot.received)) ??
+      startOf(sliceSet.height);
     const wide = startOf(sliceSet.width);
     const long = view.piece.grams / (FLESH_GRAMS_PER_MM3 * high * wide);
     draft.figure('height', high);

@@ -183,8 +183,16 @@ describe('learning from finished cures', () => {
     return Array.from({ length: count }, (_, index) => run(index + 1, chance, more));
   };
 
+  /** A fit takes seconds: two tests look at one. */
+  const fits = new Map<number, ReturnType<typeof fitCure>>();
+  const fitOf = (count: number) => {
+    const fit = fits.get(count) ?? fitCure(runs(count));
+    fits.set(count, fit);
+    return fit;
+  };
+
   it('finds what synthetic cures were made with, and says how far off it was before and is after', () => {
-    const fit = fitCure(runs(14));
+    const fit = fitOf(14);
     expect(fit.runs).to.equal(14);
     expect(fit.parameters.diffusivity.likely / truth.diffusivity).to.be.closeTo(1, 0.15);
     expect(fit.parameters.mostLoss.likely / truth.mostLoss).to.be.closeTo(1, 0.1);
@@ -201,11 +209,11 @@ describe('learning from finished cures', () => {
   });
   it('more runs narrow the band; none leave what was believed', () => {
     const width = (count: number) => {
-      const { low, high } = fitCure(runs(count)).parameters.diffusivity;
+      const { low, high } = fitOf(count).parameters.diffusivity;
       return high / low;
     };
     expect(width(2)).to.be.lessThan(SHIPPED.diffusivity.high / SHIPPED.diffusivity.low);
-    expect(width(12)).to.be.lessThan(width(2));
+    expect(width(14)).to.be.lessThan(width(2));
     expect(fitCure([]).parameters).to.equal(SHIPPED);
     expect(fitCure([run(1, seededChance(0.5), { gramsAfter: null, salt: null })]).runs).to.equal(0);
   });

@@ -102,6 +102,7 @@ const STATION_OF: Readonly<Record<string, Station>> = {
   'tray-discard': 'serve',
   'window-closes': 'serve',
   'leftover-closed': 'serve',
+  'label-stale': 'serve',
   'paper-missing': 'papers'
 };
 /** The station of a task: an activity's own codes begin with its name. */

@@ -4,6 +4,7 @@ import { ageShow } from '../activity/age/show.ts';
 import { boardShow } from '../activity/board/show.ts';
 import { cureShow } from '../activity/cure/show.ts';
 import { freezeShow } from '../activity/freeze/show.ts';
+import { pieceShow } from '../activity/piece/show.ts';
 import { sliceShow } from '../activity/slice/show.ts';
 import { thawShow } from '../activity/thaw/show.ts';
 import { trayShow } from '../activity/tray/show.ts';
@@ -15,7 +16,7 @@ import { warmShare, type PieceClock } from '../rules/piece-clock.ts';
 import type { Show, Step, Task } from './show.ts';
 
 /** What each activity shows of a piece. */
-const SHOWS = [trayShow, boardShow, cureShow, acidShow, ageShow, thawShow, freezeShow, sliceShow] as const;
+const SHOWS = [trayShow, boardShow, cureShow, acidShow, ageShow, thawShow, freezeShow, sliceShow, pieceShow] as const;
 type ShownCode = (typeof SHOWS)[number] extends infer Each ? (Each extends Show<infer Code> ? Code : never) : never;
 /** What a piece wants whatever lies behind it. */
 type OwnCode = 'window-closes' | 'paper-missing' | 'leftover-closed' | 'read-it' | 'warm-hours';

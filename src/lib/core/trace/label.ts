@@ -1,5 +1,6 @@
 import { businessDay, type HouseTime } from '../measure/day.ts';
-import { RAW_ROUTES, type Route, type RouteWindow, type WindowState } from '../codes/window.ts';
+import { mayServe, routesOnLabel, type LabelRoute } from '../codes/promise.ts';
+import type { RouteWindow, WindowState } from '../codes/window.ts';
 
 /** Label stock as commonly sold, mm. A sheet says how many go across and down, and where the first begins. */
 export interface LabelSize {
@@ -30,19 +31,6 @@ export const LABEL_SIZES: readonly LabelSize[] = [
     sheet: { page: LETTER, across: 3, down: 10, left: 7.9, top: 12.7 }
   }
 ];
-
-/** How a route stands on a label. */
-export interface LabelRoute {
-  readonly route: Route;
-  readonly state: WindowState;
-  /** Where it opens later, ms. */
-  readonly from: number | null;
-  /** Its end by what is known, or by when it has to be read again; null for none. ms */
-  readonly until: number | null;
-}
-const SERVED: readonly WindowState[] = ['open', 'ebbing', 'locked'];
-/** Whether a route may be served, now or once its clock has run. */
-export const mayServe = ({ state }: Pick<LabelRoute, 'state'>): boolean => SERVED.includes(state);
 
 export interface LabelData {
   readonly code: string;
@@ -77,27 +65,12 @@ export function labelOf(
     }
 ): LabelData {
   const { windows, now, dayEndsHour, ...rest } = input;
-  const said = (route: Route): LabelRoute => {
-    const window = windows.find((each) => each.route === route);
-    if (!window) return { route, state: 'not-cleared', from: null, until: null };
-    const { state, opens, closes, proofDue } = window;
-    // A moment to be read by is an end like any other, unless the proof is that of its opening.
-    const readBy = proofDue !== null && proofDue > (opens ?? -Infinity) ? proofDue : Infinity;
-    const end = Math.min(closes ?? Infinity, readBy);
-    return { route, state, from: state === 'locked' ? opens : null, until: Number.isFinite(end) ? end : null };
-  };
-  const rawRoutes = RAW_ROUTES.map(said);
   const ends = windows.filter(mayServe).map(({ closes }) => closes);
   const last = ends.length === 0 || ends.includes(null) ? null : Math.max(...(ends as number[]));
   return {
     ...rest,
     // The day whose close falls in it is no day to use it on: what closes at the day's end may be used till then.
     useBy: last === null || last <= now ? null : businessDay(last - 1, { zone: rest.zone, dayEndsHour }),
-    // The rawest that may be served: a label that says "cooked" where raw is open would waste it.
-    raw:
-      rawRoutes.find((each) => each.state === 'open' || each.state === 'ebbing') ??
-      rawRoutes.find(mayServe) ??
-      rawRoutes[0]!,
-    cooked: said('cooked')
+    ...routesOnLabel(windows)
   };
 }

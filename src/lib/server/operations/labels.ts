@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
+import { promisesOf } from '../../core/codes/promise.ts';
 import { LABEL_SIZES } from '../../core/trace/label.ts';
 import { draft } from '../store/record.ts';
 import { list, numeric, shortText } from '../../core/fields/field.ts';
@@ -13,7 +14,7 @@ export const printLabels = operation({
   input: z.object({
     pieces: list(200),
     size: z.string().refine((id) => LABEL_SIZES.some((size) => size.id === id)),
-    job: shortText(120),
+    job: shortText(120).describe('what the printer calls it; nothing where the PDF was printed by hand'),
     skip: numeric(0, 100, { fallback: 0 })
   }),
   run({ store, now }, input) {
@@ -21,12 +22,12 @@ export const printLabels = operation({
     return {
       events: input.pieces.map((id) => {
         const kept = store.projections.subjects.find(id);
-        if (!kept) store.projections.piece(id);
         return draft('label.printed', kept ? `${kept.kind.kind}:${id}` : `piece:${id}`, now, {
           size: input.size,
-          printer: 'label printer',
+          printer: input.job === '' ? 'by hand' : 'label printer',
           job: input.job,
-          copies: 1
+          copies: 1,
+          said: kept ? [] : promisesOf(store.projections.piece(id).windows, now)
         });
       }),
       result: { pieces: input.pieces, job: input.job }

@@ -121,6 +121,7 @@ export function verdictAtDoor(house: HouseState, now: number, input: z.infer<typ
     outs: [],
     place: null,
     depth: null,
+    label: null,
     gone: null,
     corrections: [],
     undone: [],

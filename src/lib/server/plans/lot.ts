@@ -19,6 +19,7 @@ import {
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { versionsFor } from '../../core/rules/verdict.ts';
 import { isRefusedAtTheDoor } from '../../core/rules/decision-floor.ts';
+import { heaviestOf } from '../../core/fish/heaviest.ts';
 import { checkArriving } from '../../core/receive/oddities.ts';
 import { businessDay, addDays, saidInstant } from '../../core/measure/day.ts';
 import { draft, type Draft } from '../store/record.ts';
@@ -153,7 +154,7 @@ export function lotEntries(
   if (!input.sure) {
     const group = species?.group ?? (candidates[0] && speciesIn(house.species, candidates[0]).group);
     const isWholeFish = group === 'finfish' && ['whole', 'gutted', 'live'].includes(input.form);
-    checkArriving({ ...input, isWholeFish });
+    checkArriving({ ...input, isWholeFish, heaviest: species && heaviestOf(species.id) });
   }
   const caughtOn = momentOf(context, input.caughtOn, input.caughtAt || undefined, 'caughtOn');
   const landedOn = momentOf(context, input.landedOn, undefined, 'landedOn');

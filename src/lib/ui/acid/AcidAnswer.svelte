@@ -1,5 +1,6 @@
 <script lang="ts">
   import { acidFigures as t } from '$lib/words/screens/acid.ts';
+  import Answer from '$lib/ui/kit/Answer.svelte';
   import Button from '$lib/ui/kit/Button.svelte';
   import type { AcidResult, AcidSettings } from '$lib/core/bench/acid/plan.ts';
   import { acidRange as range, acidSpan as coarse, LOOK_WORDS, millilitres } from '$lib/words/acid.ts';
@@ -27,12 +28,12 @@
   const isFlat = $derived(settings.cut === 'fillet' && settings.faces === 1);
 </script>
 
-<div class="answer" role="status" data-answer={working ? 'asking' : result.readySeconds === null ? 'no' : 'yes'}>
+<Answer reached={working ? 'asking' : result.readySeconds === null ? 'no' : 'yes'} ways={through ? ways : undefined}>
   {#if working}<p><b>{t.workingItOut}</b></p>{/if}
   {#if !result.sour}
     <p class="trouble" data-no-acid>{t.noAcidToSpeak}</p>
   {:else}
-    <div class="times">
+    <div class="times" class:working>
       <p class="figure" data-ready>
         {result.readySeconds === null ? t.never : coarse(result.readySeconds)}
         <small
@@ -62,31 +63,20 @@
       )}
     </p>
   {/if}
-  {#if through}
-    <p class="ways">
-      {#if through.ml !== null && onMl}
-        <Button onclick={() => onMl(through.ml!)}>{t.takesMl(through.ml)}</Button>
-      {/if}
-      {#if through.reaches !== null && onWanted}
-        <Button onclick={() => onWanted(through.reaches!)}>{t.orAsFarAs(LOOK_WORDS[through.reaches])}</Button>
-      {/if}
-      {#if through.ml === null && through.reaches === null}<span>{t.noneGetsThere}</span>{/if}
-    </p>
+</Answer>
+{#snippet ways()}
+  {#if through?.ml != null && onMl}
+    <Button onclick={() => onMl(through.ml!)}>{t.takesMl(through.ml)}</Button>
   {/if}
-</div>
+  {#if through?.reaches != null && onWanted}
+    <Button onclick={() => onWanted(through.reaches!)}>{t.orAsFarAs(LOOK_WORDS[through.reaches])}</Button>
+  {/if}
+  {#if through?.ml == null && through?.reaches == null}<span>{t.noneGetsThere}</span>{/if}
+{/snippet}
 
 <style>
-  .answer {
-    border-left: 5px solid var(--water);
-    background: var(--sunk);
-    padding: 0.4rem 0.8rem;
-    margin-bottom: 0.5rem;
-  }
-  .answer[data-answer='asking'] .times :global(*) {
+  .working :global(*) {
     color: var(--soft);
-  }
-  .answer[data-answer='no'] {
-    border-left-color: var(--ember-glow);
   }
   .times {
     display: flex;
@@ -96,11 +86,5 @@
   .uncovered {
     font-weight: 600;
     color: var(--ember);
-  }
-  .ways {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.4rem;
-    margin-top: 0.3rem;
   }
 </style>

@@ -77,7 +77,7 @@
       <p class="figure">{say.span(seconds)} <small>{t.inIt}</small></p>
       {#if readyAt !== null}
         <p class="figure" data-ready>
-          {say.until(readyAt, now).replace('late', 'ago')}
+          {say.since(readyAt, now)}
           <small
             >{t.readyTo(
               say.clockTime(readyAt),

@@ -41,7 +41,7 @@
     </svg>
     <p>
       <b>{say.temperature(cabinet.last!.celsius)}</b>
-      <span class="soft">{say.until(cabinet.last!.at, now).replace('late', 'ago')}</span>{t.meanWarmest2(
+      <span class="soft">{say.since(cabinet.last!.at, now)}</span>{t.meanWarmest2(
         say.temperature(cabinet.mean!),
         say.temperature(cabinet.peak!)
       )}

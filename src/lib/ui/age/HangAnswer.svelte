@@ -1,6 +1,7 @@
 <script lang="ts">
   import * as say from '$lib/words/say.ts';
   import { hangForm as t } from '$lib/words/screens/age.ts';
+  import Answer from '$lib/ui/kit/Answer.svelte';
   import Button from '$lib/ui/kit/Button.svelte';
   import type { HangingAnswer } from '$lib/server/plans/age.ts';
 
@@ -37,43 +38,21 @@
 </script>
 
 {#if answer}
-  <div class="answer" role="status" data-answer={answer.inTime ? 'yes' : 'no'}>
+  <Answer reached={answer.inTime ? 'yes' : 'no'} ways={answer.inTime && answer.ready ? undefined : ways}>
     {#if answer.inTime && answer.ready}
+      {@const { likely, low, high } = answer.ready}
       <p>
-        <b
-          >{t.reaches(
-            share(answer.wanted),
-            days(answer.ready.likely),
-            days(answer.ready.low),
-            days(answer.ready.high)
-          )}</b
-        >
+        <b>{t.reaches(share(answer.wanted), days(likely), days(low), days(high))}</b>
         {t.inTime(days(answer.days))}
       </p>
     {:else}
       <p><b>{t.notInTime(share(answer.wanted), days(answer.days))}</b></p>
-      <p class="ways">
-        {t.byThen(share(answer.lossByThen.likely), share(answer.lossByThen.low), share(answer.lossByThen.high))}
-        <Button onclick={() => onTarget(least)}>{t.takeThat(share(least))}</Button>
-      </p>
     {/if}
-  </div>
+  </Answer>
 {/if}
-
-<style>
-  .answer {
-    border-left: 5px solid var(--water);
-    background: var(--sunk);
-    padding: 0.4rem 0.8rem;
-  }
-  .answer[data-answer='no'] {
-    border-left-color: var(--ember-glow);
-  }
-  .ways {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.4rem;
-    align-items: center;
-    margin-top: 0.3rem;
-  }
-</style>
+{#snippet ways()}
+  {#if answer}
+    {t.byThen(share(answer.lossByThen.likely), share(answer.lossByThen.low), share(answer.lossByThen.high))}
+    <Button onclick={() => onTarget(least)}>{t.takeThat(share(least))}</Button>
+  {/if}
+{/snippet}

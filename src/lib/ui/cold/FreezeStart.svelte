@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { usualThickness } from '$lib/core/bench/thickness.ts';
+  import { usualThickness, weightOfOne } from '$lib/core/bench/thickness.ts';
   import * as say from '$lib/words/say.ts';
   import { freezeStart as t } from '$lib/words/screens/freeze.ts';
   import Table from '$lib/ui/kit/Table.svelte';
@@ -50,7 +50,7 @@
     draft.texts.cycle ||= cycles[0]?.value ?? '';
   });
   // A freeze is proven by it: a guess is shown, and never filled in.
-  const guess = $derived(usualThickness(view.piece.made.form, view.piece.grams));
+  const guess = $derived(usualThickness(view.piece.made.form, view.piece.grams, weightOfOne(view.lot.received)));
   const loaded = $derived(pieces.filter(({ id }) => others.includes(id)));
   const most = $derived(
     Math.max(

@@ -1,6 +1,7 @@
 <script lang="ts">
   import * as say from '$lib/words/say.ts';
   import { cureAnswer as t } from '$lib/words/screens/cure.ts';
+  import Answer from '$lib/ui/kit/Answer.svelte';
   import Button from '$lib/ui/kit/Button.svelte';
   import type { CureThrough } from '$lib/core/bench/cure/through.ts';
   import type { CureSettings } from '$lib/core/bench/cure/plan.ts';
@@ -23,45 +24,27 @@
   const isWet = $derived(['brine', 'marinade'].includes(settings.method));
 </script>
 
-<div class="answer" role="status" data-answer={through ? (through.isThrough ? 'yes' : 'no') : 'asking'}>
+<Answer
+  reached={through ? (through.isThrough ? 'yes' : 'no') : 'asking'}
+  ways={through && !through.isThrough ? ways : undefined}
+>
   {#if !through}
     <p><b>{t.workingItOut}</b></p>
-  {:else if through.isThrough}
-    <p><b>{t.through(span)}</b> {t.middleHas(say.points(through.middlePercent), wanted)}</p>
   {:else}
-    <p><b>{t.notThrough(span)}</b> {t.middleHas(say.points(through.middlePercent), wanted)}</p>
-    <p class="ways">
-      {#if through.hours !== null}
-        <Button onclick={() => onHours(through.hours!)}>{t.takes(say.span(through.hours * 3600))}</Button>
-      {/if}
-      {#if through.salt !== null}
-        <Button onclick={() => onSalt(through.salt!)}>
-          {isWet
-            ? t.strongerBrine(say.points(through.salt * 100), span)
-            : t.moreSalt(say.points(through.salt * 100), span)}
-        </Button>
-      {/if}
-      {#if through.hours === null && through.salt === null}<span>{t.neither}</span>{/if}
+    <p>
+      <b>{through.isThrough ? t.through(span) : t.notThrough(span)}</b>
+      {t.middleHas(say.points(through.middlePercent), wanted)}
     </p>
   {/if}
-</div>
-
-<style>
-  .answer {
-    border-left: 5px solid var(--water);
-    background: var(--sunk);
-    padding: 0.4rem 0.8rem;
-    margin-bottom: 0.5rem;
-    font-size: 1.1rem;
-    min-height: 3rem;
-  }
-  .answer[data-answer='no'] {
-    border-left-color: var(--ember-glow);
-  }
-  .ways {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.4rem;
-    margin-top: 0.3rem;
-  }
-</style>
+</Answer>
+{#snippet ways()}
+  {#if through?.hours != null}
+    <Button onclick={() => onHours(through.hours!)}>{t.takes(say.span(through.hours * 3600))}</Button>
+  {/if}
+  {#if through?.salt != null}
+    <Button onclick={() => onSalt(through.salt!)}>
+      {isWet ? t.strongerBrine(say.points(through.salt * 100), span) : t.moreSalt(say.points(through.salt * 100), span)}
+    </Button>
+  {/if}
+  {#if through?.hours == null && through?.salt == null}<span>{t.neither}</span>{/if}
+{/snippet}

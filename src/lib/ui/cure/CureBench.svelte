@@ -9,7 +9,7 @@
   import type { RecipeBody } from '$lib/core/activity/cure/recipe-body.ts';
   import { stepsOf } from '$lib/core/bench/cure/steps.ts';
   import type { School } from '$lib/core/activity/cure/lists.ts';
-  import { usualThickness } from '$lib/core/bench/thickness.ts';
+  import { usualThickness, weightOfOne } from '$lib/core/bench/thickness.ts';
   import { thickest } from '$lib/core/bench/breakdown/depth.ts';
   import { readInstant } from '$lib/core/measure/day.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
@@ -71,7 +71,7 @@
   const lies = untrack(() => view.piece.place?.place ?? '');
   const deepest = $derived(thickest(view.piece.depth ?? null) ?? view.piece.made.thicknessMm ?? 0);
   /** Until somebody measures it: by its weight and form, and said to be so. */
-  const guess = untrack(() => usualThickness(view.piece.made.form, view.piece.grams));
+  const guess = untrack(() => usualThickness(view.piece.made.form, view.piece.grams, weightOfOne(view.lot.received)));
   const pair = untrack(
     () =>
       new PlanPair<CureDraft, CureSettings, CureResult, CureOutlook>(

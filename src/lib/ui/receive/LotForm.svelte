@@ -85,7 +85,9 @@
     const usual = usualUnit(form);
     if (untrack(() => mass) === '') massUnit = usual;
   });
-  const isAsked = $derived(['mass', 'core', 'decision'].some((name) => answered()?.fields[name] !== undefined));
+  const isAsked = $derived(
+    ['mass', 'count', 'core', 'decision'].some((name) => answered()?.fields[name] !== undefined)
+  );
   const isRoe = $derived(catalogue.find(({ id }) => id === species)?.group === 'roe' || form === 'roe');
 
   function settle(each: Species) {

@@ -50,6 +50,7 @@ export const nowPage = /* @__PURE__ */ words({
   takeItOut: 'Take it out',
   itIsDone: 'It is done',
   openIt: 'Open it',
+  printIt: 'Print it',
   readItsCore: 'Read its core',
   allAsItShouldBe: 'All as it should be',
   write: 'Write',

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ROUTES } from '../../codes/window.ts';
 import { FORMS } from '../receive/bodies.ts';
 import { kind, second, type Kinds } from '../../record/kind.ts';
 import { finite, typedValue } from '../../record/values.ts';
@@ -80,7 +81,15 @@ export const pieceProfiled = z.object({
   note: z.string()
 });
 
-export const labelPrinted = z.object({ size: z.string(), printer: z.string(), job: z.string(), copies: finite });
+export const labelPrinted = z.object({
+  size: z.string(),
+  printer: z.string(),
+  job: z.string(),
+  copies: finite,
+  /** What it promises; of labels printed before they were written down, nothing. */
+  said: z.array(z.object({ route: z.enum(ROUTES), until: finite.nullable() }))
+});
+export const labelPrintedFrom1 = (body: unknown) => ({ said: [], ...(body as object) });
 
 /** Stands on the parent when a piece leaves it, so that its own weight falls without reading its children. */
 export const pieceGave = z.object({ child: z.string(), grams: finite, part: z.string(), grade: z.enum(GRADES) });
@@ -94,5 +103,5 @@ export const kinds = {
   'piece.moved': kind(pieceMoved),
   'piece.reweighed': kind(pieceReweighed),
   'piece.profiled': kind(pieceProfiled),
-  'label.printed': kind(labelPrinted, false)
+  'label.printed': second(labelPrinted, labelPrintedFrom1, false)
 } satisfies Kinds;

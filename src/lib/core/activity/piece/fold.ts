@@ -7,10 +7,12 @@ interface PieceKept {
   place: (Stamped & BodyOf<'piece.moved'>) | null;
   /** Thickness along it, as it was measured last. */
   depth: (Stamped & BodyOf<'piece.profiled'>) | null;
+  /** The label it bears: the one printed last. */
+  label: (Stamped & BodyOf<'label.printed'>) | null;
 }
 
 export const ownSlice = pieceSlice<PieceKept>({
-  start: () => ({ place: null, depth: null }),
+  start: () => ({ place: null, depth: null, label: null }),
   on: {
     'piece.made': (_, event, piece) => {
       piece.made = { ...stamp(event), ...event.body };
@@ -36,6 +38,9 @@ export const ownSlice = pieceSlice<PieceKept>({
     },
     'piece.profiled': (kept, event) => {
       kept.depth = { ...stamp(event), ...event.body };
+    },
+    'label.printed': (kept, event) => {
+      kept.label = { ...stamp(event), ...event.body };
     }
   }
 });
