@@ -358,6 +358,15 @@ export const modelCases = (): ModelCase[] => [
 
 const figure = (value: number): string => (value < 10 ? value.toFixed(1) : String(Math.round(value)));
 
+/** How each model goes about it, with its figures; benches say the same without them. */
+const HOW: Readonly<Record<string, string>> = {
+  Cure: 'Salt diffuses through the water of the flesh (Fick’s second law; 60 layers in each of up to 12 zones). Under laid salt the face stands at saturated brine until the salt is gone, then at a brine that weakens; a bath is finite and stirred; a rest only evens out. Likely diffusivity 3 × 10⁻¹⁰ m²/s at 4 °C in lean fish, drawn from 1.5 to 8 × 10⁻¹⁰, slower in fat, faster in the warm (22.5 kJ/mol) and in thawed flesh. 200 seeded draws. Crank 1975; Resnik and Chirife 1988; Ross 1975.',
+  Acid: 'Acid moves through flesh that has turned and is bound where it arrives: a moving boundary (Crank 1975, ch. 13). Diffusivity 5 × 10⁻¹⁰ m²/s, drawn from 2.5 to 9; the flesh binds 0.075 mol/kg, 0.055 to 0.1, dark fish more; the liquid gives what a titration still finds in it down to pH 5.1. 200 seeded draws.',
+  Freeze:
+    'Two ways: Pham’s formula (1986), and the enthalpy of the flesh step by step. The band covers both, over air, packing and method; the slower end counts. On flat pieces the formula reads up to a fifth longer.',
+  Age: 'Weight falls first at one rate, while the skin is wet, then as W(t) = W∞ + (W0 − W∞) e^(−kt), fitted by least squares to what was weighed and to what the house believed before.'
+};
+
 /** The page, from computed cases. */
 export function modelsText(cases: readonly ModelCase[]): string {
   const benches = [...new Set(cases.map(({ bench }) => bench))];
@@ -373,7 +382,7 @@ export function modelsText(cases: readonly ModelCase[]): string {
     `Everyday cases, computed by the code as it stands (${MODEL_VERSION}); \`npm run models\` makes this page anew, and a test holds every figure to what a cook would see. Bands are nine draws in ten. They inform; a probe, a scale and a knife decide, and none of it opens a window.`,
     ...benches.map(
       (bench) =>
-        `## ${bench}\n\n| case | says | band | a cook sees | checked by |\n| --- | --- | --- | --- | --- |\n${rows(bench).join('\n')}`
+        `## ${bench}\n\n${HOW[bench] ? `${HOW[bench]}\n\n` : ''}| case | says | band | a cook sees | checked by |\n| --- | --- | --- | --- | --- |\n${rows(bench).join('\n')}`
     )
   ].join('\n\n');
 }

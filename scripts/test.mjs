@@ -101,7 +101,16 @@ const npx = (name, ...command) => check(name, 'npx', ...command);
 async function reads() {
   await npx('format', 'prettier', '--check', '--log-level', 'warn', '.');
   await npx('lint', 'eslint', '.', '--max-warnings', '0');
-  await npx('types', 'svelte-check', '--tsgo', '--tsconfig', './tsconfig.json', '--output', 'human', '--fail-on-warnings');
+  await npx(
+    'types',
+    'svelte-check',
+    '--tsgo',
+    '--tsconfig',
+    './tsconfig.json',
+    '--output',
+    'human',
+    '--fail-on-warnings'
+  );
   await npx('layers', 'depcruise', '--config', '.dependency-cruiser.cjs', '--output-type', 'err', 'src', 'devices');
   await isCompiled;
   await check('answers', process.execPath, '--import=tsx', 'scripts/answers.ts', '--check');
@@ -120,13 +129,15 @@ const isCompiled = ensureCompiled();
 const isMade = makes();
 const PARTS = 6;
 const waiting = [
+  // These run on the source alone, and need not wait for the built app.
   () => suite('unit', 'unit'),
-  ...browserParts(PARTS).map((files, part) => () => suite(`browser ${part + 1} of ${PARTS}`, 'browser', files))
+  ...browserParts(PARTS).map((files, part) => async () => {
+    await isMade;
+    await suite(`browser ${part + 1} of ${PARTS}`, 'browser', files);
+  })
 ];
 async function lane(first) {
   await first;
-  // Building writes what the tests of the other lane would run.
-  await isMade;
   for (let next = waiting.shift(); next; next = waiting.shift()) await next();
 }
 await Promise.all([lane(isMade), lane(reads())]);

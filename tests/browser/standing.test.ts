@@ -1,6 +1,8 @@
 import { expect } from 'chai';
 import { spawn } from 'node:child_process';
+import { once } from 'node:events';
 import { mkdtempSync, readdirSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
+import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { IS_LONG } from '../runs.ts';
@@ -45,6 +47,13 @@ async function refusal(start: Promise<RunningHouse>): Promise<string> {
 }
 
 describe('a house that is killed, opened twice, cut or lost', () => {
+  it('a taken port is said in words', async () => {
+    const taken = createServer().listen(0, '127.0.0.1');
+    await once(taken, 'listening');
+    const { port } = taken.address() as AddressInfo;
+    expect(await refusal(openHouse({ PORT: String(port) }))).to.contain(`Port ${port} is taken`);
+    taken.close();
+  });
   it('has one server at a time; killed, it gives way at once to the next; a cut log is said until somebody answers for it', async () => {
     const demo = await openDemo();
     try {

@@ -6,6 +6,7 @@ import { CHANGE_CODES, FINDING_CODES } from '../../src/lib/core/codes/finding.ts
 import { EVENT_KINDS } from '../../src/lib/core/record/events.ts';
 import { errorSentence } from '../../src/lib/words/errors.ts';
 import { sentence, wouldChange } from '../../src/lib/words/findings.ts';
+import { NOT_NOW } from '../../src/lib/words/not-now.ts';
 import { missingWord } from '../../src/lib/words/scopes.ts';
 import { kindWords, taskWords } from '../../src/lib/words/tasks.ts';
 import { PROFILES } from '../../src/lib/core/codes/profiles/index.ts';
@@ -53,6 +54,21 @@ describe('words', () => {
     expect(
       errorSentence('quantity.out-of-range', { field: 'thickness', unit: 'mm', min: 2, max: 300, seen: '3 m' })
     ).to.equal('Thickness must be 2 to 300 mm; saw 3 m.');
+  });
+  it('what cannot be done now is told as a sentence, whatever stands in the way', () => {
+    const details = {
+      hindrance: { kind: 'in', occupant: 'cure' },
+      route: 'raw',
+      seen: 'not-cleared',
+      name: 'Soy sauce'
+    };
+    for (const [why, tell] of Object.entries(NOT_NOW)) {
+      expect(tell(details), why).to.match(/^\p{Lu}[^{}]{8,}\.$/u);
+      expect(tell(details), why).to.not.match(/undefined|NaN|\[object|\b[a-z]+-[a-z]+\b/);
+      expect(errorSentence('record.not-allowed-now', { field: 'piece', why, ...details })).to.equal(tell(details));
+    }
+    expect(NOT_NOW.hindered(details)).to.equal('Not now: the piece is in a cure.');
+    expect(NOT_NOW['window-shut'](details)).to.equal('It may not be served so. Raw: not cleared.');
   });
   it('sentences of real verdicts have no hole in them', () => {
     const tried = [

@@ -202,7 +202,7 @@ describe('fish in acid', () => {
       ['start-cure', { piece, ...cure }],
       ['open-board', { piece }]
     ] as const) {
-      expect(refusal(name, input).details.seen, name).to.equal('in acid');
+      expect(refusal(name, input).details.hindrance, name).to.deep.equal({ kind: 'in', occupant: 'acid' });
     }
   });
   it('what is taken for a fillet with its skin on takes twice the depth; a part of the piece can go in alone', () => {

@@ -191,9 +191,12 @@ describe('the ageing rack', () => {
       ['start-hold', { piece, label: 'left', startCore: '2 C' }],
       ['serve-piece', { piece, route: 'raw', all: true }]
     ] as const) {
-      expect(String(refusal(name, input).details.seen), name).to.contain('ageing rack');
+      expect(refusal(name, input).details.hindrance, name).to.deep.equal({ kind: 'in', occupant: 'rack' });
     }
-    expect(refusal('weigh-aged', { piece: whole(), mass: '1900 g' }).details.seen).to.equal('not on the ageing rack');
+    expect(refusal('weigh-aged', { piece: whole(), mass: '1900 g' }).details.hindrance).to.deep.equal({
+      kind: 'not-in',
+      occupant: 'rack'
+    });
   });
   it('a hook holds one fish; it moves to a free one, and the rack is drawn as the house says', () => {
     house.done('start-age', { piece, ...HANG });

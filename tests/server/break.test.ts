@@ -122,18 +122,19 @@ describe('breaking down', () => {
       ] as const) {
         const { code, details } = refusal(name, input);
         expect(`${name} ${code}`).to.equal(`${name} record.not-allowed-now`);
-        expect(details.seen, name).to.equal('on the board');
+        expect(details.hindrance, name).to.deep.equal({ kind: 'in', occupant: 'board' });
       }
       kitchen.house.done('close-board', { piece, remains: '3 kg' });
-      expect(refusal('take-part', { piece, part: 'eye-back', mass: '300 g' }).details.seen).to.equal(
-        'not on the board'
-      );
+      expect(refusal('take-part', { piece, part: 'eye-back', mass: '300 g' }).details.hindrance).to.deep.equal({
+        kind: 'not-in',
+        occupant: 'board'
+      });
     });
     it('what only licensed hands may open is put on no board, and nothing is said of how', () => {
       const puffer = receive({ ...TURBOT, species: 'puffer', source: 'wild', farmSystem: '' });
       const perhaps = receive({ ...TURBOT, species: 'unidentified', candidates: 'puffer, turbot' });
       for (const { piece } of [puffer, perhaps]) {
-        expect(refusal('open-board', { piece }).details.seen).to.match(/licensed hands/);
+        expect(refusal('open-board', { piece }).details.why).to.equal('licensed-hands');
         expect(view(piece)).to.deep.include({ licensed: true, order: [], parts: [] });
       }
     });
@@ -169,8 +170,9 @@ describe('breaking down', () => {
     it('a parent that is cut up already is cut no more', () => {
       const { piece } = receive({ ...CHAR, mass: '400 g' });
       kitchen.house.done('split-piece', { piece, count: 4, name: 'Char portion' });
-      expect(refusal('open-board', { piece }).details.seen).to.equal('divided');
-      expect(refusal('divide-piece', { piece, name: 'x', mass: '10 g' }).details.seen).to.equal('divided');
+      const gone = { kind: 'gone', how: 'divided' };
+      expect(refusal('open-board', { piece }).details.hindrance).to.deep.equal(gone);
+      expect(refusal('divide-piece', { piece, name: 'x', mass: '10 g' }).details.hindrance).to.deep.equal(gone);
     });
     it('puts a part or a waste weighing back, once, and not what was worked on since', () => {
       const { piece } = onBoard();
@@ -184,7 +186,7 @@ describe('breaking down', () => {
       expect(view(piece).taken.map(({ id }) => id)).to.deep.equal([kept]);
       expect(kitchen.house.act('put-back', { piece, child: fillet }).ok, 'twice').to.equal(false);
       kitchen.house.done('divide-piece', { piece: kept, name: 'x', mass: '50 g' });
-      expect(refusal('put-back', { piece, child: kept }).details.seen).to.match(/worked on/);
+      expect(refusal('put-back', { piece, child: kept }).details.why).to.equal('worked-on');
       // Its letter is not given again.
       expect(take(piece, 'fin-edge', '60 g')).to.not.equal(fillet);
     });

@@ -115,9 +115,9 @@ describe('pieces away from the board', () => {
         hours: '12 h',
         target: '1 %'
       });
-      expect(refusal('combine-pieces', { pieces: [one.piece, cured.piece], name: 'x' }).details.seen).to.equal(
-        'in a cure'
-      );
+      expect(
+        refusal('combine-pieces', { pieces: [one.piece, cured.piece], name: 'x' }).details.hindrance
+      ).to.deep.equal({ kind: 'in', occupant: 'cure' });
       kitchen.house.done('end-cure', { piece: cured.piece });
       expect(refusal('combine-pieces', { pieces: [one.piece, cured.piece], name: 'x' }).code).to.equal(
         'record.combine-refused'

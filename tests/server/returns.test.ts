@@ -31,6 +31,7 @@ describe('a lot that is sent back has ended', () => {
   const LOOKED = Object.fromEntries(
     ['colour', 'gaping', 'drip', 'flesh', 'blood', 'smell'].map((id) => [`level-${id}`, '0'])
   );
+  const sentBack = { kind: 'gone', how: 'returned' };
   const inspected = { decision: 'send-back', reason: 'soft, and it smells' };
 
   it('gone everywhere: not offered, not wanted, not on the chart, and nothing begins with it', () => {
@@ -43,9 +44,9 @@ describe('a lot that is sent back has ended', () => {
     for (const [, name, input] of BEGINS) {
       const answer = refused(name, { piece, ...input });
       expect(answer, name).to.deep.include({ code: 'record.not-allowed-now' });
-      expect(answer.details.seen, name).to.equal('sent back');
+      expect(answer.details.hindrance, name).to.deep.equal(sentBack);
     }
-    expect(refused('discard-piece', { piece, reason: 'dropped', all: true }).details.seen).to.equal('sent back');
+    expect(refused('discard-piece', { piece, reason: 'dropped', all: true }).details.hindrance).to.deep.equal(sentBack);
     expect(verify(house.store, house.clock.now()).trouble).to.equal(null);
   });
   for (const [how, end] of [

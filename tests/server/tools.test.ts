@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { DATABASE_FILE } from '../../src/lib/server/store/open.ts';
@@ -139,23 +139,5 @@ describe('a bare machine', () => {
     const wrong = ask({ CHROMIUM_PATH: '/nowhere/chromium' });
     expect(wrong.status).to.equal(1);
     expect(wrong.stderr).to.contain('CHROMIUM_PATH is /nowhere/chromium');
-  });
-  it('a taken port is said in words', () => {
-    const folder = scratch();
-    mkdirSync(folder.path, { recursive: true });
-    const { status, stderr } = spawnSync(
-      process.execPath,
-      [
-        '-e',
-        `const s = require('node:net').createServer().listen(0, '127.0.0.1', () => {
-        const child = require('node:child_process').spawn(process.execPath, ['scripts/serve.mjs'], { env: { ...process.env, PORT: String(s.address().port), EMBER_TIDE_DATA: ${JSON.stringify(folder.path)} }, stdio: ['ignore', 'ignore', 'inherit'] });
-        child.on('exit', (code) => process.exit(code));
-      });`
-      ],
-      { cwd: root, encoding: 'utf8' }
-    );
-    expect(status).to.equal(1);
-    expect(stderr).to.match(/Port \d+ is taken/);
-    folder.clear();
   });
 });

@@ -1,3 +1,4 @@
+import * as say from './say.ts';
 import { said, words } from './speech.ts';
 import type { LoadWarning } from '../core/bench/freeze/forecast.ts';
 import type { CORRECTIVE, EXCURSION_KINDS } from '../core/activity/cold/bodies.ts';
@@ -97,7 +98,7 @@ export const WHAT_MAY_BE_DONE: Record<Shown['kind'], string> = /* @__PURE__ */ w
 
 /** What is said of a load. */
 export const loadWords = /* @__PURE__ */ said(function loadWords({ code, seen, limit }: LoadWarning): string {
-  const figure = (value: number) => (value < 10 ? value.toFixed(1) : String(Math.round(value)));
+  const figure = (value: number) => say.exactly(value, value < 10 ? 1 : 0);
   switch (code) {
     case 'load.too-much-for-room':
       return `${figure(seen)} kg for 100 l of room; a good freezer takes ${limit} kg a day (IEC 62552; check). The air will warm: freeze less at once.`;

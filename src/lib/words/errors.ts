@@ -2,6 +2,7 @@ import * as say from './say.ts';
 import { said, words } from './speech.ts';
 import type { ErrorCode, ErrorDetails } from '../core/errors.ts';
 import { fieldName } from './field-names.ts';
+import { NOT_NOW, type NotNow } from './not-now.ts';
 
 const number = (value: unknown) =>
   typeof value === 'number' ? String(Math.round(value * 1000) / 1000) : String(value);
@@ -98,10 +99,7 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
     `${seen ? String(seen) : 'A piece'} has no thickness on record. Measure it, or let it go in alone.`,
   'record.widens-without-owner': ({ seen }) =>
     `This would open a window wider than the record did (${seen}). Tick that you take responsibility; your name and reason stay on it.`,
-  'record.not-allowed-now': ({ seen, route }) =>
-    route
-      ? `This piece may not be served ${route}: its window is ${String(seen).replace('-', ' ')}.`
-      : `Not now: the piece is ${seen}.`,
+  'record.not-allowed-now': (details) => (details.why ? NOT_NOW[details.why as NotNow](details) : 'Not now.'),
   'record.stale': () => 'Somebody changed this meanwhile. Look at both below; yours was not written.',
   'record.key-reused': () => 'This form was sent before with other contents. Nothing was written the second time.',
   'record.mass-exceeded': ({ max, seen }, field) =>

@@ -39,7 +39,7 @@ const hours = (seen: Seen, key: string) => formatDuration(Number(seen[key] ?? 0)
 const daysUsed = (seen: Seen) => say.number(Number(seen.spentDays ?? 0), 1);
 /** A temperature in the house's scale: of a limit, as the rule prints it there. */
 type Degrees = (celsius: unknown, fahrenheit?: unknown) => string;
-const figure = (value: number, unit: string) => `${value.toFixed(1).replace('-', '\u2212')}\u00a0°${unit}`;
+const figure = (value: number, unit: string) => `${say.exactly(value, 1).replace('-', '\u2212')}\u00a0°${unit}`;
 const DEGREES: Record<UnitPreferences['temperature'], Degrees> = {
   C: (celsius) => figure(Number(celsius), 'C'),
   F: (celsius, fahrenheit) => figure(Number(fahrenheit ?? (Number(celsius) * 9) / 5 + 32), 'F')

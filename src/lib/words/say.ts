@@ -84,10 +84,12 @@ export const away = (at: number, now: number): string => {
   const grain = exact > 2 * 86_400 ? 86_400 : exact > 3 * 3600 ? 3600 : 60;
   return exact < 60 ? formatDuration(exact) : formatDuration(Math.max(1, Math.round(exact / grain)) * grain);
 };
-/** Of what is due: "in 35 min", "2 h late". */
-export const until = said((at: number, now: number): string =>
-  at >= now ? `in ${away(at, now)}` : `${away(at, now)} late`
-);
+const isNow = (at: number, now: number): boolean => Math.round(Math.abs(at - now) / 1000) === 0;
+/** Of what is due: "in 35 min", "now", "2 h late". */
+export const until = said((at: number, now: number): string => {
+  if (isNow(at, now)) return 'now';
+  return at >= now ? `in ${away(at, now)}` : `${away(at, now)} late`;
+});
 /** Of what happens by itself: "in 35 min", "2 h ago". */
 export const since = said((at: number, now: number): string =>
   at >= now ? `in ${away(at, now)}` : `${away(at, now)} ago`

@@ -13,6 +13,7 @@ import type { Store } from '../store/store.ts';
 import { remembered, sample, settled } from './mapping.ts';
 import { runImport, type Held } from './run.ts';
 import type { ImportOrder } from './worker.ts';
+import { notNow } from '../operations/not-now.ts';
 
 /** Largest file of a logger, bytes. */
 export const LOG_BYTES = 200_000_000;
@@ -81,7 +82,7 @@ export function openImports(app: () => ImportHouse) {
 
   function start(id: string, asked: LogMapping, actor: string): ImportJob {
     const job = found(id);
-    if (job.state !== 'ready') throw new EmberError('record.not-allowed-now', { field: 'import', seen: job.state });
+    if (job.state !== 'ready') throw notNow('import', 'import-not-ready');
     const { store, clock, executor } = app();
     const house = store.projections.currentHouse();
     const mapping = settled(house, asked, guessLog(job.lines));

@@ -30,9 +30,10 @@ import {
   pick
 } from '../../core/fields/field.ts';
 import type { Typed } from '../../core/measure/parse.ts';
-import { after, pieceForStep } from './guard.ts';
+import { after, ongoing, pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
 import { AGED_MASS, agePlan, ageSet, lossWanted } from '../../core/activity/age/plan.ts';
+import { notNow } from './not-now.ts';
 
 /** Whoever else hangs on a spot; null for nobody. */
 export function hangsAt(store: Store, place: string, spot: string, but: string): string | null {
@@ -76,10 +77,9 @@ export const startAge = operation({
   run({ store, house, instant }, input) {
     const { state } = pieceForStep(store, input.piece, 'hang');
     if (state.made.form === 'live' || state.holds.length > 0) {
-      throw new EmberError('record.not-allowed-now', {
-        field: 'piece',
-        seen: state.holds.length > 0 ? 'on a tray' : 'alive'
-      });
+      throw state.holds.length > 0
+        ? notNow('piece', 'hindered', { hindrance: { kind: 'in', occupant: 'tray' } })
+        : notNow('piece', 'alive');
     }
     const at = after(state, instant(input.at, 'at'), input.at);
     // Two scales may differ; what weighs much more than is on record is another fish.
@@ -113,9 +113,7 @@ export const startAge = operation({
 });
 
 function onRack(state: PieceState): AgeRun {
-  const run = running(state.ages);
-  if (!run) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not on the ageing rack' });
-  return run;
+  return ongoing(state.ages, 'rack');
 }
 const lastOf = (run: AgeRun) => Math.max(run.at, run.weighIns.at(-1)?.at ?? run.at, run.looks.at(-1)?.at ?? run.at);
 function inOrder(run: AgeRun, at: number, text: string | undefined): number {

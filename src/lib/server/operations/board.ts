@@ -40,6 +40,7 @@ import { after, pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
 import { checkMass, creditFor, leaving, movedTo, nextCodes, PART_MASS } from './pieces.ts';
 import { numeric } from '../../core/fields/field.ts';
+import { notNow } from './not-now.ts';
 
 /** Parts of the map a board follows, as the house divides it. */
 export function partsOfBoard(house: HouseState, board: Pick<BoardRun, 'plan'>): readonly CutPart[] {
@@ -74,7 +75,7 @@ export const openBoardOperation = operation({
     const { state, lot } = pieceForStep(store, input.piece, 'break-down');
     const at = after(state, instant(input.at, 'at'), input.at);
     if (forLicensedHands(candidatesOfLot(lot, house))) {
-      throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'for licensed hands alone' });
+      throw notNow('piece', 'licensed-hands');
     }
     const species = speciesOfLot(lot, house);
     const map = cutMap(input.map === '' ? mapFor(species, state.made.form) : input.map);
@@ -230,7 +231,6 @@ export const putBack = operation({
     const { state } = pieceForStep(store, input.piece, 'board-work');
     const board = running(state.boards)!;
     const events = store.record.eventsOf(`piece:${state.id}`);
-    const notNow = (seen: string) => new EmberError('record.not-allowed-now', { field: 'child', seen });
     if (input.child === '') {
       const entry = events.find(({ seq, kind }) => seq === input.entry && kind === 'piece.wasted');
       if (!entry || entry.seq < board.seq)
@@ -239,9 +239,9 @@ export const putBack = operation({
     }
     const child = store.projections.piece(input.child);
     const { made, grams, lastSeq } = child.state;
-    if (made.board !== board.seq) throw notNow('not from this board');
+    if (made.board !== board.seq) throw notNow('child', 'other-board');
     if (child.children.length > 0 || grams !== made.mass.si || lastSeq !== made.seq) {
-      throw notNow('worked on already; amend it in the ledger');
+      throw notNow('child', 'worked-on');
     }
     const gave = events.find((event) => event.kind === 'piece.gave' && event.body.child === input.child);
     if (!gave) throw new EmberError('record.not-found', { field: 'child', seen: input.child });

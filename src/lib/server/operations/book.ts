@@ -10,6 +10,7 @@ import { draft } from '../store/record.ts';
 import { list, neededText, optionalNumeric, shortText, ticked } from '../../core/fields/field.ts';
 import { operation } from './operation.ts';
 import { readAs } from '../../core/fields/trouble.ts';
+import { notNow } from './not-now.ts';
 
 const numbered = (field: z.ZodType) => z.union([z.literal(''), field]).optional();
 
@@ -38,7 +39,7 @@ export const setSpecies = operation({
     const before: HouseSpecies | undefined = house.species[input.id];
     if (input.withdraw) {
       if (!before) throw new EmberError('species.unknown', { field: 'id', seen: input.id });
-      if (before.added) throw new EmberError('record.not-allowed-now', { field: 'id', seen: 'a species of the house' });
+      if (before.added) throw notNow('id', 'house-species');
     }
     const several = (values: readonly string[]) => (values.includes('none') ? [] : values);
     const fields: Record<string, unknown> = {

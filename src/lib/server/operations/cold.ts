@@ -27,6 +27,7 @@ import {
 } from '../../core/fields/field.ts';
 import { bookId } from '../input/book-id.ts';
 import { operation } from './operation.ts';
+import { notNow } from './not-now.ts';
 
 /** How the air of a kind of place moves where nobody says otherwise. */
 const USUAL_AIR: Partial<Record<Place['kind'], (typeof AIR_CLASS_IDS)[number]>> = {
@@ -204,7 +205,7 @@ export const closeExcursion = operation({
         each.place === input.place && each.kind === input.kind && Math.round(each.from) === Math.round(input.from)
     );
     if (!found || found.closed) throw new EmberError('excursion.unknown', { field: 'place', seen: input.place });
-    if (found.to === null) throw new EmberError('record.not-allowed-now', { field: 'place', seen: 'it still lasts' });
+    if (found.to === null) throw notNow('place', 'still-lasts');
     const { place, kind, from, to, peak, pieces } = found;
     const { action, note } = input;
     return {

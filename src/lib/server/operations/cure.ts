@@ -31,6 +31,7 @@ import { pieceForStep, ongoing } from './guard.ts';
 import { operation, type OperationContext } from './operation.ts';
 import { longer, ownThickness, squareOf, together } from './together.ts';
 import type { Store } from '../store/store.ts';
+import { notNow } from './not-now.ts';
 
 const pins = (house: HouseState) => versionsFor(profileById(house.profile, house.profiles), house);
 const placeNamed = (house: HouseState, named: string) => listedAs(house, named)?.name ?? named;
@@ -154,8 +155,7 @@ export const changeCure = operation({
     const hours = input.hours ? input.hours.si / 3600 : null;
     const stages = changed(before, (at - run.at) / 1000, changeFrom(input.change, hours));
     const settings = runningSettings(store, run, stages, now);
-    if (!settings)
-      throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'a cure of an older record' });
+    if (!settings) throw notNow('piece', 'old-cure');
     const { forecast } = forecastBody(settings, run.at);
     const choices = { method: settings.method, turned: run.plan.turned, drains: settings.drains === true };
     const dueAt = run.at + programmeSeconds(stages) * 1000;
@@ -191,7 +191,7 @@ export const stepCure = operation({
     const step = cureNow(run).steps.find(({ id }) => id === input.step);
     if (!step) throw new EmberError('record.not-found', { field: 'step', seen: input.step });
     if (run.done.some((each) => each.step === step.id)) {
-      throw new EmberError('record.not-allowed-now', { field: 'step', seen: 'done already' });
+      throw notNow('step', 'step-done');
     }
     return {
       events: [draft('cure.stepped', `piece:${input.piece}`, at, { step: step.id, code: step.code, note: input.note })],

@@ -2,8 +2,8 @@ import { EmberError } from '../../core/errors.ts';
 import { hindranceOf, running, type Occupant, type Run, type Step } from '../../core/record/occupation.ts';
 import { type PieceState } from '../../core/record/piece.ts';
 import type { ProjectedPiece } from '../../core/service/hands.ts';
-import { hindranceWords } from '../../words/occupation.ts';
 import type { Store } from '../store/store.ts';
+import { notNow } from './not-now.ts';
 
 type Found = ProjectedPiece & { children: string[]; lots: string[] };
 
@@ -15,7 +15,7 @@ type Found = ProjectedPiece & { children: string[]; lots: string[] };
 export function pieceForStep(store: Store, id: string, step: Step): Found {
   const found = store.projections.piece(id);
   const hindrance = hindranceOf(found.state, step);
-  if (hindrance) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: hindranceWords(hindrance) });
+  if (hindrance) throw notNow('piece', 'hindered', { hindrance });
   return found;
 }
 
@@ -27,10 +27,7 @@ export function pieceForStep(store: Store, id: string, step: Step): Found {
 export function ongoing<One extends Run>(runs: readonly One[], occupant: Occupant): One {
   const run = running(runs);
   if (run) return run;
-  throw new EmberError('record.not-allowed-now', {
-    field: 'piece',
-    seen: hindranceWords({ kind: 'not-in', occupant })
-  });
+  throw notNow('piece', 'hindered', { hindrance: { kind: 'not-in', occupant } });
 }
 
 /** Nothing happens to a piece before it was made, nor before what was last weighed on its board. */

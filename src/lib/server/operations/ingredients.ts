@@ -9,6 +9,7 @@ import { draft } from '../store/record.ts';
 import { list, neededText, shortText, ticked } from '../../core/fields/field.ts';
 import { bookId } from '../input/book-id.ts';
 import { operation } from './operation.ts';
+import { notNow } from './not-now.ts';
 
 const MOST = 20;
 const allergens = (names: readonly string[], field: string): Allergen[] =>
@@ -128,7 +129,7 @@ export const ingredientIsBack = operation({
   run({ house, now }, { id }) {
     const one = known(house, id, 'id');
     if (!house.ingredients.swaps.some((swap) => swap.id === one.id && swap.to === null)) {
-      throw new EmberError('record.not-allowed-now', { field: 'id', seen: `${one.name} is in use` });
+      throw notNow('id', 'ingredient-in-use', { name: one.name });
     }
     return {
       events: [draft('ingredient.back', 'house', now, { id: one.id })],

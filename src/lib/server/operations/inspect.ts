@@ -21,6 +21,7 @@ import {
 } from '../../core/fields/field.ts';
 import { operation } from './operation.ts';
 import { answersFrom, appraise, sheetForLot } from '../plans/inspect.ts';
+import { notNow } from './not-now.ts';
 
 export const inspectLot = operation({
   name: 'inspect-lot',
@@ -97,7 +98,7 @@ export const identifyLot = operation({
   run({ store, house, now }, input) {
     const lot = store.projections.lot(input.lot);
     if (lot.species.length === 1) {
-      throw new EmberError('record.not-allowed-now', { field: 'lot', seen: 'identified already; amend that entry' });
+      throw notNow('lot', 'identified');
     }
     const candidates = input.species === UNIDENTIFIED ? input.candidates : [];
     const named = input.species === UNIDENTIFIED ? candidates : [input.species];

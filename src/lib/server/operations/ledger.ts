@@ -16,6 +16,7 @@ import { seriesOf, type LogReading } from '../../core/log/series.ts';
 import { draft } from '../store/record.ts';
 import { neededText, numeric, shortText, ticked, when } from '../../core/fields/field.ts';
 import { operation, type OperationContext } from './operation.ts';
+import { notNow } from './not-now.ts';
 
 function judgedOf(
   context: OperationContext,
@@ -266,7 +267,7 @@ export const correctClock = operation({
     const fromSeq = store.record.firstAfter(now);
     const first = fromSeq === 0 ? null : store.record.row(fromSeq)!;
     if (!first || head.recorded - now < LEAST_AHEAD) {
-      throw new EmberError('record.not-allowed-now', { field: 'really', seen: 'no entry is a day ahead' });
+      throw notNow('really', 'no-entry-ahead');
     }
     const at = instant(really, 'really');
     const aheadMs = first.recorded - at;

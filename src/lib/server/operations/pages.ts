@@ -8,6 +8,7 @@ import { alike, bookOf, nextVersion, pageOf, shippedNamed } from '../facts/book.
 import { bookId } from '../input/book-id.ts';
 import { draft, type Draft } from '../store/record.ts';
 import { operation } from './operation.ts';
+import { notNow } from './not-now.ts';
 
 /** Where the pages of a shape are done, and what a page is called in a sentence. */
 const PLACES = {
@@ -87,8 +88,7 @@ export const withdraw = <const Shape extends PageShape>(shape: Shape) => {
     run({ house, now }, { id, back, reason }) {
       const { history, withdrawn } = pageOf(house, shape, id);
       if (withdrawn !== back) {
-        const seen = back ? 'in the book' : 'out of the book';
-        throw new EmberError('record.not-allowed-now', { field: shape, seen });
+        throw notNow(shape, back ? 'in-the-book' : 'out-of-the-book');
       }
       const last = history.at(-1)!;
       return {

@@ -6,6 +6,7 @@ import type { Store } from '../store/store.ts';
 import { neededText, optionalQuantity, shortText, TEMPERATURE, when } from '../../core/fields/field.ts';
 import { lotEntries, lotShape } from '../plans/lot.ts';
 import { operation } from './operation.ts';
+import { notNow } from './not-now.ts';
 
 /** A delivery that is open: known, and not closed. */
 export function openDeliveryState(store: Store, code: string) {
@@ -15,7 +16,7 @@ export function openDeliveryState(store: Store, code: string) {
     throw new EmberError('record.not-found', { field: 'delivery', seen: code });
   }
   if (events.some((event) => event.kind === 'delivery.closed')) {
-    throw new EmberError('record.not-allowed-now', { field: 'delivery', seen: 'closed' });
+    throw notNow('delivery', 'delivery-closed');
   }
   return opened;
 }

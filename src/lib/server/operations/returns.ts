@@ -13,6 +13,7 @@ import {
   when
 } from '../../core/fields/field.ts';
 import { operation } from './operation.ts';
+import { notNow } from './not-now.ts';
 
 export const returnLot = operation({
   name: 'return-lot',
@@ -35,7 +36,7 @@ export const returnLot = operation({
     const at = instant(text, 'at');
     if (at < (lot.sentBack ?? lot.received).at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
     if (lot.handedBack) {
-      throw new EmberError('record.not-allowed-now', { field: 'lot', seen: 'handed back already: mend that entry' });
+      throw notNow('lot', 'handed-back');
     }
     const taker = to || lot.received.supplier;
     if (taker === '') throw new EmberError('form.incomplete', { field: 'to' });
@@ -43,7 +44,7 @@ export const returnLot = operation({
     const reason = input.reason || (lot.sentBack ? lot.decision.reason : '');
     if (reason === '') throw new EmberError('form.incomplete', { field: 'reason' });
     const { grams, stays } = returnable(store, id);
-    if (!mass && grams < MASS.min) throw new EmberError('record.not-allowed-now', { field: 'lot', seen: 'all gone' });
+    if (!mass && grams < MASS.min) throw notNow('lot', 'nothing-left');
     const carried = mass ?? { si: grams, unit: 'g', typed: `${Math.round(grams)} g` };
     return {
       events: [

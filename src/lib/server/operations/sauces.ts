@@ -15,6 +15,7 @@ import { pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
 import { noteOn, pageFields, pageToWrite, takeIn, textLines, withdraw, written } from './pages.ts';
 import { readAs } from '../../core/fields/trouble.ts';
+import { notNow } from './not-now.ts';
 
 const figure = (text: string, field: string): number => {
   const match = /^(-?\d+(?:[.,]\d+)?)\s*(?:g|%|parts?)?$/.exec(text.trim());
@@ -148,7 +149,7 @@ export const dressPiece = operation({
     const at = instant(input.at, 'at');
     if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
     if (state.made.form === 'live') {
-      throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not cut yet' });
+      throw notNow('piece', 'not-cut');
     }
     const sauce = input.sauce === '' ? null : pageOf(house, 'sauce', input.sauce);
     if (!sauce && input.liquid === '' && input.with === '') throw new EmberError('form.incomplete', { field: 'sauce' });
@@ -185,7 +186,7 @@ export const dressPiece = operation({
       );
       const window = seen.windows.find(({ route }) => route === 'acid')!;
       if (window.state !== 'open' && window.state !== 'ebbing') {
-        throw new EmberError('record.not-allowed-now', { field: 'liquid', seen: window.state, route: 'acid' });
+        throw notNow('liquid', 'window-shut', { seen: window.state, route: 'acid' });
       }
       used.push(
         draft('piece.served', `piece:${liquid.id}`, at, {

@@ -22,6 +22,7 @@ import { declarations } from '../facts/declarations.ts';
 import { pieceForStep } from './guard.ts';
 import { operation, type OperationContext } from './operation.ts';
 import { together } from './together.ts';
+import { notNow } from './not-now.ts';
 
 /**
  * How much of a piece a person means: so much, or all that is left. Silence is neither.
@@ -130,7 +131,7 @@ export const servePiece = operation({
     );
     const window = seen.windows.find(({ route }) => route === input.route)!;
     if (window.state !== 'open' && window.state !== 'ebbing') {
-      throw new EmberError('record.not-allowed-now', { field: 'route', seen: window.state, route: input.route });
+      throw notNow('route', 'window-shut', { seen: window.state, route: input.route });
     }
     return {
       events: [

@@ -24,6 +24,7 @@ import { ownThickness, together } from './together.ts';
 import { checkMass } from './pieces.ts';
 import { thawPlan } from '../../core/activity/thaw/plan.ts';
 import { forecastThaw } from '../plans/thaw.ts';
+import { notNow } from './not-now.ts';
 
 /** More drip than this is asked about: three times what is usual at the most. Share of the weight; check. */
 const ODD_DRIP = 3 * THAW_DRIP.high;
@@ -36,7 +37,7 @@ function oneThaw(
   text: string | undefined
 ) {
   const { state, lot } = pieceForStep(store, piece, 'thaw');
-  if (!isFrozen(state, lot)) throw new EmberError('record.not-allowed-now', { field: 'piece', seen: 'not frozen' });
+  if (!isFrozen(state, lot)) throw notNow('piece', 'not-frozen');
   if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
   if (input.pack === 'closed' && input.method === 'cold' && !own) {
     throw new EmberError('thaw.in-closed-pack', { field: 'pack' });

@@ -11,6 +11,7 @@ import { MASS, neededText, optionalQuantity, pieceId, quantity, shortText, when 
 import { operation } from '../operations/operation.ts';
 import { draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
+import { notNow } from '../operations/not-now.ts';
 
 /** Rice comes off the fire at 100 °C. */
 const RICE_TEMPERATURE = { min: -10, max: 100 };
@@ -25,7 +26,7 @@ function tubCode(store: Store, day: string): string {
 /** A tub that is still here. @throws EmberError `record.not-allowed-now` */
 function liveTub(store: Store, id: string): TubState {
   const tub = store.projections.subjects.get<TubState>(tubs, id);
-  if (!tub.live) throw new EmberError('record.not-allowed-now', { field: 'tub', seen: 'binned' });
+  if (!tub.live) throw notNow('tub', 'tub-binned');
   return tub;
 }
 const notBefore = (tub: TubState, at: number, text: string | undefined) => {

@@ -131,7 +131,7 @@
     {/if}
     <AgeChart {piece} {now} />
     <p class="soft">
-      {t.theForecastLeansLoss(leans)}<sup>{t.kt}</sup>{t.fittedByLeastSquares}
+      {t.theForecastLeansLoss(leans)}
     </p>
     <p data-cost>
       {#if run.weighIns.length === 0}

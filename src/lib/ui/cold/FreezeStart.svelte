@@ -177,7 +177,7 @@
       {/if}
       <ForecastDrawing {forecast} limit={forecast.target} beside="medium" {now} />
       <p class="soft small">
-        {t.phamSimulatedOnThe(
+        {t.twoWaysToReckon(
           forecast.pham ? say.span(forecast.pham.likely) : t.noAnswer,
           forecast.simulated ? say.span(forecast.simulated.likely) : t.noAnswer
         )}

@@ -14,7 +14,7 @@ export const acidBench = /* @__PURE__ */ words({
   theOtherCutOpen: 'The other, cut open',
   whyTheseTimes: 'Why these times',
   acidMovesThroughFlesh:
-    'Acid moves through flesh that has turned and is bound where it arrives, so the white rim has a sharp edge (a moving boundary; Crank 1975, ch. 13). Its pace follows from diffusivity (5 × 10⁻¹⁰ m²/s, drawn from 2.5 to 9), from what the flesh binds (0.075 mol/kg, 0.055 to 0.1; dark fish more) and from what the liquid can give down to pH 5.1: what a titration still finds in it, water, and how much of it there is. Twice the size is four times the time. Bands: 200 seeded draws. Cut one open: it says more than any of this.',
+    'Acid turns the flesh white where it arrives and is held there, so the white rim has a sharp edge. How fast the rim grows follows from the size (twice the size takes four times as long), from the fish (dark flesh holds more back), from the warmth, and from how much acid the liquid can give: water in it, or too little of it, slows it down. The band covers two hundred fish and limes, from fast to slow. Cut one open: it says more than any of this.',
   liftItOutWhen:
     'Take it out when it is as you want it. Keep fish and liquid cold and apart; left in, it goes mushy. Guidance only: your local code and licensed practice decide.',
   forecastAtOfThe: (pace: Said, runs: Said, what: Said) =>

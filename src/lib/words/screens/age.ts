@@ -42,9 +42,7 @@ export const aged = /* @__PURE__ */ words({
   weighedAgainWithinTen: 'Weighed again within ten minutes: counted as one.',
   nobodyLookedAtIt: (missed: Said) => `Nobody looked at it on ${missed}.`,
   theForecastLeansLoss: (leans: Said) =>
-    `The forecast leans ${leans}. Loss: first at one rate while the skin is wet, then W(t) = W∞ + (W0 − W∞) e`,
-  kt: '−kt',
-  fittedByLeastSquares: ', fitted by least squares.',
+    `The forecast leans ${leans}. It loses at one rate while its skin is wet, then less and less, as its weights show.`,
   nothingWeighedOffYet: (what: Said) => `Nothing weighed off yet${what}.`,
   gone: (mass: Said, what: Said) => `${mass} gone${what}`,
   everyReasonAndIts: 'Every reason, and its papers',

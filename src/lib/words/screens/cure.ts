@@ -125,7 +125,7 @@ export const cureGuide = /* @__PURE__ */ words({
   lookAt: 'Look at:',
   mistakes: 'Mistakes:',
   saltDiffusesThroughThe:
-    'Salt diffuses through the water of the flesh (Fick’s second law, 60 layers in each of up to 12 zones). Under laid salt the face stands at saturated brine until the salt is gone, then at a brine that weakens; a bath is finite and stirred; a rest only evens out. Likely diffusivity 3 × 10⁻¹⁰ m²/s at 4 °C for lean fish, drawn from 1.5 to 8 × 10⁻¹⁰, slower in fat, faster in the warm (22.5 kJ/mol) and in thawed flesh. Salt along the length, a paste that is not stirred, and what pressing does are not followed. Bands: 200 seeded draws. Crank 1975; Resnik and Chirife 1988; Ross 1975.',
+    'Salt works its way inward through the water of the flesh. Under laid salt the face stays as salty as it can be until the salt is gone, then weakens; a bath is finite and stirred; a rest only evens out. It goes slower in fat, faster in the warm and in flesh that was frozen. Salt along the length, a paste that is not stirred, and what pressing does are not followed. The band covers two hundred fish of this kind, from fast to slow.',
   cautions: 'Cautions',
   aHistamineSpeciesEvery: 'A histamine species: every warm minute counts, and no salt undoes it.',
   theDateMarkCounts:
@@ -261,11 +261,11 @@ export const cureLearningPage = /* @__PURE__ */ words({
   noSaltMeterWas: 'No salt meter was read yet: the forecast of salt leans on published ranges.',
   whatItTaught: 'What it taught',
   cures: 'Cures',
-  diffusivityAtCM: 'Diffusivity at 4 °C, 10⁻¹⁰ m²/s',
+  paceOfSalt: 'How fast salt goes in, as shipped = 1',
   mostWaterDrawn: 'Most water drawn',
   weightWasOffBy: 'Weight was off by',
   saltWasOffBy: 'Salt was off by',
-  to: (science: Said, science2: Said) => `${science} to ${science2}`,
+  to: (pace: Said, pace2: Said) => `${pace} to ${pace2}`,
   to2: (share: Said, share2: Said) => `${share} to ${share2}`,
   asShipped: 'as shipped',
   leastSquaresOnWeights: (most: Said) =>

@@ -76,8 +76,8 @@ export const freezeStart = /* @__PURE__ */ words({
     `Between ${duration} and ${duration2}. The slow end counts until you read the core.`,
   rawAtTheEarliest: 'Raw at the earliest',
   ifTheLogProves: (dayAndTime: Said) => `, if every hour is read; by the likely core ${dayAndTime}.`,
-  phamSimulatedOnThe: (what: Said, what2: Said) =>
-    `Pham (1986): ${what}; simulated on the enthalpy: ${what2}. Band of both over air, packing and method; the slower counts. On flat pieces the formula reads up to a fifth longer.`,
+  twoWaysToReckon: (byRule: Said, stepByStep: Said) =>
+    `Worked out two ways: ${byRule} by the usual formula, ${stepByStep} step by step. The band covers both, and air, packing and method; the slower end counts.`,
   thisFreezerCannotDo: (cycleName: Said, temperature: Said) =>
     `This freezer cannot do it. ${cycleName} needs air of ${temperature} or colder.`,
   couldCompleteAtThe: (cycleName: Said, dayAndTime: Said) =>

@@ -16,7 +16,7 @@
   const learning = $derived(data.learning);
   const losses = $derived(learning.points.filter(({ what }) => what === 'loss'));
   const salts = $derived(learning.points.filter(({ what }) => what === 'salt'));
-  const science = (value: number) => say.exactly(value * 1e10, 1);
+  const pace = (value: number) => say.exactly(value / learning.shipped.diffusivity.likely, 2);
   const share = (value: number) => `${say.exactly(value * 100, 0)} %`;
   const off = (misses: { before: number; after: number } | null) =>
     misses ? `${say.exactly(misses.before, 1)} → ${say.exactly(misses.after, 1)} %` : t.notMeasured;
@@ -52,7 +52,7 @@
     <Table data-fits>
       <thead>
         <tr>
-          <th>{common.kind}</th><th>{t.cures}</th><th>{t.diffusivityAtCM}</th><th>{t.mostWaterDrawn}</th><th
+          <th>{common.kind}</th><th>{t.cures}</th><th>{t.paceOfSalt}</th><th>{t.mostWaterDrawn}</th><th
             >{t.weightWasOffBy}</th
           >
           <th>{t.saltWasOffBy}</th>
@@ -64,9 +64,9 @@
             <th scope="row">{fit.name} <span class="soft">({t.fat[fit.fat]})</span></th>
             <td>{fit.runs}</td>
             <td
-              >{science(fit.parameters.diffusivity.likely)}
+              >{pace(fit.parameters.diffusivity.likely)}
               <span class="soft"
-                >{t.to(science(fit.parameters.diffusivity.low), science(fit.parameters.diffusivity.high))}</span
+                >{t.to(pace(fit.parameters.diffusivity.low), pace(fit.parameters.diffusivity.high))}</span
               ></td
             >
             <td
@@ -81,9 +81,9 @@
         <tr>
           <th scope="row">{t.asShipped}</th><td></td>
           <td
-            >{science(learning.shipped.diffusivity.likely)}
+            >{pace(learning.shipped.diffusivity.likely)}
             <span class="soft"
-              >{t.to(science(learning.shipped.diffusivity.low), science(learning.shipped.diffusivity.high))}</span
+              >{t.to(pace(learning.shipped.diffusivity.low), pace(learning.shipped.diffusivity.high))}</span
             ></td
           >
           <td
