@@ -1,5 +1,5 @@
-/** Share of its tries a law is given: a quarter each day; `EMBER_TIDE_LONG=1` gives it all of them, 12 a dozen times as many. */
-const SHARE = Number(process.env.EMBER_TIDE_LONG ?? 0.25);
+/** Share of its tries a law is given: a sixth each day; `EMBER_TIDE_LONG=1` gives it all of them, 12 a dozen times as many. */
+const SHARE = Number(process.env.EMBER_TIDE_LONG ?? 1 / 6);
 const FEWEST = 5;
 
 /** How often a law is tried, of the count it deserves. A law that breaks once in thousands is for the long run, not for luck. */

@@ -2,6 +2,7 @@ import { everyOther } from '../runs.ts';
 import { expect } from 'chai';
 import { PLACES } from '../../src/lib/ui/places.ts';
 import { closePages, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
+import { overEdge } from './manners.ts';
 import { send, watch } from './watch.ts';
 
 const LONG =
@@ -36,7 +37,7 @@ describe('nothing in it yet, and names without end', () => {
       expect(text, path).to.not.match(/undefined|NaN|\[object/);
     }
     await visit(watched.page, house.url);
-    for (const path of [
+    for (const path of everyOther([
       '/receive/note',
       '/freeze/places',
       '/freeze/thaw',
@@ -54,7 +55,7 @@ describe('nothing in it yet, and names without end', () => {
       '/house/knife',
       '/break/depth',
       '/labels'
-    ]) {
+    ])) {
       await visit(watched.page, house.url + path);
       expect(await watched.page.textContent('main'), path).to.not.match(/undefined|NaN|\[object/);
     }
@@ -272,18 +273,15 @@ describe('nothing in it yet, and names without end', () => {
     const { page } = watched;
     await signIn(page, house.url, 'p1');
     for (const path of [
-      ...PLACES.map(({ path: each }) => each),
+      ...everyOther(PLACES.map(({ path: each }) => each)),
       `/piece/${piece}`,
       `/freeze?piece=${piece}`,
       ...everyOther(extra)
     ]) {
       await visit(page, house.url + path);
       for (const theme of ['light', 'dim']) {
-        const over = await page.evaluate((now) => {
-          const { documentElement: html } = document;
-          html.dataset.theme = now;
-          return html.scrollWidth - html.clientWidth;
-        }, theme);
+        await page.evaluate((now) => (document.documentElement.dataset.theme = now), theme);
+        const over = await overEdge(page);
         expect(over, `${theme} ${path}`).to.be.at.most(0);
         if (process.env.EMBER_TIDE_EDGES) {
           await page.screenshot({ path: `${process.env.EMBER_TIDE_EDGES}/${theme}${path.replaceAll(/\W/g, '-')}.png` });

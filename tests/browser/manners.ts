@@ -60,3 +60,17 @@ export async function pressedOnPaper(page: Page): Promise<string[]> {
   await page.emulateMedia({ media: 'screen' });
   return found;
 }
+
+/** How long what is drawn to its room may take to notice a new one, ms: patience for a slow machine. */
+const REDRAWN_MS = 10_000;
+/**
+ * How far a page runs off its edge, px, once its drawings have taken the size of the window: a chart that was as wide as the window
+ * before still stands in the first frames after it became narrower.
+ */
+export const overEdge = (page: Page): Promise<number> =>
+  page.evaluate(async (patience) => {
+    const html = document.documentElement;
+    for (const from = performance.now(); html.scrollWidth > html.clientWidth && performance.now() - from < patience;)
+      await new Promise((done) => requestAnimationFrame(done));
+    return html.scrollWidth - html.clientWidth;
+  }, REDRAWN_MS);

@@ -3,10 +3,10 @@ import axe from 'axe-core';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { PLACES } from '../../src/lib/ui/places.ts';
-import { everyOther, IS_LONG } from '../runs.ts';
+import { IS_LONG, oneIn } from '../runs.ts';
 import { VIEWS } from './demo-views.ts';
 import { demoHouse, signIn, visit } from './harness.ts';
-import { pressedOnPaper, tooSmall } from './manners.ts';
+import { overEdge, pressedOnPaper, tooSmall } from './manners.ts';
 import { watch, type WatchedPage } from './watch.ts';
 
 const ALL_RULES = ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'];
@@ -42,12 +42,10 @@ describe('every place of the demo house', () => {
     });
     after(() => watched.close());
     const titles = new Map<string, string>();
-    const overEdge = (page: Page) =>
-      page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
     const isPlace = (path: string) => PLACES.some((place) => place.path === path);
     const [places, rest] = [VIEWS.filter(isPlace), VIEWS.filter((path) => !isPlace(path))];
-    // Of what is no place every other each day, those that are not looked at with large letters; all of them in the long run.
-    const looked = [...places, ...everyOther(rest.slice(IS_LONG ? 0 : 1))];
+    // Of what is no place one in three each day; all of them in the long run.
+    const looked = [...places, ...oneIn(3, rest)];
     // Names and roles are asked in one light; what the light itself can break in both at the places, and by turns elsewhere.
     const inDim = new Set(looked.filter((_, index) => index % 2 === 1));
     const rulesIn = (light: 'light' | 'dim', path: string) => {

@@ -18,7 +18,7 @@
   const H = 330;
   const left = 46;
   const right = 404;
-  const top = 14;
+  const top = 22;
   const bottom = 286;
   const most = $derived(Math.max(1, ...points.flatMap(({ measured, forecast }) => [measured, forecast.high])) * 1.08);
   const least = $derived(Math.min(0, ...points.flatMap(({ measured, forecast }) => [measured, forecast.low])) * 1.08);
@@ -63,7 +63,7 @@
       </circle>
     {/each}
     <text x={right} y={H - 8} text-anchor="end">{t.forecast}</text>
-    <text x="4" y="10">{t.measured}</text>
+    <text x="4" y="15">{t.measured}</text>
     {#snippet caption()}
       <span class="soft">
         {t.ofWithinTheBand(held, points.length)}

@@ -269,7 +269,7 @@ export const cureLearningPage = /* @__PURE__ */ words({
   to2: (share: Said, share2: Said) => `${share} to ${share2}`,
   asShipped: 'as shipped',
   leastSquaresOnWeights: (most: Said) =>
-    `Least squares on weights and meter readings, with the shipped range as what was believed before (Levenberg and Marquardt; the last ${most} cures). A species without cures of its own leans on its fat class, more widely. “Off by” is the root mean square before and after: weight in % of the raw weight, salt in % of the reading.`,
+    `Fitted to what was weighed and metered in the last ${most} cures, beginning with the shipped range. A species without cures of its own leans on its fat class, more widely. “Off by” stands before and after learning: weight in % of the raw weight, salt in % of the reading.`,
   everyFinishedCure: 'Every finished cure',
   ended: 'Ended',
   forecast: 'Forecast',
