@@ -152,6 +152,13 @@ describe('whether a label still holds', () => {
     const endless = { at: 0, said: promisesOf([window({})], 0) };
     expect(brokenPromise(endless, [window({ closes: 900 * HOUR })], HOUR)?.until).to.equal(900 * HOUR);
   });
+  it('opens later than it says: served by its hour it would go out too early', () => {
+    expect(broken({ opens: 5 * HOUR, closes: 60 * HOUR })?.until).to.equal(null);
+    const locked = { at: 0, said: promisesOf([window({ opens: 8 * HOUR, closes: 60 * HOUR })], 0) };
+    const at = (opens: number) => brokenPromise(locked, [window({ opens: opens * HOUR, closes: 60 * HOUR })], HOUR);
+    expect([at(8), at(6)]).to.deep.equal([null, null]);
+    expect(at(20)?.route).to.equal('raw');
+  });
   it('a little sooner, later, or over anyway: nobody is misled', () => {
     expect(broken({ closes: 58 * HOUR })).to.equal(null);
     expect(broken({ closes: 90 * HOUR })).to.equal(null);

@@ -42,9 +42,10 @@ export function routesOnLabel(windows: readonly Seen[]): { readonly raw: LabelRo
   };
 }
 
-/** What a label promises: a route by which it may be served, and until when; ms, null for no end. */
+/** What a label promises: a route by which it may be served, from when (null: at once) and until when (null: no end); ms. */
 export interface LabelPromise {
   readonly route: Route;
+  readonly from: number | null;
   readonly until: number | null;
 }
 /**
@@ -52,37 +53,40 @@ export interface LabelPromise {
  *
  * @param now ms
  * @example
- * promisesOf([{ route: 'cooked', never: false, missing: false, opens: null, proofDue: null, closes: 7200000 }], 0) // => [{ route: 'cooked', until: 7200000 }]
+ * promisesOf([{ route: 'cooked', never: false, missing: false, opens: null, proofDue: null, closes: 7200000 }], 0) // => [{ route: 'cooked', from: null, until: 7200000 }]
  */
 export function promisesOf(windows: readonly RouteWindow[], now: number): LabelPromise[] {
   const isProven = ({ opens, proofDue }: RouteWindow) =>
     opens === null || opens <= now || (proofDue ?? Infinity) > opens;
   const seen = windows.filter(isProven).map((window) => ({ ...window, state: stateAt(window, now, 0) }));
   const { raw, cooked } = routesOnLabel(seen);
-  return [raw, cooked].filter(mayServe).map(({ route, until }) => ({ route, until }));
+  return [raw, cooked].filter(mayServe).map(({ route, from, until }) => ({ route, from, until }));
 }
 
 /** So much earlier an end may come before a label has to be printed anew: a share of what it promised, and never less than the least. The house's own figures: check. */
 const SLACK = { share: 0.05, leastMs: 15 * MINUTE } as const;
 /**
- * The first of a label's promises that no longer holds: its route is shut, or ends clearly earlier than the label says. One whose time is
+ * The first of a label's promises that no longer holds: its route is shut, opens later, or ends clearly earlier than the label says. One whose time is
  * over anyway misleads nobody; nor does a label that promises less than stands now.
  *
  * @param label when it was printed, ms, and what it promised
  * @param now ms
  * @returns what was said and until when it may be served by now, ms, null where it may not; or null where all holds
  * @example
- * brokenPromise({ at: 0, said: [{ route: 'cooked', until: 7200000 }] }, [], 3600000) // => { route: 'cooked', said: 7200000, until: null }
+ * brokenPromise({ at: 0, said: [{ route: 'cooked', from: null, until: 7200000 }] }, [], 3600000) // => { route: 'cooked', said: 7200000, until: null }
  */
 export function brokenPromise(
   label: { readonly at: number; readonly said: readonly LabelPromise[] },
   windows: readonly RouteWindow[],
   now: number
 ): { route: Route; said: number | null; until: number | null } | null {
-  for (const { route, until: said } of label.said) {
+  for (const { route, from, until: said } of label.said) {
     if (said !== null && said <= now) continue;
     const window = windows.find((each) => each.route === route);
-    if (!window || !mayServe({ state: stateAt(window, now, 0) })) return { route, said, until: null };
+    const state = window && stateAt(window, now, 0);
+    if (!window || !state || !mayServe({ state })) return { route, said, until: null };
+    // Served by the hour on its label it would go out too early.
+    if (state === 'locked' && window.opens! > (from ?? label.at)) return { route, said, until: null };
     const until = endOf(window);
     if (until === null) continue;
     const slack = said === null ? 0 : Math.max(SLACK.leastMs, SLACK.share * (said - label.at));

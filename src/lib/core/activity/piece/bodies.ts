@@ -87,7 +87,7 @@ export const labelPrinted = z.object({
   job: z.string(),
   copies: finite,
   /** What it promises; of labels printed before they were written down, nothing. */
-  said: z.array(z.object({ route: z.enum(ROUTES), until: finite.nullable() }))
+  said: z.array(z.object({ route: z.enum(ROUTES), from: finite.nullable(), until: finite.nullable() }))
 });
 export const labelPrintedFrom1 = (body: unknown) => ({ said: [], ...(body as object) });
 
