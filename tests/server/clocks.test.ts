@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { formInput } from '../../src/lib/server/forms.ts';
 import { CHAR } from '../../src/lib/server/examples.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
-import { labelTime } from '../../src/lib/words/labels.ts';
+import { timeAt } from '../../src/lib/words/say.ts';
 import { clockTime, wallInput } from '../../src/lib/words/say.ts';
 import { heard } from '../speaking.ts';
 import { charHouse, HOUR, openTestHouse, type TestHouse } from './house.ts';
@@ -34,7 +34,7 @@ describe('the zone of a house', () => {
       expect(clockTime(Date.UTC(2026, 2, 9, 12))).to.equal('12:00');
       expect(wallInput(Date.UTC(2026, 2, 9, 12))).to.equal('2026-03-09T12:00');
     });
-    expect(labelTime(Date.UTC(2026, 2, 9, 12), NONE[0]!)).to.equal('9 Mar, 12:00');
+    expect(timeAt(Date.UTC(2026, 2, 9, 12), NONE[0]!)).to.equal('9 Mar, 12:00');
   });
 });
 

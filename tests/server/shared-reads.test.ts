@@ -1,3 +1,5 @@
+import { join } from 'node:path';
+import Database from 'better-sqlite3';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { foldPiece } from '../../src/lib/core/record/piece.ts';
@@ -6,7 +8,7 @@ import { draft } from '../../src/lib/server/store/record.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { runs } from '../runs.ts';
 import { KEY, coldHouse } from './cold-house.ts';
-import { CHAR, HOUR, NOON, charHouse, openTestHouse } from './house.ts';
+import { CHAR, HOUR, NOON, charHouse, openTestHouse, scratch } from './house.ts';
 
 describe('what is read once and shared', () => {
   const at = charHouse();
@@ -58,6 +60,42 @@ describe('what is read once and shared', () => {
       foldPiece(piece, events, { at: NOON + hours * HOUR })!.readings.map((each) => each.at);
     expect(asOf(4.5)).to.include(NOON + 4 * HOUR);
     expect(asOf(3.5)).to.not.include(NOON + 4 * HOUR);
+  });
+});
+
+describe('what lives here', () => {
+  const folder = scratch();
+  const file = join(folder.path, 'ledger.sqlite');
+  const house = openTestHouse(file);
+  after(() => {
+    house.close();
+    folder.clear();
+  });
+  const { store } = house;
+  const grams = () => store.projections.livePieces().map(({ state }) => state.grams);
+
+  it('is read once, and again as soon as anybody wrote: this hand, this hand in vain, another', () => {
+    const piece = String(house.done('receive-lot', CHAR).piece);
+    const before = store.projections.livePieces();
+    expect(store.projections.livePieces()).to.equal(before);
+    const [first] = grams();
+    const halve = store.db.prepare(`UPDATE pieces SET state = json_set(state, '$.grams', ?)`);
+    const inVain = () =>
+      store.transact(() => {
+        halve.run(first! / 2);
+        expect(grams()).to.deep.equal([first! / 2]);
+        throw new Error('in vain');
+      });
+    expect(inVain).to.throw('in vain');
+    expect(grams()).to.deep.equal([first]);
+
+    const other = new Database(file);
+    other.prepare(`UPDATE pieces SET state = json_set(state, '$.grams', ?)`).run(first! / 4);
+    other.close();
+    expect(grams()).to.deep.equal([first! / 4]);
+    halve.run(first);
+    house.done('discard-piece', { piece, reason: 'dropped on the floor', all: true });
+    expect(grams()).to.deep.equal([]);
   });
 });
 

@@ -1,5 +1,5 @@
 import * as say from './say.ts';
-import { knownZone, said, words } from './speech.ts';
+import { said, words } from './speech.ts';
 import { mayServe, type LabelRoute } from '../core/codes/promise.ts';
 import type { LabelData } from '../core/trace/label.ts';
 import { formatMass } from '../core/measure/format.ts';
@@ -80,24 +80,12 @@ export interface LabelLines {
   readonly allergens: string;
 }
 
-/** When, as a label says it: the day with it. */
-export const labelTime = /* @__PURE__ */ said((at: number, zone: string): string =>
-  new Intl.DateTimeFormat('en-GB', {
-    timeZone: knownZone(zone),
-    day: 'numeric',
-    month: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-    hourCycle: 'h23'
-  }).format(at)
-);
-
 /** The lines of a label. A mark drawn on paper cannot follow the tide: it says when it was printed for. */
 export function labelWords(
   label: LabelData,
   house: { readonly units: UnitPreferences; readonly zone: string }
 ): LabelLines {
-  const time = (at: number) => labelTime(at, house.zone);
+  const time = (at: number) => say.timeAt(at, house.zone);
   const kind = say.list(label.species);
   return {
     window: bindingWords(label, time),

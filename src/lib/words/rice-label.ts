@@ -1,7 +1,8 @@
 import { formatMass } from '../core/measure/format.ts';
 import type { UnitPreferences } from '../core/measure/units.ts';
 import type { Told } from '../core/ingredients/ingredient.ts';
-import { labelTime, type LabelLines } from './labels.ts';
+import type { LabelLines } from './labels.ts';
+import { timeAt } from './say.ts';
 import { toldLine } from './notices.ts';
 
 /** The lines of a tub's label: what binds is when it goes into the bin. */
@@ -18,11 +19,11 @@ export function riceLabel(
 ): LabelLines {
   const { mass, place } = tub.made;
   return {
-    window: `BIN AT ${labelTime(tub.discardAt, zone)}`,
+    window: `BIN AT ${timeAt(tub.discardAt, zone)}`,
     name: tub.name,
     code: tub.id,
     mass: [mass && formatMass(mass.si, units), place].filter(Boolean).join(' · '),
-    made: `Dressed ${labelTime(tub.madeAt, zone)}`,
+    made: `Dressed ${timeAt(tub.madeAt, zone)}`,
     allergens: `Allergens: ${toldLine(tub.told)}`
   };
 }

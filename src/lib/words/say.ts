@@ -1,6 +1,6 @@
 import { DAY } from '../core/measure/spans.ts';
 import { formatDuration, formatLength, formatMass, formatTemperature } from '../core/measure/format.ts';
-import { said, speech, STRANGE } from './speech.ts';
+import { knownZone, said, speech, STRANGE } from './speech.ts';
 
 /**
  * Figures, moments and spans as they are said to whom one speaks with: in the house's units, on its clock, in its language.
@@ -16,13 +16,12 @@ function keep<T>(key: string, make: (locale: string) => T): T {
   if (!kept.has(name)) kept.set(name, make(language));
   return kept.get(name) as T;
 }
-const time = (options: Intl.DateTimeFormatOptions, at: number): string => {
-  const { zone } = speech();
-  return keep(
+const clock = (options: Intl.DateTimeFormatOptions, zone: string): Intl.DateTimeFormat =>
+  keep(
     `time ${zone} ${JSON.stringify(options)}`,
     (locale) => new Intl.DateTimeFormat(locale, { timeZone: zone, hourCycle: 'h23', ...options })
-  ).format(at);
-};
+  );
+const time = (options: Intl.DateTimeFormatOptions, at: number): string => clock(options, speech().zone).format(at);
 const CLOCK = { hour: '2-digit', minute: '2-digit' } as const;
 
 /** "20:10". */
@@ -36,6 +35,10 @@ export const shortDay = said((at: number): string => time({ weekday: 'short', da
 /** "Fri 13 Mar, 20:10". */
 export const dayAndTime = said((at: number): string =>
   time({ weekday: 'short', day: 'numeric', month: 'short', ...CLOCK }, at)
+);
+/** "13 Mar, 20:10", on the clock of a house that is named, as paper says it. */
+export const timeAt = said((at: number, zone: string): string =>
+  clock({ day: 'numeric', month: 'short', ...CLOCK }, knownZone(zone)).format(at)
 );
 /** "13 Mar 2026". */
 export const dayOfYear = said((at: number): string => time({ day: 'numeric', month: 'short', year: 'numeric' }, at));
@@ -152,18 +155,12 @@ export const perKilo = said((centsPerGram: number | null, currency: string): str
   centsPerGram === null ? 'not known' : `${money(centsPerGram * 1000, currency)} / kg`
 );
 
+const WALL = { year: 'numeric', month: '2-digit', day: '2-digit', ...CLOCK } as const;
 /** The wall time that a datetime-local field wants. */
 export function wallInput(at: number): string {
   const { zone } = speech();
   const parts = Object.fromEntries(
-    new Intl.DateTimeFormat('en-GB', {
-      timeZone: zone,
-      hourCycle: 'h23',
-      year: 'numeric',
-      month: '2-digit',
-      day: '2-digit',
-      ...CLOCK
-    })
+    clock(WALL, zone)
       .formatToParts(at)
       .map(({ type, value }) => [type, value])
   );

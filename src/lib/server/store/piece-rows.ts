@@ -117,8 +117,26 @@ function openReader() {
   };
 }
 
+/**
+ * What was asked of the tables, kept for as long as nobody wrote: neither this connection (its own count of rows) nor another (what
+ * SQLite says of the file). In the middle of a transaction nothing is kept, for it may yet be taken back.
+ */
+function keptWhileUnwritten<Value>(db: Db, ask: () => Value): () => Value {
+  const own = db.prepare<[], number>('SELECT total_changes()').pluck();
+  const others = db.prepare<[], number>('SELECT data_version FROM pragma_data_version').pluck();
+  let kept: { readonly stamp: string; readonly value: Value } | null = null;
+  return () => {
+    const stamp = `${own.get()} ${others.get()}`;
+    if (kept?.stamp === stamp) return kept.value;
+    const value = ask();
+    if (!db.inTransaction) kept = { stamp, value };
+    return value;
+  };
+}
+
 /** Lots and pieces as they were last projected. */
 export function projectionReader(
+  db: Db,
   { lotRow, lotRows, pieceRow, inLot, liveRows, namedRows }: ProjectionStatements,
   relations: Pick<Relations, 'childrenOf' | 'lotsOf'>
 ) {
@@ -158,8 +176,9 @@ export function projectionReader(
     /** Every piece there is or was, newest first. */
     named: (): NamedPiece[] =>
       namedRows.all().map(({ left, place, ...row }) => ({ ...row, place: left === null ? place : '' })),
-    livePieces: (): ProjectedPiece[] =>
-      liveRows.all().map((row) => unpack(row, read<LotState>('lot', row.lot, row.lotState)))
+    livePieces: keptWhileUnwritten(db, (): readonly ProjectedPiece[] =>
+      Object.freeze(liveRows.all().map((row) => unpack(row, read<LotState>('lot', row.lot, row.lotState))))
+    )
   };
 }
 

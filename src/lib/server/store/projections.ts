@@ -222,7 +222,7 @@ export function openProjections(db: Db, record: RecordStore, readings: Readings)
   const relations = openRelations(db);
   const runs = openRuns(db);
   const subjects = openSubjects(db, record);
-  const reader = projectionReader(statements, relations);
+  const reader = projectionReader(db, statements, relations);
   const ways = openLineages(record);
   const { lineages } = ways;
   const kept = keptHouse(record);
