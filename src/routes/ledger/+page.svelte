@@ -198,7 +198,7 @@
   td.nowrap,
   td.code,
   td.no-print,
-  td:first-child {
+  td:first-child:not([colspan]) {
     white-space: nowrap;
   }
   td:nth-child(5) {
@@ -235,6 +235,7 @@
     padding: 0.8rem 0 0.8rem 1rem;
     border-left: 4px solid var(--water);
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 0.8rem;
     max-width: 52rem;
   }

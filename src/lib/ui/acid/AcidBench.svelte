@@ -2,6 +2,7 @@
   import Computing from '$lib/ui/kit/Computing.svelte';
   import * as say from '$lib/words/say.ts';
   import { acidBench as t } from '$lib/words/screens/acid.ts';
+  import Answer from '$lib/ui/kit/Answer.svelte';
   import Button from '$lib/ui/kit/Button.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import { safety } from '$lib/words/safety.ts';
@@ -80,6 +81,20 @@
     Math.max(600, (of.pastSeconds ?? of.setSeconds ?? of.readySeconds ?? 3600) * 1.4, scrubbed ?? 0);
 </script>
 
+{#if one?.trouble}
+  <p class="trouble" role="alert">{one.trouble}</p>
+{:else if result && shown}
+  <AcidAnswer
+    {result}
+    band={one!.band}
+    settings={shown}
+    working={one!.working}
+    onMl={(ml) => first.pour(ml)}
+    onWanted={(look) => (first.texts.wanted = look)}
+  />
+{:else}
+  <Answer reached="asking"><Computing /></Answer>
+{/if}
 <div class="halves bench">
   <section class="sheet">
     <h2>{t.intoAcid}</h2>
@@ -118,16 +133,7 @@
         <Button onclick={() => pair.compare()}>{t.layAnotherBesideIt}</Button>
       {/if}
     </div>
-    {#if one?.trouble}<p class="trouble" role="alert">{one.trouble}</p>{/if}
     {#if result && shown}
-      <AcidAnswer
-        {result}
-        band={one!.band}
-        settings={shown}
-        working={one!.working}
-        onMl={(ml) => first.pour(ml)}
-        onWanted={(look) => (first.texts.wanted = look)}
-      />
       <AcidSection
         {result}
         faces={shown.faces}
@@ -154,7 +160,7 @@
       <p class="still" data-still-raw>
         {safety('acid')}
       </p>
-    {:else if !one?.trouble}<Computing />{/if}
+    {/if}
   </section>
 </div>
 {#if pair.comparing && two}

@@ -16,6 +16,7 @@
   import type { PieceView } from '$lib/server/views/piece.ts';
   import { cureStepWords } from '$lib/words/cure-names.ts';
   import { openCureWorker, type CureOutlook } from '$lib/workers/cure.ts';
+  import Answer from '$lib/ui/kit/Answer.svelte';
   import CureAnswer from './CureAnswer.svelte';
   import { untrack } from 'svelte';
   import Field from '../controls/Field.svelte';
@@ -147,6 +148,18 @@
   const ends = $derived(result ? now + programmeSeconds(result.stages) * 1000 : null);
 </script>
 
+{#if one?.trouble}
+  <p class="trouble" role="alert">{one.trouble}</p>
+{:else if one && result && shown}
+  <CureAnswer
+    through={one.band?.through ?? null}
+    settings={shown}
+    onHours={(hours) => (first.texts.hours = String(hours))}
+    onSalt={(share) => (first.texts.salt = String(Number((share * 100).toFixed(1))))}
+  />
+{:else}
+  <Answer reached="asking"><Computing /></Answer>
+{/if}
 <div class="halves bench">
   <section class="sheet">
     <h2>{t.theCure}</h2>
@@ -182,14 +195,7 @@
         <Button onclick={compare}>{t.compareWithAnotherPlan}</Button>
       {/if}
     </div>
-    {#if one?.trouble}<p class="trouble" role="alert">{one.trouble}</p>{/if}
     {#if one && result && shown}
-      <CureAnswer
-        through={one.band?.through ?? null}
-        settings={shown}
-        onHours={(hours) => (first.texts.hours = String(hours))}
-        onSalt={(share) => (first.texts.salt = String(Number((share * 100).toFixed(1))))}
-      />
       <CurePicture {result} faces={shown.faces} {target} bind:index={shownAt} />
       <CureFigures simulation={one} {result} settings={shown} />
       <h3>{t.byDepthAtThe}</h3>
@@ -217,7 +223,7 @@
             </tbody>
           </Table>{/if}
       </Fold>
-    {:else if !one?.trouble}<Computing />{/if}
+    {/if}
   </section>
 </div>
 {#if pair.comparing && two}

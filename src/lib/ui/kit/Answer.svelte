@@ -15,7 +15,7 @@
 </script>
 
 <div class="answer" role="status" data-answer={reached}>
-  {@render children()}
+  <div class="said">{@render children()}</div>
   {#if ways}<div class="ways">{@render ways()}</div>{/if}
 </div>
 
@@ -26,7 +26,15 @@
     padding: 0.4rem 0.8rem;
     margin-bottom: 0.5rem;
     font-size: 1.1rem;
-    min-height: 3rem;
+    /* As tall as a way that is a button: what stands below does not move when one comes. */
+    min-height: 60px;
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0.3rem 1.4rem;
+  }
+  .said {
+    flex: 1 1 20rem;
   }
   .answer[data-answer='no'] {
     border-left-color: var(--ember-glow);
@@ -36,6 +44,5 @@
     flex-wrap: wrap;
     align-items: center;
     gap: 0.4rem;
-    margin-top: 0.3rem;
   }
 </style>

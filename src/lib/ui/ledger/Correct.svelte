@@ -133,9 +133,9 @@
   }
   .row {
     display: grid;
-    grid-template-columns: minmax(0, 8.5rem) minmax(0, 1fr);
-    gap: 0.7rem;
-    align-items: end;
+    grid-template-columns: minmax(0, 1fr);
+    gap: 0.2rem;
+    align-content: start;
     border-left: 4px solid var(--line);
     padding-left: 0.6rem;
   }
@@ -146,9 +146,6 @@
     text-decoration: line-through;
   }
   .was {
-    min-height: 48px;
-    display: grid;
-    align-content: center;
     overflow-wrap: anywhere;
   }
   .wrong {
