@@ -8,7 +8,9 @@ import { daysToTenfold } from '../src/lib/core/bench/cure/guards.ts';
 import { cureBand, type CureSettings } from '../src/lib/core/bench/cure/plan.ts';
 import { forecast, type FreezerPlan } from '../src/lib/core/bench/freeze/forecast.ts';
 import { thaw, type ThawInput } from '../src/lib/core/bench/freeze/thaw.ts';
-import { cutBlock } from '../src/lib/core/bench/slice/geometry.ts';
+import { evenBlock } from '../src/lib/core/bench/slice/block.ts';
+import { cutList } from '../src/lib/core/bench/slice/cuts.ts';
+import { fleshDensity } from '../src/lib/core/bench/slice/settings.ts';
 import { MODEL_VERSION } from '../src/lib/core/bench/model.ts';
 import { eatingLifeSeconds } from '../src/lib/core/fish/freshness.ts';
 import type { Band } from '../src/lib/core/random.ts';
@@ -297,10 +299,15 @@ function ageing(): ModelCase[] {
 
 function knife(): ModelCase[] {
   const bench = 'Slice';
-  const block = { length: 180, height: 30, width: 70 };
+  const block = evenBlock(180, 30, 70);
   const SOURCE = 'plane geometry, flesh of 1.05 g/ml: weigh five';
-  const straight = cutBlock(block, 90, 6);
-  const oblique = cutBlock(block, 45, 4);
+  const cut = (angle: number, mm: number) => {
+    const way = { angle, skew: 0, flattest: angle, least: 0.5, most: 60, cubes: false };
+    const rows = [{ aim: { by: 'thickness', mm } as const, way, count: null }];
+    return cutList({ block, density: fleshDensity('mid'), rows, first: 'head', tail: 0 });
+  };
+  const straight = cut(90, 6);
+  const oblique = cut(45, 4);
   const one = (what: string, said: number, unit: string, usual: ModelCase['usual']): ModelCase => ({
     bench,
     what,
@@ -312,9 +319,9 @@ function knife(): ModelCase[] {
   });
   return [
     one('A block of 180 × 30 × 70 mm cut straight at 6 mm', straight.pieces, 'slices', [30, 30]),
-    one('One of them', straight.gramsEach, 'g', [13, 13.5]),
+    one('One of them', straight.slices[0]!.gramsEach, 'g', [13, 13.5]),
     one('The same block at 45°, 4 mm', oblique.pieces, 'slices', [26, 26]),
-    one('One of them', oblique.gramsEach, 'g', [12.4, 12.6]),
+    one('One of them', oblique.slices[0]!.gramsEach, 'g', [12.4, 12.6]),
     one('Its end wedges and rest', oblique.offcutGrams, 'g', [60, 80])
   ];
 }

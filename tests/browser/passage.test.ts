@@ -108,21 +108,21 @@ describe('one fish from the door to the plate', () => {
   it('is sliced by a real calculation', async () => {
     const { page } = watched;
     await at('/slice?piece=ARC-0309-1-B');
-    await page.selectOption('[name="cut"]', 'straight');
+    await page.selectOption('[name="style"]', 'straight');
     await page.fill('[name="length"]', '200');
     await page.fill('[name="height"]', '26');
     await page.fill('[name="width"]', '100');
-    await page.fill('#want', '13.65');
-    await page.click('text=Set the thickness');
-    expect(Number(await page.inputValue('[name="thickness"]'))).to.equal(5);
-    expect(await page.textContent('.figures')).to.match(/40\s*slices/);
+    await page.selectOption('[name="by"]', 'thickness');
+    await page.fill('[name="thickness"]', '5');
+    await page.waitForSelector('[data-answer="yes"]:has-text("40"):has-text("slices of")');
     await send(page, 'record-slice', {});
-    await page.waitForSelector('text=40 slices of 14 g');
+    await page.waitForSelector('[data-lifted="ARC-0309-1-C"]:has-text("40 pieces, 585 g")');
   });
   it('goes out on a clock, is served, and the rest is binned when time is up', async () => {
     const { page } = watched;
-    await at('/serve?piece=ARC-0309-1-B');
     await send(page, 'start-hold', { label: 'Counter left', startCore: '3' });
+    await page.waitForSelector('[data-lifted="ARC-0309-1-C"]:has-text("On its tray")');
+    await at('/serve?piece=ARC-0309-1-C');
     await page.waitForSelector('.trays:has-text("Counter left")');
     await until('cured', 'open');
     await send(page, 'serve-piece', { route: 'cured', mass: '400', dish: 'Char, dill' });
@@ -130,7 +130,7 @@ describe('one fish from the door to the plate', () => {
     await moveClock(house.url, 4);
     await at('/');
     expect(await page.textContent('.queue')).to.contain('Bin Counter left');
-    await at('/serve?piece=ARC-0309-1-B');
+    await at('/serve?piece=ARC-0309-1-C');
     expect(await page.textContent('main')).to.contain('No route is open for this piece now');
     await form(page, 'discard-piece').locator('[name="reason"]').fill('time is up');
     await page.locator('button:has-text("Bin all 185 g")').hover();

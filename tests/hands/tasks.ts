@@ -213,13 +213,11 @@ export const TASKS: readonly HandTask[] = [
       await rail(hand, '/slice');
       await pick(hand, piece);
       await submit(hand, 'record-slice');
-      await done(hand);
-      await rail(hand, '/serve');
-      await unfold(hand, 'start-hold');
+      await hand.sees('[data-lifted]');
       await chip(hand, 'start-hold', 'label', 'Counter left');
       await hand.type(at(hand, 'start-hold', 'startCore'), '3');
       await submit(hand, 'start-hold');
-      await hand.sees('.trays:has-text("Counter left")');
+      await hand.sees('[data-lifted]:has-text("On its tray")');
     }
   },
   {

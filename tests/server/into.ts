@@ -22,7 +22,7 @@ export const THAW = {
   packing: 'film'
 };
 const TRAY = { label: 'Left', startCore: '2 C' };
-const SLICE = { cut: 'straight', length: '100 mm', height: '20 mm', width: '60 mm', thickness: '6 mm' };
+const SLICE = { style: 'straight', length: '100 mm', height: '20 mm', width: '60 mm', thickness: '6 mm', count: 2 };
 
 /** How a piece gets into each. */
 export const INTO: Readonly<Record<Occupant, [string, object][]>> = {

@@ -52,25 +52,25 @@ describe('one fish through the house', () => {
     house.done('end-cure', { piece, massAfter: '585 g' });
     expect(state(house, piece, 'cured')).to.equal('open');
     expect(state(house, piece, 'raw')).to.equal('closed');
-    expect(
-      house.done('record-slice', {
-        piece,
-        cut: 'straight',
-        length: '200 mm',
-        height: '26 mm',
-        width: '100 mm',
-        thickness: '5 mm'
-      })
-    ).to.include({ pieces: 40 });
-    house.done('start-hold', { piece, control: '4h', label: 'Left', startCore: '4 C' });
+    const cut = house.done('record-slice', {
+      piece,
+      style: 'straight',
+      length: '200 mm',
+      height: '26 mm',
+      width: '100 mm',
+      thickness: '5 mm'
+    });
+    expect(cut).to.include({ pieces: 40 });
+    const slices = String(cut.piece);
+    house.done('start-hold', { piece: slices, control: '4h', label: 'Left', startCore: '4 C' });
     house.clock.moveBy(3 * HOUR);
-    house.done('serve-piece', { piece, route: 'cured', mass: '500 g' });
+    house.done('serve-piece', { piece: slices, route: 'cured', mass: '500 g' });
     house.clock.moveBy(1.5 * HOUR);
-    expect(house.act('serve-piece', { piece, route: 'cured', all: true })).to.include({
+    expect(house.act('serve-piece', { piece: slices, route: 'cured', all: true })).to.include({
       ok: false,
       code: 'record.not-allowed-now'
     });
-    house.done('discard-piece', { piece, reason: 'time is up', all: true });
+    house.done('discard-piece', { piece: slices, reason: 'time is up', all: true });
     const kinds = house.store.record.list({ lot: L }).map(({ kind }) => kind);
     expect(kinds).to.include.members([
       'lot.received',

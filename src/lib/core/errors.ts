@@ -67,6 +67,7 @@ export const ERROR_CODES = [
   'age.weight-drop',
   'age.spot-taken',
   'age.looser-without-reason',
+  'slice.none',
   'cure.no-salt',
   'cure.not-running',
   'ingredient.unknown',

@@ -233,15 +233,23 @@ const KNIFE: readonly Example[] = [
   act('divide-piece', { piece: 'ARC-0309-2-A', name: 'Block', form: 'block', mass: '300 g' }),
   act('record-slice', {
     piece: 'ARC-0309-2-C',
-    cut: 'straight',
+    purpose: 'topping',
+    style: 'oblique',
+    by: 'weight',
+    grams: '9 g',
+    thickness: '5 mm',
+    angle: 40,
     length: '200 mm',
     height: '26 mm',
-    width: '55 mm',
-    thickness: '5 mm'
+    height4: '20 mm',
+    width: '60 mm',
+    count: 12,
+    mass: '110 g',
+    place: 'Drawer 1'
   }),
   act('reweigh-piece', { piece: 'ARC-0309-2-A', mass: '1600 g', cause: 'drip' }),
   act('split-piece', { piece: 'ARC-0309-2-A', count: 3 }),
-  act('combine-pieces', { pieces: ['ARC-0309-2-D', 'ARC-0309-2-E'], name: 'Mince' })
+  act('combine-pieces', { pieces: ['ARC-0309-2-E', 'ARC-0309-2-F'], name: 'Mince' })
 ];
 
 const COLD: readonly Example[] = [

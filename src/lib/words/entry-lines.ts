@@ -124,6 +124,10 @@ const LINES: { readonly [Kind in EventKind]: Line<Kind> } = /* @__PURE__ */ word
     withdrawn ? `${by} cancelled the service ${name}.` : `${by} planned the service ${name}, ${say.dayAndTime(at)}.`,
   'piece.sliced': ({ pieces, pieceGrams }, { by, of }) =>
     `${by} sliced ${of}: ${say.plural(pieces, { one: 'slice', other: 'slices' })} of ${say.mass(pieceGrams)}.`,
+  'slices.lifted': ({ what, count, gramsEach }, { by, of }) =>
+    what === 'off-cut' || count === null
+      ? `${by} kept ${of} of what was left.`
+      : `${by} lifted ${of}: ${say.plural(count, { one: 'piece', other: 'pieces' })}${gramsEach === null ? '' : ` of ${say.mass(gramsEach)}`}.`,
   'hold.started': ({ label, startCore, discardAt }, { by, of }) =>
     `${by} put ${of} on ${label}${core(startCore)}. Bin at ${say.dayAndTime(discardAt)}.`,
   'hold.read': ({ reading }, { by, of }) => `${by} read ${of} on its tray: ${degrees(reading)}.`,

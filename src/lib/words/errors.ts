@@ -59,6 +59,10 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
     `There is nothing open at ${seen} that began then; somebody may have dealt with it.`,
   'thaw.in-closed-pack': () =>
     'Fish packed without oxygen leaves its pack before a cold thaw: botulinum grows from 3.3 °C without air. Open the pack, or take responsibility.',
+  'slice.none': ({ seen, max }, field) =>
+    max === undefined
+      ? `${field}: this block is too short for one whole slice so. Stand the blade steeper, or cut cubes.`
+      : `${field}: no slice of this cut weighs ${seen} here; the heaviest is ${max} g. Ask for that, or take another cut.`,
   'cure.no-salt': (_, field) =>
     `${field}: sugar alone is no cure. It draws water and sweetens, and keeps nothing; give it salt, or call it a marinade.`,
   'acid.none': () => 'No acid: it will not turn. Pour something sour over it, or leave it raw.',

@@ -3,6 +3,13 @@ import { said, words } from './speech.ts';
 const FIELD_NAMES: Record<string, string> = /* @__PURE__ */ words({
   species: 'Species',
   mass: 'Weight',
+  begun: 'Out of the cold since',
+  ends: 'Nothing stays',
+  waste: 'Trim',
+  offcutUse: 'Off-cut for',
+  offcut: 'Off-cut',
+  mass3: 'Weight of the last row',
+  mass2: 'Weight of the second row',
   lost: 'Where the rest went',
   all: 'All of it',
   thickness: 'Thickness',

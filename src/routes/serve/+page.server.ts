@@ -4,6 +4,7 @@ import { atBench, pieceChoices } from '$lib/server/facts/choices.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { pieceView } from '$lib/server/views/piece.ts';
 import { nowView } from '$lib/server/views/now.ts';
+import { trayLabels } from '$lib/server/facts/trays.ts';
 import type { PageServerLoad } from './$types';
 
 export const actions = actionsFor('/serve');
@@ -27,13 +28,7 @@ export const load = (({ url }) => {
       )
       .sort((a, b) => (a.to ?? 0) - (b.to ?? 0)),
     services: Object.values(app.store.projections.currentHouse().services).sort((a, b) => a.at - b.at),
-    labels: [
-      ...new Set(
-        app.store.record
-          .list({ kind: 'hold.started', limit: 40 })
-          .flatMap((event) => (event.kind === 'hold.started' ? [event.body.label] : []))
-      )
-    ].slice(0, 6),
+    labels: trayLabels(app),
     scale: app.config.scale !== null,
     playable: app.config.mode !== 'production' && app.config.pan !== null,
     controls: profileById(profile, profiles).timeControls

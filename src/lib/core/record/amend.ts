@@ -120,7 +120,6 @@ const NO_RULE: ReadonlySet<string> = new Set([
   'piece.wasted',
   'piece.reweighed',
   'piece.profiled',
-  'piece.sliced',
   'piece.dressed',
   'cure.stepped',
   'age.weighed',

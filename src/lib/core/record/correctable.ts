@@ -22,10 +22,12 @@ const WRITTEN_BY_HOUSE: ReadonlySet<string> = new Set([
   'look',
   'method',
   'notice',
+  'offcut',
   'origin',
   'owned',
   'recommended',
   'sheet',
+  'slices',
   'step',
   'sure',
   'version'
@@ -52,7 +54,11 @@ const USUALLY: Readonly<Record<string, QuantityKind>> = {
   thickness: 'length',
   length: 'length',
   height: 'length',
-  width: 'length'
+  width: 'length',
+  slantHead: 'length',
+  slantTail: 'length',
+  tail: 'length',
+  ...Object.fromEntries([1, 2, 3, 4].flatMap((at) => [`height${at}`, `width${at}`].map((name) => [name, 'length'])))
 };
 const kindOf = (unit: string): QuantityKind | undefined =>
   (Object.keys(UNITS) as QuantityKind[]).find((kind) => unit in UNITS[kind]);

@@ -37,13 +37,6 @@ export function halibut({ receive, daysAgo, grams, celsius, divide, on, chance }
   }
   on('halibut', 52, 'p1', 'end-freeze', { note: 'to thaw in drawer 1', place: 'Drawer 1' });
   divide('halibut', 'halibut-block', 25, { name: 'Halibut saku', form: 'block', mass: grams(480), thickness: '30 mm' });
-  on('halibut-block', 24.5, 'p1', 'record-slice', {
-    cut: 'straight',
-    length: '200 mm',
-    height: '30 mm',
-    width: '70 mm',
-    thickness: '6 mm'
-  });
 }
 
 /** Shellfish with and without its tag, and what nobody named. */

@@ -71,7 +71,7 @@ function char({ receive, paper, daysAgo, grams, celsius, divide, on, statement }
 }
 
 /** A turbot: a fillet of it, sliced, on the tray that is about to run out. */
-export function turbot({ receive, paper, daysAgo, grams, celsius, divide, on }: WeekTools): void {
+export function turbot({ receive, paper, daysAgo, grams, celsius, divide, on, step, pieces }: WeekTools): void {
   receive('turbot', 30, 'p1', {
     species: 'turbot',
     form: 'gutted',
@@ -100,15 +100,29 @@ export function turbot({ receive, paper, daysAgo, grams, celsius, divide, on }: 
     mass: grams(390),
     thickness: '24 mm'
   });
-  divide('turbot', 'turbot-tray', 8, { name: 'Turbot slices', form: 'portion', mass: grams(310), thickness: '22 mm' });
-  on('turbot-tray', 6, 'p1', 'record-slice', {
-    cut: 'oblique',
-    length: '150 mm',
-    height: '22 mm',
-    width: '80 mm',
-    thickness: '3 mm',
-    angle: 35
-  });
+  divide('turbot', 'turbot-loin', 8, { name: 'Turbot loin', form: 'loin', mass: grams(352), thickness: '22 mm' });
+  step(
+    3.6,
+    'p1',
+    'record-slice',
+    () => ({
+      piece: pieces['turbot-loin'],
+      purpose: 'plate',
+      style: 'oblique',
+      by: 'weight',
+      grams: '8 g',
+      thickness: '4 mm',
+      angle: 35,
+      length: '190 mm',
+      height: '23 mm',
+      height4: '17 mm',
+      width: '88 mm',
+      width4: '72 mm',
+      offcutUse: 'mince',
+      place: 'Drawer 1'
+    }),
+    ({ piece }) => (pieces['turbot-tray'] = String(piece))
+  );
   // The tray that is about to run out.
   on('turbot-tray', 3.45, 'p2', 'start-hold', { control: '4h', label: 'Counter tray, left', startCore: '2.1 C' });
   on('turbot-tray', 1.2, 'p2', 'serve-piece', { route: 'raw', mass: '120 g', dish: 'Turbot, brown butter salt' });

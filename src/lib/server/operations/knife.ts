@@ -1,46 +1,231 @@
 import { EmberError } from '../../core/errors.ts';
-import { draft } from '../store/record.ts';
-import { when } from '../../core/fields/field.ts';
-import { pieceForStep } from './guard.ts';
+import { slicePlan, sliceSet } from '../../core/activity/slice/plan.ts';
+import { USES, type pieceMade } from '../../core/activity/piece/bodies.ts';
+import { scaleError, scaleIntervalOf } from '../../core/bench/breakdown/mass.ts';
+import { cutFor, type SliceOutcome } from '../../core/bench/slice/settings.ts';
+import { knifeSeconds } from '../../core/bench/slice/time.ts';
+import { choice, optionalQuantity, pick, shortText, TEMPERATURE, ticked, when } from '../../core/fields/field.ts';
+import type { Typed } from '../../core/measure/parse.ts';
+import type { HouseState } from '../../core/record/house.ts';
+import { isIn } from '../../core/record/occupation.ts';
+import type { PieceState } from '../../core/record/piece.ts';
+import { offcutName, slicesName } from '../../words/slices.ts';
+import { sliceSubject } from '../facts/slicing.ts';
+import { draft, type Draft } from '../store/record.ts';
+import { after, pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
-import { slicePlan } from '../../core/activity/slice/plan.ts';
-import { cutFor } from '../../core/bench/slice/settings.ts';
+import { checkMass, computedMass, creditFor, leaving, movedTo, nextCodes, PART_MASS } from './pieces.ts';
+import type { z } from 'zod';
+
+/** The ruler and the scale disagree a little; a block of so much more than its weight is another block. */
+const RULER = { times: 1.25, grams: 5 } as const;
+/** Less than this is a smear on the board. g */
+const SMEAR = 0.5;
+
+export const cutInput = slicePlan.extend({
+  mass: optionalQuantity('mass', PART_MASS).describe(
+    'of all slices of the first row, weighed; by the ruler when empty'
+  ),
+  mass2: optionalQuantity('mass', PART_MASS).describe('of the second row'),
+  mass3: optionalQuantity('mass', PART_MASS).describe('of the third row'),
+  ends: ticked.describe('nothing of the block stays'),
+  offcut: optionalQuantity('mass', PART_MASS).describe('what is kept of the rest, weighed'),
+  offcutUse: choice(USES, 'mince'),
+  waste: optionalQuantity('mass', PART_MASS).describe('trim that is kept for nothing'),
+  gapReason: shortText(200).describe('where more than the scale can be out by went'),
+  begun: when.describe('when the block left the cold; when empty, as long before as so many slices take'),
+  place: shortText(60).describe('where all of it goes; empty: it stays out, and its time runs'),
+  core: optionalQuantity('temperature', TEMPERATURE).describe('core as it goes back'),
+  at: when
+});
+
+type CutInput = z.output<typeof cutInput>;
+
+/** What comes of one row: weighed, or by the ruler as the scale puts it right. */
+interface Lot {
+  readonly row: number;
+  readonly count: number;
+  readonly mass: Typed;
+  readonly thickness: number;
+  readonly angle: number;
+}
+
+function lotsOf(input: CutInput, cut: SliceOutcome, there: number): Lot[] {
+  // The scale is believed: what the ruler has more or less of is shared out over all of it.
+  const share = Math.min(RULER.times, there / cut.blockGrams);
+  return cut.sequence.flatMap((row, order): Lot[] => {
+    const { pieces, grams } = cut.rows[order]!;
+    if (pieces === 0) return [];
+    const own = cut.slices.filter((slice) => slice.row === order);
+    const weighed = [input.mass, input.mass2, input.mass3][row] ?? null;
+    return [
+      {
+        row,
+        count: pieces,
+        mass: weighed ?? computedMass(grams * share),
+        thickness: own.reduce((sum, each) => sum + each.thickness, 0) / own.length,
+        angle: own[0]!.from.angle
+      }
+    ];
+  });
+}
+
+/** What is kept of the rest, and what of the block stays: grams that add up to what was there. */
+function restOf(input: CutInput, there: number, sliced: number, house: HouseState) {
+  const waste = input.waste?.si ?? 0;
+  const left = there - sliced - waste;
+  const isEnd = input.count === null || input.ends;
+  if (!isEnd) return { waste, offcut: input.offcut, gap: 0 };
+  const offcut = input.offcut ?? (left > SMEAR ? computedMass(left) : null);
+  const gap = left - (offcut?.si ?? 0);
+  const interval = scaleIntervalOf(house);
+  const tolerance = [there, sliced, waste, offcut?.si ?? 0]
+    .filter((load) => load > 0)
+    .reduce((sum, load) => sum + scaleError(load, interval), 0);
+  if (Math.abs(gap) > tolerance && input.gapReason === '') {
+    throw new EmberError('record.not-balanced', { field: 'gapReason', unit: 'g', seen: gap, max: tolerance });
+  }
+  return { waste, offcut, gap };
+}
+
+/** A piece that was cut off, and what says of it that it lies out on the board. */
+function cutOff(
+  parent: PieceState,
+  made: Pick<z.input<typeof pieceMade>, 'code' | 'lot' | 'name' | 'form' | 'mass' | 'thicknessMm'> &
+    Partial<z.input<typeof pieceMade>>,
+  lies: { readonly what: 'slices' | 'off-cut'; readonly count: number | null; readonly angle: number | null },
+  style: CutInput['style'],
+  at: number
+): Draft[] {
+  const grams = made.mass.si;
+  return [
+    ...leaving(parent, made, at),
+    draft('slices.lifted', `piece:${made.code}`, at, {
+      what: lies.what,
+      style,
+      count: lies.count,
+      gramsEach: lies.count === null ? null : grams / lies.count,
+      thicknessMm: made.thicknessMm,
+      angleDegrees: lies.angle
+    })
+  ];
+}
+
+function sliceEntries(parent: PieceState, code: string, each: Lot, input: CutInput, at: number): Draft[] {
+  const style = (each.row === 0 ? '' : input[`style${(each.row + 1) as 2 | 3}`]) || input.style;
+  const { lot, name, use } = parent.made;
+  const thicknessMm = Math.max(0.5, Number(each.thickness.toFixed(2)));
+  return cutOff(
+    parent,
+    { code, lot, name: slicesName(name, style), form: 'portion', mass: each.mass, thicknessMm, use },
+    { what: 'slices', count: each.count, angle: each.angle },
+    style,
+    at
+  );
+}
+function offcutEntries(
+  parent: PieceState,
+  code: string,
+  mass: Typed,
+  { offcutUse: use, style }: CutInput,
+  house: HouseState,
+  at: number
+): Draft[] {
+  const { lot, name } = parent.made;
+  const grade = use === 'raw' ? 'prime' : 'by-product';
+  const creditPerKg = creditFor(house, use, grade);
+  return cutOff(
+    parent,
+    { code, lot, name: offcutName(name, use), form: 'portion', mass, thicknessMm: null, use, grade, creditPerKg },
+    { what: 'off-cut', count: null, angle: null },
+    style,
+    at
+  );
+}
+
+/** @throws EmberError `record.mass-exceeded`, `slice.none` */
+function checkCut(input: CutInput, cut: SliceOutcome, there: number): void {
+  if (cut.blockGrams > there * RULER.times + RULER.grams) {
+    const seen = `${Math.round(cut.blockGrams)} g`;
+    throw new EmberError('record.mass-exceeded', { field: 'length', unit: 'g', max: there, seen });
+  }
+  if (cut.pieces === 0) {
+    const most = cut.rows[0]!.mostGrams;
+    throw new EmberError('slice.none', {
+      field: input.by === 'weight' ? 'grams' : 'thickness',
+      ...(most === null ? {} : { seen: input.grams?.typed ?? '', unit: 'g', max: Math.floor(most * 10) / 10 })
+    });
+  }
+  for (const field of ['mass', 'mass2', 'mass3', 'offcut', 'waste'] as const) {
+    if (input[field]) checkMass(input[field], there, 0, false);
+  }
+}
+
+/** When it left the cold: as was said, else as long before as so many slices take. @throws EmberError `time.out-of-order` */
+function begunAt(input: CutInput, { made }: PieceState, at: number, slices: number, said: number | null): number {
+  const begun = said ?? Math.max(made.at, at - knifeSeconds(slices) * 1000);
+  if (begun > at || begun < made.at)
+    throw new EmberError('time.out-of-order', { field: 'begun', seen: input.begun ?? '' });
+  return begun;
+}
+
+/** What is kept for nothing, and what nobody weighed but the scale misses. */
+function lost(input: CutInput, piece: string, gap: number, at: number): Draft[] {
+  const entry = (what: 'trim' | 'drip' | 'other', mass: Typed, note: string) =>
+    draft('piece.wasted', `piece:${piece}`, at, { what, mass, note });
+  return [
+    ...(input.waste ? [entry('trim', input.waste, '')] : []),
+    ...(gap > SMEAR ? [entry(input.gapReason === '' ? 'drip' : 'other', computedMass(gap), input.gapReason)] : [])
+  ];
+}
 
 export const recordSlice = operation({
   name: 'record-slice',
   page: '/slice',
-  summary: 'Record a block cut into slices; pieces and weights are computed again here.',
-  input: slicePlan.extend({ at: when }),
+  summary: 'Cut a block into slices: they become a piece, counted and weighed, and so does what is kept of the rest.',
+  input: cutInput,
   subject: (input) => `piece:${input.piece}`,
-  run({ store, instant }, { piece, at: text, ...input }) {
-    const { state } = pieceForStep(store, piece, 'slice');
-    const at = instant(text, 'at');
-    if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: text });
-    const cut = cutFor(input);
-    // The ruler and the scale disagree a little; a block of twice the piece's weight is another block.
-    if (cut.blockGrams > state.grams * 1.25 + 5) {
-      throw new EmberError('record.mass-exceeded', {
-        field: 'length',
-        unit: 'g',
-        max: state.grams,
-        seen: `${Math.round(cut.blockGrams)} g`
-      });
+  run({ store, house, instant }, input) {
+    const { state, lot } = pieceForStep(store, input.piece, 'slice');
+    const at = after(state, instant(input.at, 'at'), input.at);
+    const cut = cutFor(input, sliceSubject(lot, house));
+    const there = state.grams;
+    checkCut(input, cut, there);
+    const said = input.begun === undefined || input.begun === '' ? null : instant(input.begun, 'begun');
+    const begun = begunAt(input, state, at, cut.pieces, said);
+    const lots = lotsOf(input, cut, there);
+    const sliced = lots.reduce((sum, { mass }) => sum + mass.si, 0);
+    const { waste, offcut, gap } = restOf(input, there, sliced, house);
+    const used = sliced + waste + (offcut?.si ?? 0);
+    if (used > there + scaleError(there, scaleIntervalOf(house))) {
+      const field = input.mass ? 'mass' : 'offcut';
+      throw new EmberError('record.mass-exceeded', { field, unit: 'g', max: there, seen: `${Math.round(used)} g` });
     }
+    const codes = nextCodes(store, lot.id, lots.length + (offcut ? 1 : 0));
+    const off = offcut ? codes.at(-1)! : null;
+    const pieceGrams = lots[0]!.mass.si / lots[0]!.count;
+    const slices = lots.map((_, index) => codes[index]!);
+    const left = Math.max(0, there - used - Math.max(0, gap));
+    const back = (id: string) => movedTo(house, { id, outs: [{ from: begun, to: null }] }, input.place, input.core, at);
+    const stays = left > SMEAR && !isIn(state, 'board') ? [state.id] : [];
     return {
       events: [
-        draft('piece.sliced', `piece:${piece}`, at, {
-          cut: input.cut,
-          length: input.length,
-          height: input.height,
-          width: input.width,
-          thickness: input.thickness,
-          angleDegrees: cut.angle,
+        draft('piece.sliced', `piece:${state.id}`, at, {
+          ...pick(input, sliceSet),
           pieces: cut.pieces,
-          pieceGrams: cut.gramsEach,
-          offcutGrams: cut.offcutGrams
-        })
+          pieceGrams,
+          offcutGrams: offcut?.si ?? 0,
+          begun,
+          slices,
+          offcut: off
+        }),
+        ...lots.flatMap((each, index) => sliceEntries(state, codes[index]!, each, input, at)),
+        ...(off && offcut ? offcutEntries(state, off, offcut, input, house, at) : []),
+        ...lost(input, state.id, gap, at),
+        // Nobody said where: then all of it lies where it lay, and its time in the warm runs on.
+        ...(input.place === '' ? [] : [...codes, ...stays].map(back))
       ],
-      result: { piece, pieces: cut.pieces, pieceGrams: cut.gramsEach }
+      result: { piece: slices[0]!, pieces: cut.pieces, pieceGrams, slices, offcut: off, left }
     };
   }
 });

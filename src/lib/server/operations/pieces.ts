@@ -299,7 +299,13 @@ export const movePiece = operation({
 });
 
 /** The entry with which a piece reaches a place. A place nobody listed is not cold: what lies there spends its time. */
-export function movedTo(house: HouseState, state: PieceState, place: string, core: Typed | null, at: number): Draft {
+export function movedTo(
+  house: HouseState,
+  state: { readonly id: string; readonly outs: readonly { readonly from: number; readonly to: number | null }[] },
+  place: string,
+  core: Typed | null,
+  at: number
+): Draft {
   const known = listedAs(house, place);
   const out = state.outs.at(-1);
   return draft('piece.moved', `piece:${state.id}`, at, {

@@ -113,6 +113,7 @@ export function verdictAtDoor(house: HouseState, now: number, input: z.infer<typ
     ages: [],
     dressings: [],
     slices: [],
+    lifted: null,
     holds: [],
     readings: [],
     served: [],

@@ -127,7 +127,17 @@ export const PREVIEWS = [
     name: 'slice-preview',
     path: 'preview/slice',
     summary: 'Slices from a block.',
-    example: { cut: 'straight', length: '180 mm', height: '30 mm', width: '70 mm', thickness: '6 mm' },
+    example: {
+      purpose: 'plate',
+      style: 'straight',
+      by: 'thickness',
+      grams: '12 g',
+      length: '180 mm',
+      height: '30 mm',
+      width: '70 mm',
+      thickness: '6 mm',
+      first: 'head'
+    },
     input: z.object(sliceSet),
     run: (_, input) => cutFor(input)
   })

@@ -1,9 +1,6 @@
-import { HOUR } from '../../core/measure/spans.ts';
 import { iceDaysSpent } from '../../core/fish/freshness.ts';
-import { rigorGuide, rigorStage } from '../../core/fish/rigor.ts';
 import { effectiveEvents, wideningAmendments } from '../../core/record/amend.ts';
 import { coverOf, loggedStays, staysOf } from '../../core/rules/stays.ts';
-import type { LotState } from '../../core/record/lot.ts';
 import type { PieceState } from '../../core/record/piece.ts';
 import { isOwnable } from '../../core/rules/exceptions.ts';
 import { judgeRun } from '../../core/rules/freezer-run.ts';
@@ -15,11 +12,11 @@ import { spentBy } from '../../core/activity/cold/hazards/clock.ts';
 import { isIn } from '../../core/record/occupation.ts';
 import { wantedRoute } from '../../core/rules/headline.ts';
 import { foldLineages, judge, verdict, type JudgeInput, type Verdict } from '../../core/rules/verdict.ts';
-import { readInstant } from '../../core/measure/day.ts';
 import { missingWord } from '../../words/scopes.ts';
 import type { Room } from '../room.ts';
 import { cardOf, noticeOf, toldOfPiece } from '../facts/declarations.ts';
 import { candidatesOfLot } from '../facts/lot-species.ts';
+import { rigorOf } from '../facts/rigor.ts';
 import { lastSpoken, presentOf } from './now.ts';
 import { horizonOf, todoOf } from './todo.ts';
 import { byDanger } from '../../core/service/danger.ts';
@@ -84,15 +81,6 @@ function whereabouts(room: Room, chain: readonly PieceState[], at: number, known
       return { ...stay, log: logged ? coverOf(logged) : null };
     })
     .reverse();
-}
-
-function rigorOf({ received }: LotState, zone: string, at: number) {
-  const guide = rigorGuide(received.killing);
-  // Only an hour of death says anything: a day alone is a whole band wide.
-  if (!guide || !received.caughtOn?.includes('T') || received.frozen)
-    return guide && { guide, hours: null, stage: null };
-  const hours = (at - readInstant(received.caughtOn, zone, 'caughtOn')) / HOUR;
-  return { guide, hours, stage: rigorStage(guide, hours) };
 }
 
 /** What goes on with a piece and its ancestors, what it wants next, and where that is done. */

@@ -3,7 +3,8 @@ import type { ActivityWords } from './words.ts';
 
 export const sliceWords = /* @__PURE__ */ words({
   entries: {
-    'piece.sliced': 'Sliced'
+    'piece.sliced': 'Sliced',
+    'slices.lifted': 'Lifted off the board'
   },
   tasks: {},
   steps: {

@@ -1,15 +1,37 @@
 import { words } from '../speech.ts';
 import type { sliceSet } from '../../core/activity/slice/plan.ts';
+import { PURPOSE_WORDS, STYLE_WORDS } from '../slices.ts';
 import type { PlanWords } from './plan.ts';
 
 export const SLICE_FIELDS: PlanWords<typeof sliceSet> = /* @__PURE__ */ words({
-  cut: {
-    label: 'Cut',
-    values: { oblique: 'Oblique, laid over (sogi-zukuri)', straight: 'Straight down (hira-zukuri)' }
-  },
+  purpose: { label: 'For', values: PURPOSE_WORDS },
+  style: { label: 'Cut', values: STYLE_WORDS },
+  by: { label: 'Each slice', values: { weight: 'by weight', thickness: 'by thickness' } },
+  grams: { label: 'One slice' },
+  thickness: { label: 'Thickness' },
+  angle: { label: 'Blade from the board, °' },
   length: { label: 'Length' },
-  height: { label: 'Height' },
-  width: { label: 'Width' },
-  thickness: { label: 'Slice' },
-  angle: { label: 'Blade from the board, °' }
+  height: { label: 'Height, head end' },
+  width: { label: 'Width, head end' },
+  height1: { label: 'Height at a quarter' },
+  height2: { label: 'Height in the middle' },
+  height3: { label: 'Height at three quarters' },
+  height4: { label: 'Height, tail end', hint: 'empty: as before it' },
+  width1: { label: 'Width at a quarter' },
+  width2: { label: 'Width in the middle' },
+  width3: { label: 'Width at three quarters' },
+  width4: { label: 'Width, tail end', hint: 'empty: as before it' },
+  edge: { label: 'Thin edge, % of the thick', hint: '100: squared' },
+  slantHead: { label: 'Head end slants by' },
+  slantTail: { label: 'Tail end slants by' },
+  grain: { label: 'Grain, ° off its length', hint: '0: it runs along the block' },
+  first: { label: 'Begin at', values: { head: 'the head end', tail: 'the tail end' } },
+  tail: { label: 'Stringy tail kept back', hint: 'for dice or mince' },
+  count: { label: 'How many', hint: 'empty: all it gives' },
+  style2: { label: 'Then', values: { '': 'nothing more', ...STYLE_WORDS } },
+  grams2: { label: 'One of these' },
+  count2: { label: 'How many of these', hint: 'empty: the rest' },
+  style3: { label: 'Last', values: { '': 'nothing more', ...STYLE_WORDS } },
+  grams3: { label: 'One of the last' },
+  count3: { label: 'How many of the last', hint: 'empty: the rest' }
 });

@@ -1,12 +1,5 @@
 import { words, type Said } from '../speech.ts';
 
-export const blockDrawing = /* @__PURE__ */ words({
-  slicesOfMmAt: (pieces: Said, thickness: Said, angle: Said, length: Said, height: Said, width: Said) =>
-    `${pieces} slices of ${thickness} mm at ${angle} degrees from a block ${length} by ${height} by ${width} mm.`,
-  mmAlongTheBoard: (length: Said, angle: Said) => `${length} mm along the board, blade at ${angle}°`,
-  faceMm: (width: Said, face: Said) => `face ${width} × ${face} mm`
-});
-
 export const coldLog = /* @__PURE__ */ words({
   toArrowKeysMove: (name: Said, dayAndTime: Said, dayAndTime2: Said) =>
     `${name}: ${dayAndTime} to ${dayAndTime2}. Arrow keys move the window, plus and minus zoom. The figures stand in the table below.`,

@@ -2,23 +2,81 @@ import { words, type Said } from '../speech.ts';
 
 export const slicePage = /* @__PURE__ */ words({
   slice: 'Slice',
-  nothingToSliceYet: 'Nothing to slice yet.',
+  nothingToSliceYet: 'Nothing to slice yet.'
+});
+
+export const sliceFields = /* @__PURE__ */ words({
+  suits: 'It suits: ',
+  betterSuits: (style: Said) => `${style} suits better: `,
+  takeIt: 'Take that cut',
+  usually: (least: Said, most: Said) => `usually ${least} to ${most}`,
+  usuallyAngle: (least: Said, most: Said) => (least === most ? `${least}°` : `usually ${least} to ${most}°`),
+  dragTheAngle: 'Blade angle in degrees',
+  dragTheGrain: 'Grain in degrees off the length',
+  theBlock: 'The block',
+  guessed: 'Guessed from its weight. Lay a ruler on it.',
+  moreOfTheBlock: 'It is not even: heights and widths between, slants, a thin edge',
+  grainAndEnds: 'Grain, which end first, the stringy tail',
+  howMany: 'How many, and what then'
+});
+
+export const sliceBench = /* @__PURE__ */ words({
   theBlockAndThe: 'The block and the blade',
   recordTheseSlices: 'Keep these slices',
-  bladeAngleInDegrees: 'Blade angle in degrees',
-  toHit: 'To hit',
-  gASlice: 'g a slice',
-  setTheThickness: 'Set the thickness',
-  slices: 'slices',
-  each: 'each',
+  slicesOf: (grams: Said, thick: Said) => `slices of ${grams}, ${thick} thick`,
+  cubesOf: (grams: Said) => `cubes of ${grams}`,
+  shortBy: (count: Said) => `${count} fewer than asked for: the block ends.`,
+  allHeavier: 'Heavier than asked for: no thinner slice of this cut holds together.',
+  noneSoHeavy: (grams: Said) => `No slice of this cut weighs that much here. The heaviest is ${grams}.`,
+  tooShort: 'Too short for one whole slice at this angle. Stand the blade steeper, or cut cubes.',
+  takeGrams: (grams: Said) => `Slices of ${grams}`,
+  fromOtherEnd: {
+    head: (pieces: Said) => `Begin at the head end: ${pieces}`,
+    tail: (pieces: Said) => `Begin at the tail end: ${pieces}`
+  },
+  onTheScale: 'On the scale, and where it goes',
+  theRestOfIt: 'Off-cut, trim, time out of the cold',
+  slicesTogether: 'All slices',
+  orByRuler: 'empty: by the ruler',
+  offCutWeight: 'Off-cut kept',
+  theRest: 'empty: all the rest',
+  stays: 'empty: none; the block stays',
+  offCutFor: 'Off-cut for',
+  trim: 'Trim binned',
+  place: 'Back in the cold',
+  emptyStaysOut: 'empty: it stays out, and its time runs',
+  outSince: 'Out of the cold since',
+  emptyByKnife: 'empty: as long as so many slices take',
+  core: 'Core now',
+  nothingStays: 'Nothing of the block stays',
+  gapReason: 'Where the rest went',
+  inPieces: 'in pieces',
   offCut: 'off-cut',
-  sliceFaceLongThe: (length: Said, length2: Said, length3: Said, mass: Said, mass2: Said) =>
-    `Slice ${length}, face ${length2} long, the blade moves ${length3} along the board each time. Block by the ruler ${mass}, on the scale ${mass2}. Density 1.05 g/ml.`,
-  theRulerSaysMore: 'By the ruler there is more fish than on the scale. Measure again.',
-  slicesOf: (dayAndTime: Said, pieces: Said, mass: Said) => `${dayAndTime}: ${pieces} slices of ${mass}.`,
-  oneLongDrawFingers:
-    'One long draw, fingers curled behind the blade. Clean board and knife between species; a cut hand is covered and gloved, or off raw work.',
-  tightFleshCutIt: 'Tight flesh: cut it thin, translucent if you can.',
-  acrossTheGrainAt: 'Across the grain, at a thickness the tooth likes.',
-  softFleshAThicker: 'Soft flesh: a thicker slice, one long draw of the blade.'
+  tailKept: 'tail kept back',
+  thenRow: (pieces: Said, grams: Said) => `Then ${pieces} of ${grams}.`,
+  rulerAndScale: (ruler: Said, scale: Said) => `By the ruler ${ruler}, on the scale ${scale}.`,
+  rulerLess: (share: Said) => `The ruler misses ${share} of it.`,
+  rulerMore: (share: Said) => `By the ruler there is ${share} more fish than on the scale.`,
+  letTheScaleDecide: 'Let the scale decide the width',
+  leftHanded: 'I cut left-handed',
+  theHand: 'The hand',
+  slicedThen: (dayAndTime: Said, pieces: Said, mass: Said) => `${dayAndTime}: ${pieces} slices of ${mass}.`,
+  fingers:
+    'Fingers curled behind the blade. Clean board and knife between species; a cut hand is covered and gloved, or off raw work.'
+});
+
+export const blockCut = /* @__PURE__ */ words({
+  fromTheSide: (pieces: Said, length: Said) => `The block from the side, ${length} mm long, cut into ${pieces} pieces.`,
+  endFirst: { head: 'Head end first', tail: 'Tail end first' },
+  everyCut: 'Every cut',
+  cutHead: ['Slice', 'Blade at', 'Angle', 'Thick', 'Weighs', 'Pieces']
+});
+
+export const lifted = /* @__PURE__ */ words({
+  ofThem: (count: Said, grams: Said) => `${count} pieces, ${grams}`,
+  onItsTray: 'On its tray.',
+  serveThem: 'Serve',
+  tray: 'Tray',
+  warmest: 'Warmest of them',
+  putOnTray: 'Put them on a tray'
 });

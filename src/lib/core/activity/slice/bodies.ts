@@ -1,21 +1,70 @@
 import { z } from 'zod';
-import { kind, type Kinds } from '../../record/kind.ts';
+import { STYLE_IDS } from './lists.ts';
+import { kind, second, type Kinds } from '../../record/kind.ts';
 import { recorded } from '../../record/recorded.ts';
 import { finite } from '../../record/values.ts';
 import { sliceSet } from './plan.ts';
 
 /** What can happen under the slicing knife. A shape is never edited once shipped: a new version is added and the old one upcast. */
 
-const { angle: _, ...told } = recorded(sliceSet).shape;
-
 export const sliced = z.object({
-  ...told,
-  angleDegrees: finite,
+  ...recorded(sliceSet).shape,
+  /** Slices cut, and what each weighs by the plan, g. */
   pieces: z.number().int(),
   pieceGrams: finite,
-  offcutGrams: finite
+  offcutGrams: finite,
+  /** When it left the cold for the knife, ms; null of a block whose slices are no pieces of their own. */
+  begun: finite.nullable(),
+  /** The pieces that came of it: slices by row, and what was kept of the rest. */
+  slices: z.array(z.string()),
+  offcut: z.string().nullable()
+});
+
+interface SlicedOnce {
+  readonly cut: 'straight' | 'oblique';
+  readonly pieceGrams: number;
+  readonly angleDegrees: number;
+}
+const EMPTY = Object.fromEntries(
+  ['height1', 'height2', 'height3', 'height4', 'width1', 'width2', 'width3', 'width4']
+    .concat(['slantHead', 'slantTail', 'tail', 'count', 'grams2', 'count2', 'grams3', 'count3'])
+    .map((name) => [name, null])
+);
+/** Of a block that was cut when it was told by one height and one width, and its slices were no pieces of their own. */
+export const slicedFrom1 = (body: unknown) => {
+  const { cut, angleDegrees, ...told } = body as SlicedOnce;
+  const { pieceGrams } = told;
+  return {
+    ...EMPTY,
+    purpose: 'topping',
+    by: 'thickness',
+    grams: { si: pieceGrams, unit: 'g', typed: `${Number(pieceGrams.toFixed(1))} g` },
+    edge: 100,
+    grain: 0,
+    first: 'head',
+    style2: '',
+    style3: '',
+    ...told,
+    style: cut,
+    angle: angleDegrees,
+    begun: null,
+    slices: [],
+    offcut: null
+  };
+};
+
+/** Stands on what came of a block: it was lifted off the board, so many of such a weight, and lies out of the cold from then on. */
+export const lifted = z.object({
+  what: z.enum(['slices', 'off-cut']),
+  style: z.enum(STYLE_IDS),
+  /** How many; null for what is not counted. */
+  count: z.number().int().nullable(),
+  gramsEach: finite.nullable(),
+  thicknessMm: finite.nullable(),
+  angleDegrees: finite.nullable()
 });
 
 export const kinds = {
-  'piece.sliced': kind(sliced)
+  'piece.sliced': second(sliced, slicedFrom1),
+  'slices.lifted': kind(lifted)
 } satisfies Kinds;

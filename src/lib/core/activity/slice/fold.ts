@@ -5,10 +5,23 @@ import { stamp, type Stamped } from '../../record/stamped.ts';
 export interface SliceRun extends Stamped {
   readonly plan: BodyOf<'piece.sliced'>;
 }
+/** What a piece is that was cut from a block: so many slices. */
+export type Lifted = Stamped & BodyOf<'slices.lifted'>;
 
-export const sliceSlice = pieceSlice<{ slices: SliceRun[] }>({
-  start: () => ({ slices: [] }),
+export const sliceSlice = pieceSlice<{ slices: SliceRun[]; lifted: Lifted | null }>({
+  start: () => ({ slices: [], lifted: null }),
   on: {
-    'piece.sliced': ({ slices }, event) => void slices.push({ ...stamp(event), plan: event.body })
+    'piece.sliced': ({ slices }, event, piece) => {
+      slices.push({ ...stamp(event), plan: event.body });
+      // What was cut before its slices were pieces says nothing of where it lay.
+      const { begun } = event.body;
+      if (begun === null) return;
+      piece.goesOut({ ...event, happened: begun }, null);
+      piece.leavesPlace(event);
+    },
+    'slices.lifted': (kept, event, piece) => {
+      kept.lifted = { ...stamp(event), ...event.body };
+      piece.goesOut(event, null);
+    }
   }
 });

@@ -1,0 +1,72 @@
+import { cureNow } from '../../core/activity/cure/fold.ts';
+import type { SlicedFish } from '../../core/bench/slice/recommend.ts';
+import type { SliceSubject } from '../../core/bench/slice/settings.ts';
+import { usualThickness, weightOfOne } from '../../core/bench/thickness.ts';
+import type { Species } from '../../core/fish/species.ts';
+import type { HouseState } from '../../core/record/house.ts';
+import type { LotState } from '../../core/record/lot.ts';
+import { isFrozen } from '../../core/record/frozen.ts';
+import type { PieceState } from '../../core/record/piece.ts';
+import type { Room } from '../room.ts';
+import { candidatesOfLot } from './lot-species.ts';
+import { rigorOf } from './rigor.ts';
+import { isSkinned } from './skin.ts';
+
+const DAY = 86_400_000;
+const FATS = ['lean', 'mid', 'rich'] as const;
+const TEXTURES = ['soft', 'medium', 'firm'] as const;
+
+/** What a block is computed by besides what is set: of several it may be, the fattest, which weighs least. */
+export function sliceSubject(lot: LotState, house: HouseState): SliceSubject {
+  const fats = candidatesOfLot(lot, house).map(({ fat }) => FATS.indexOf(fat));
+  return { fat: fats.length === 0 ? 'mid' : FATS[Math.max(...fats)]! };
+}
+
+const daysAged = (chain: readonly PieceState[], now: number): number =>
+  chain.flatMap(({ ages }) => ages).reduce((sum, run) => sum + Math.max(0, (run.ended?.at ?? now) - run.at) / DAY, 0);
+
+/** Mean salt of its last cure as it was forecast, %; 0 where it was in none. */
+function saltOf(chain: readonly PieceState[]): number {
+  const run = chain.flatMap(({ cures }) => cures).at(-1);
+  return run ? cureNow(run).forecast.meanSaltPercent.likely : 0;
+}
+
+/** A piece and all it was cut from, the oldest first. */
+function chainOf({ store }: Room, id: string): PieceState[] {
+  const seen = new Map<string, PieceState>();
+  const walk = (each: string) => {
+    if (seen.has(each)) return;
+    const { state } = store.projections.piece(each);
+    state.made.parents.forEach(walk);
+    seen.set(each, state);
+  };
+  walk(id);
+  return [...seen.values()];
+}
+
+/** What a piece's slicing goes by: its kind, and what was done to it and to what it was cut from. */
+export function slicedFish(room: Room, id: string): SlicedFish {
+  const { projections } = room.store;
+  const { state, lot } = projections.piece(id);
+  const house = projections.currentHouse();
+  const kinds: Species[] = candidatesOfLot(lot, house);
+  const chain = chainOf(room, id);
+  const { form, thicknessMm } = state.made;
+  const isWhole = ['whole', 'gutted'].includes(form);
+  const textures = kinds.map(({ texture }) => TEXTURES.indexOf(texture));
+  return {
+    // Of several it may be, the tightest: a thin slice of soft fish tears, a thick one of tight fish is chewed for long.
+    texture: textures.length === 0 ? 'medium' : TEXTURES[Math.max(...textures)]!,
+    fat: sliceSubject(lot, house).fat,
+    group: kinds[0]?.group ?? 'finfish',
+    rigor: rigorOf(lot, house.zone, room.clock.now())?.stage ?? null,
+    agedDays: daysAged(chain, room.clock.now()),
+    saltPercent: saltOf(chain),
+    inAcid: chain.some(({ acids }) => acids.length > 0),
+    wasFrozen: chain.some((piece) => piece.freezes.length > 0) || isFrozen(state, lot),
+    skinOn: !isWhole && form === 'fillet' && !isSkinned(room.store, id),
+    thicknessMm: thicknessMm ?? usualThickness(form, state.grams, weightOfOne(lot.received)),
+    form,
+    boiled: false
+  };
+}

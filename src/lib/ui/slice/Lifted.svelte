@@ -1,0 +1,56 @@
+<script lang="ts">
+  import Field from '../controls/Field.svelte';
+  import OperationForm from '../controls/OperationForm.svelte';
+  import { temperatureUnits } from '$lib/ui/units.ts';
+  import * as say from '$lib/words/say.ts';
+  import { lifted as t } from '$lib/words/screens/slice.ts';
+
+  /** What was just cut: onto a tray with its clock, by one touch and one reading; or to its page. */
+  let {
+    made,
+    labels,
+    control
+  }: {
+    made: {
+      readonly id: string;
+      readonly seq: number;
+      readonly name: string;
+      readonly grams: number;
+      readonly count: number | null;
+      readonly onTray: boolean;
+    };
+    labels: readonly string[];
+    control: string;
+  } = $props();
+</script>
+
+<section class="sheet" data-lifted={made.id}>
+  <h2>
+    <a class="way" href="/piece/{made.id}">{made.name}</a>
+    <small>{made.count === null ? say.mass(made.grams) : t.ofThem(made.count, say.mass(made.grams))}</small>
+  </h2>
+  {#if made.onTray}
+    <p>{t.onItsTray} <a class="way" href="/serve?piece={made.id}">{t.serveThem}</a></p>
+  {:else}
+    <OperationForm
+      operation="start-hold"
+      piece={{ id: made.id, seq: made.seq }}
+      submit={t.putOnTray}
+      also={{ control }}
+    >
+      <div class="fields">
+        <Field name="label" label={t.tray} among={labels} />
+        <Field name="startCore" label={t.warmest} kind="quantity" units={temperatureUnits()} />
+      </div>
+    </OperationForm>
+  {/if}
+</section>
+
+<style>
+  h2 {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.2rem 1rem;
+    align-items: baseline;
+  }
+</style>

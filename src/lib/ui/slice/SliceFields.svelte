@@ -1,0 +1,119 @@
+<script lang="ts">
+  import Button from '$lib/ui/kit/Button.svelte';
+  import Fold from '$lib/ui/kit/Fold.svelte';
+  import Slide from '$lib/ui/kit/Slide.svelte';
+  import PlanField from '../plan/PlanField.svelte';
+  import { SLICE_STYLES } from '$lib/core/bench/slice/styles.ts';
+  import { STYLE_IDS } from '$lib/core/activity/slice/lists.ts';
+  import * as say from '$lib/words/say.ts';
+  import { sliceFields as t } from '$lib/words/screens/slice.ts';
+  import { STYLE_WORDS, WHY_STYLE, WHY_TIGHT } from '$lib/words/slices.ts';
+  import type { SliceDraft } from './draft.svelte.ts';
+
+  /** What is cut, how, and the block it is cut from. */
+  let { draft }: { draft: SliceDraft } = $props();
+  const advice = $derived(draft.advice());
+  const style = $derived(SLICE_STYLES[draft.style]);
+  const isAdvised = $derived(advice.style === draft.style);
+  // A choice of the hand begins the cut anew; what is typed afterwards stands.
+  let purpose = $state('');
+  let chosen = $state('');
+  $effect.pre(() => {
+    if (purpose === '') [purpose, chosen] = [draft.texts.purpose!, draft.texts.style!];
+    if (draft.texts.purpose !== purpose) {
+      draft.take(draft.purpose);
+      [purpose, chosen] = [draft.texts.purpose!, draft.texts.style!];
+    } else if (draft.texts.style !== chosen) {
+      draft.choose(draft.style);
+      chosen = draft.texts.style!;
+    }
+  });
+  const QUARTERS = [1, 2, 3] as const;
+  const more = $derived(draft.texts.count !== '' || draft.texts.style2 !== '');
+</script>
+
+<div class="fields broad">
+  <PlanField {draft} name="purpose" />
+  <PlanField {draft} name="style" />
+</div>
+<p class="soft" data-advice={advice.style}>
+  {isAdvised ? t.suits : t.betterSuits(STYLE_WORDS[advice.style])}{WHY_STYLE[advice.why]}
+  ({advice.tightness.reasons.map(({ code, by }) => WHY_TIGHT[code](by)).join(', ')}).
+</p>
+{#if !isAdvised}<Button onclick={() => draft.choose(advice.style)}>{t.takeIt}</Button>{/if}
+<div class="fields">
+  {#if !style.cubes}<PlanField {draft} name="by" />{/if}
+  {#if draft.texts.by === 'weight' && !style.cubes}
+    <PlanField {draft} name="grams" hint={t.usually(say.mass(style.grams[0]), say.mass(style.grams[1]))} />
+  {:else}
+    <PlanField
+      {draft}
+      name="thickness"
+      hint={t.usually(say.length(style.thicknesses[0]), say.length(style.thicknesses[1]))}
+    />
+  {/if}
+  {#if !style.cubes}<PlanField {draft} name="angle" hint={t.usuallyAngle(style.angles[0], style.angles[1])} />{/if}
+</div>
+{#if !style.cubes && style.angles[0] < 75}
+  <Slide
+    min="15"
+    max="90"
+    aria-label={t.dragTheAngle}
+    value={draft.texts.angle}
+    onslide={(at) => (draft.texts.angle = String(at))}
+  />
+{/if}
+<h3>{t.theBlock}</h3>
+{#if draft.guessed}<p class="soft" data-guessed>{t.guessed}</p>{/if}
+<div class="fields">
+  {#each ['length', 'height', 'width'] as const as name (name)}<PlanField {draft} {name} />{/each}
+  <PlanField {draft} name="height4" optional />
+  <PlanField {draft} name="width4" optional />
+</div>
+<Fold title={t.moreOfTheBlock}>
+  <div class="fields">
+    {#each QUARTERS as at (at)}
+      <PlanField {draft} name="height{at}" optional />
+      <PlanField {draft} name="width{at}" optional />
+    {/each}
+    <PlanField {draft} name="edge" />
+    <PlanField {draft} name="slantHead" optional />
+    <PlanField {draft} name="slantTail" optional />
+  </div>
+</Fold>
+<Fold title={t.grainAndEnds}>
+  <div class="fields">
+    <PlanField {draft} name="grain" />
+    <PlanField {draft} name="first" />
+    <PlanField {draft} name="tail" optional />
+  </div>
+  <Slide
+    min="-45"
+    max="45"
+    aria-label={t.dragTheGrain}
+    value={draft.texts.grain}
+    onslide={(at) => (draft.texts.grain = String(at))}
+  />
+</Fold>
+<Fold title={t.howMany} open={more}>
+  <div class="fields">
+    <PlanField {draft} name="count" optional />
+    <PlanField {draft} name="style2" only={['', ...STYLE_IDS]} />
+    {#if draft.texts.style2 !== ''}
+      <PlanField {draft} name="grams2" optional />
+      <PlanField {draft} name="count2" optional />
+      <PlanField {draft} name="style3" only={['', ...STYLE_IDS]} />
+      {#if draft.texts.style3 !== ''}
+        <PlanField {draft} name="grams3" optional />
+        <PlanField {draft} name="count3" optional />
+      {/if}
+    {/if}
+  </div>
+</Fold>
+
+<style>
+  h3 {
+    font-weight: 700;
+    margin-top: 0.9rem;
+  }
+</style>

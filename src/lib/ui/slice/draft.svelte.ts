@@ -1,0 +1,144 @@
+import { sliceSet, QUARTERS, type SliceSet } from '../../core/activity/slice/plan.ts';
+import { adviseSlice, beginsWith, type SliceAdvice, type SlicedFish } from '../../core/bench/slice/recommend.ts';
+import {
+  fleshDensity,
+  widthThatFits,
+  type SliceOutcome,
+  type SliceSettings,
+  type SliceSubject
+} from '../../core/bench/slice/settings.ts';
+import { cotangent, measureAt } from '../../core/bench/slice/block.ts';
+import { SLICE_STYLES } from '../../core/bench/slice/styles.ts';
+import type { Purpose, StyleId } from '../../core/activity/slice/lists.ts';
+import { depthAt, fullProfile, type DepthProfile } from '../../core/bench/breakdown/depth.ts';
+import type { UnitPreferences } from '../../core/measure/units.ts';
+import { SLICE_FIELDS } from '../../words/plans/slice.ts';
+import { PlanDraft } from '../plan/draft.svelte.ts';
+
+/** As much of a piece as its block is guessed from. */
+export interface BlockOf {
+  readonly grams: number;
+  readonly form: string;
+  readonly depth: DepthProfile | null;
+  readonly fish: SlicedFish;
+  readonly subject: SliceSubject;
+}
+
+/** Length and width of what is usually cut so, in heights (the same guess as of its thickness; check). */
+const SHAPES: Readonly<Record<string, number>> = { fillet: 4, loin: 2.4, block: 2.4, portion: 2 };
+const USUAL_HEIGHT = 28;
+/** To a tenth of a millimetre: no ruler says more. */
+const round = (mm: number) => Math.round(mm * 10) / 10;
+
+/** A block at the slicing board as it is being set. */
+export class SliceDraft extends PlanDraft<typeof sliceSet> {
+  /** Nobody laid a ruler on it yet: its sizes are guessed from its weight. */
+  guessed = $state(true);
+  readonly #piece: BlockOf;
+
+  constructor(units: UnitPreferences, piece: BlockOf) {
+    super(sliceSet, SLICE_FIELDS, units);
+    this.#piece = piece;
+    this.#usual();
+    this.take('topping');
+  }
+
+  get purpose(): Purpose {
+    return this.texts.purpose as Purpose;
+  }
+  get style(): StyleId {
+    return this.texts.style as StyleId;
+  }
+  /** What suits this piece for what it is wanted for. */
+  advice(): SliceAdvice {
+    return adviseSlice(this.#piece.fish, this.purpose);
+  }
+
+  /** Begins where the cut begins that suits the piece. */
+  take(purpose: Purpose): void {
+    this.texts.purpose = purpose;
+    this.choose(this.advice().style);
+  }
+  /** Begins where a style begins, for flesh as tight as this. */
+  choose(style: StyleId): void {
+    const begin = beginsWith(style, this.advice().tightness.value);
+    this.texts.style = style;
+    this.texts.angle = String(begin.angle);
+    this.figure('thickness', begin.thickness);
+    this.figure('grams', this.#weighs(style, begin));
+    this.texts.by = style === 'cubes' ? 'thickness' : 'weight';
+  }
+
+  /** What a slice as thick as suits it weighs here, within what pieces of its style weigh: to the half gram. */
+  #weighs(style: StyleId, { thickness, angle, grams }: Pick<SliceAdvice, 'thickness' | 'angle' | 'grams'>): number {
+    const settings = this.settings();
+    if (typeof settings === 'string') return grams;
+    const { height, width } = settings.set;
+    const face = (height.si * width.si) / Math.sin((angle * Math.PI) / 180);
+    const [least, most] = SLICE_STYLES[style].grams;
+    const here = fleshDensity(this.#piece.subject.fat) * thickness * face;
+    return Math.round(Math.min(most, Math.max(least, here)) * 2) / 2;
+  }
+
+  /** The block as its depth was measured, else as pieces of its form and weight usually are. */
+  #usual(): void {
+    const { grams, form, depth, fish, subject } = this.#piece;
+    const density = fleshDensity(subject.fat);
+    if (depth && depth.points.length >= 2) {
+      const points = fullProfile(depth);
+      const length = Math.min(1000, depth.lengthMm);
+      const heights = QUARTERS.map((quarter) => depthAt(points, (depth.lengthMm * quarter) / 4));
+      this.figure('length', length);
+      heights.forEach((mm, quarter) => this.figure(quarter === 0 ? 'height' : `height${quarter}`, Math.max(3, mm)));
+      const mean = heights.reduce((sum, mm) => sum + mm, 0) / heights.length;
+      this.figure('width', Math.round(Math.min(400, Math.max(5, grams / (density * length * mean)))));
+      this.guessed = false;
+      return;
+    }
+    const height = fish.thicknessMm ?? USUAL_HEIGHT;
+    const width = Math.min(400, Math.round(height * (SHAPES[form] ?? 2.4)));
+    this.figure('height', height);
+    this.figure('width', width);
+    this.figure('length', Math.max(20, Math.min(1000, Math.round(grams / (density * height * width)))));
+  }
+
+  /** What stays of the block once these were cut: it begins at their last face, which leans. */
+  shorten({ slices, order, block }: SliceOutcome): void {
+    const last = slices.at(-1)?.to;
+    if (!last || order.first !== 'head') return;
+    const at = Math.min(last.at, block.length - 5);
+    const ends = { height: block.heights, width: block.widths } as const;
+    for (const name of ['height', 'width'] as const) {
+      const tail = this.texts[`${name}4`];
+      this.figure(name, round(Math.max(5, measureAt(ends[name], at))));
+      for (const quarter of [1, 2, 3]) this.texts[`${name}${quarter}`] = '';
+      this.texts[`${name}4`] = tail ?? '';
+    }
+    this.figure('length', round(block.length - at));
+    const lean = measureAt(block.heights, at) * cotangent(last.angle);
+    if (lean > 0.5) this.figure('slantHead', round(Math.min(lean, (block.length - at) / 2 - 1)));
+  }
+
+  settings(): SliceSettings | string {
+    const set = this.read();
+    return typeof set === 'string' ? set : { set: set as SliceSet, subject: this.#piece.subject };
+  }
+
+  /** How much wider it has to be told for ruler and scale to agree; 1 where they do, null where it cannot be read. */
+  misfit(): number | null {
+    const settings = this.settings();
+    if (typeof settings === 'string') return null;
+    const found = this.attempt(() => widthThatFits(settings, this.#piece.grams));
+    return typeof found === 'number' ? found : null;
+  }
+  /** Lets the scale decide: every width is told so much wider. */
+  fit(times: number): void {
+    const settings = this.settings();
+    if (typeof settings === 'string') return;
+    for (const quarter of QUARTERS) {
+      const name = quarter === 0 ? 'width' : (`width${quarter}` as const);
+      const width = settings.set[name];
+      if (width) this.figure(name, Math.min(400, Math.max(5, Math.round(width.si * times * 10) / 10)));
+    }
+  }
+}
