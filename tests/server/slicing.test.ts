@@ -170,6 +170,30 @@ describe('the time that slicing takes', () => {
   });
 });
 
+describe('a slicing that was none', () => {
+  it('is put back: the block weighs what it did, and the time it lay out is spent', () => {
+    const { house, block } = blockHouse();
+    const begun = new Date(NOON + 40 * MINUTE).toISOString();
+    const made = cut(house, block, { begun, mass: '250 g', waste: '20 g', place: 'Drawer' });
+    expect(state(house, block).gone).to.not.equal(null);
+    house.done('put-slices-back', { piece: made.piece });
+    expect(state(house, block)).to.include({ grams: 400, gone: null });
+    expect(state(house, block).slices[0]!.plan).to.deep.include({ pieces: 0, slices: [], offcut: null });
+    expect(secondsOut(chain(house, block), NOON + HOUR)).to.equal(20 * 60);
+    expect(house.act('put-slices-back', { piece: made.piece })).to.include({ ok: false, code: 'record.not-found' });
+    expect(verify(house.store, NOON + HOUR).trouble).to.equal(null);
+    house.close();
+  });
+  it('not once any of it was served, put on a tray or cut again', () => {
+    const { house, block } = blockHouse();
+    const made = cut(house, block, { place: 'Drawer' });
+    house.done('start-hold', { piece: made.piece, label: 'Left', startCore: '3 C' });
+    expect(house.act('put-slices-back', { piece: made.offcut! })).to.include({ code: 'record.not-allowed-now' });
+    expect(house.act('put-slices-back', { piece: block })).to.include({ code: 'record.not-found' });
+    house.close();
+  });
+});
+
 describe('from the board to the tray', () => {
   it('by one touch and one reading; served in grams, never twice', () => {
     const { house, block } = blockHouse();

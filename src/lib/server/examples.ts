@@ -218,6 +218,22 @@ const DOOR: readonly Example[] = [
   act('print-labels', { pieces: 'ARC-0309-1-A', size: 'roll-60x40' })
 ];
 
+const SLICES = {
+  piece: 'ARC-0309-2-C',
+  purpose: 'topping',
+  style: 'oblique',
+  by: 'weight',
+  grams: '9 g',
+  thickness: '5 mm',
+  angle: 40,
+  length: '200 mm',
+  height: '26 mm',
+  height4: '20 mm',
+  width: '60 mm',
+  count: 12,
+  mass: '110 g',
+  place: 'Drawer 1'
+};
 const KNIFE: readonly Example[] = [
   landed({ species: 'turbot', form: 'gutted', caughtOn: '2026-03-08', mass: '3 kg' }),
   act('open-board', { piece: 'TUR-0309-2-A' }),
@@ -231,22 +247,9 @@ const KNIFE: readonly Example[] = [
   act('set-depth', { piece: 'ARC-0309-2-A', length: '300 mm', t0: '30 mm', t6: '12 mm' }),
   act('trim-piece', { piece: 'ARC-0309-2-A', what: 'skin', mass: '70 g', keep: true, use: 'crisp' }),
   act('divide-piece', { piece: 'ARC-0309-2-A', name: 'Block', form: 'block', mass: '300 g' }),
-  act('record-slice', {
-    piece: 'ARC-0309-2-C',
-    purpose: 'topping',
-    style: 'oblique',
-    by: 'weight',
-    grams: '9 g',
-    thickness: '5 mm',
-    angle: 40,
-    length: '200 mm',
-    height: '26 mm',
-    height4: '20 mm',
-    width: '60 mm',
-    count: 12,
-    mass: '110 g',
-    place: 'Drawer 1'
-  }),
+  act('record-slice', SLICES),
+  act('put-slices-back', { piece: 'ARC-0309-2-D' }),
+  act('record-slice', SLICES),
   act('reweigh-piece', { piece: 'ARC-0309-2-A', mass: '1600 g', cause: 'drip' }),
   act('split-piece', { piece: 'ARC-0309-2-A', count: 3 }),
   act('combine-pieces', { pieces: ['ARC-0309-2-E', 'ARC-0309-2-F'], name: 'Mince' })

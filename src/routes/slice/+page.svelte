@@ -17,7 +17,13 @@
 
 <svelte:head><title>{titled(t.slice)}</title></svelte:head>
 <h1>{t.slice}</h1>
-<PiecePick pieces={data.pieces} chosen={data.chosen} away={data.away} left={data.left} empty={t.nothingToSliceYet} />
+<PiecePick
+  pieces={data.pieces}
+  chosen={data.chosen}
+  away={made.length > 0 ? null : data.away}
+  left={data.left}
+  empty={t.nothingToSliceYet}
+/>
 {#if waiting.length > 0}
   <div class="cards">
     {#each waiting as each (each.id)}<Lifted made={each} labels={data.labels} control={data.control} />{/each}

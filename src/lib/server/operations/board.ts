@@ -209,7 +209,7 @@ export const weighWaste = operation({
 });
 
 /** Voids an entry; what it did is undone, and the ledger shows both. */
-const voided = (seq: number, subject: string, at: number, reason: string): Draft =>
+export const voided = (seq: number, subject: string, at: number, reason: string): Draft =>
   draft('entry.amended', subject, at, { amends: seq, void: true, happened: null, patch: {}, reason, widens: [] });
 
 export const putBack = operation({

@@ -4,18 +4,29 @@ import { USES, type pieceMade } from '../../core/activity/piece/bodies.ts';
 import { scaleError, scaleIntervalOf } from '../../core/bench/breakdown/mass.ts';
 import { cutFor, type SliceOutcome } from '../../core/bench/slice/settings.ts';
 import { knifeSeconds } from '../../core/bench/slice/time.ts';
-import { choice, optionalQuantity, pick, shortText, TEMPERATURE, ticked, when } from '../../core/fields/field.ts';
+import {
+  choice,
+  optionalQuantity,
+  pick,
+  pieceId,
+  shortText,
+  TEMPERATURE,
+  ticked,
+  when
+} from '../../core/fields/field.ts';
 import type { Typed } from '../../core/measure/parse.ts';
 import type { HouseState } from '../../core/record/house.ts';
-import { isIn } from '../../core/record/occupation.ts';
+import { isIn, occupantsOf } from '../../core/record/occupation.ts';
 import type { PieceState } from '../../core/record/piece.ts';
 import { offcutName, slicesName } from '../../words/slices.ts';
 import { sliceSubject } from '../facts/slicing.ts';
 import { draft, type Draft } from '../store/record.ts';
 import { after, pieceForStep } from './guard.ts';
+import { voided } from './board.ts';
+import { notNow } from './not-now.ts';
 import { operation } from './operation.ts';
 import { checkMass, computedMass, creditFor, leaving, movedTo, nextCodes, PART_MASS } from './pieces.ts';
-import type { z } from 'zod';
+import { z } from 'zod';
 
 /** The ruler and the scale disagree a little; a block of so much more than its weight is another block. */
 const RULER = { times: 1.25, grams: 5 } as const;
@@ -226,6 +237,58 @@ export const recordSlice = operation({
         ...(input.place === '' ? [] : [...codes, ...stays].map(back))
       ],
       result: { piece: slices[0]!, pieces: cut.pieces, pieceGrams, slices, offcut: off, left }
+    };
+  }
+});
+
+/** Whether nothing has happened to a piece since it was lifted, but that it was put somewhere. */
+const untouched = ({
+  state,
+  children
+}: {
+  readonly state: PieceState;
+  readonly children: readonly string[];
+}): boolean =>
+  children.length === 0 && state.grams === state.made.mass.si && occupantsOf(state).length === 0 && state.gone === null;
+
+export const putSlicesBack = operation({
+  name: 'put-slices-back',
+  page: '/slice',
+  summary:
+    'Undo a slicing: what it gave is no piece any more, the block has its weight again. The time it lay out is spent.',
+  input: z.object({ piece: pieceId.describe('the slices, or the off-cut') }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, now }, input) {
+    const [parent = ''] = store.projections.piece(input.piece).state.made.parents;
+    const block = parent === '' ? null : store.projections.piece(parent);
+    const run = block?.state.slices.find(({ plan }) => [...plan.slices, plan.offcut].includes(input.piece));
+    if (!block || !run) throw new EmberError('record.not-found', { field: 'piece', seen: input.piece });
+    const codes = [...run.plan.slices, ...(run.plan.offcut ? [run.plan.offcut] : [])];
+    const children = codes.map((code) => store.projections.piece(code));
+    if (!children.every(untouched)) throw notNow('piece', 'worked-on');
+    const { recorded } = store.record.event(run.seq)!;
+    const reason = 'not cut after all';
+    // What was written in the same breath goes with it; that it lay out stays.
+    const undone = store.record
+      .eventsOf(`piece:${parent}`)
+      .filter((event) => event.seq > run.seq && event.recorded === recorded)
+      .filter(
+        (event) => event.kind === 'piece.wasted' || (event.kind === 'piece.gave' && codes.includes(event.body.child))
+      );
+    return {
+      events: [
+        ...undone.map(({ seq }) => voided(seq, `piece:${parent}`, now, reason)),
+        ...children.map(({ state }) => voided(state.made.seq, `piece:${state.id}`, now, reason)),
+        draft('entry.amended', `piece:${parent}`, now, {
+          amends: run.seq,
+          void: false,
+          happened: null,
+          patch: { pieces: 0, slices: [], offcut: null, offcutGrams: 0 },
+          reason,
+          widens: []
+        })
+      ],
+      result: { piece: parent, grams: run.plan.pieces * run.plan.pieceGrams }
     };
   }
 });

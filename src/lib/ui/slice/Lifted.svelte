@@ -24,7 +24,7 @@
   } = $props();
 </script>
 
-<section class="sheet" data-lifted={made.id}>
+<section class="sheet stack" data-lifted={made.id}>
   <h2>
     <a class="way" href="/piece/{made.id}">{made.name}</a>
     <small>{made.count === null ? say.mass(made.grams) : t.ofThem(made.count, say.mass(made.grams))}</small>
@@ -43,6 +43,7 @@
         <Field name="startCore" label={t.warmest} kind="quantity" units={temperatureUnits()} />
       </div>
     </OperationForm>
+    <OperationForm operation="put-slices-back" piece={{ id: made.id, seq: made.seq }} submit={t.notCut} tone="quiet" />
   {/if}
 </section>
 

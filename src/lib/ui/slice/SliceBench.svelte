@@ -65,6 +65,8 @@
   });
   const cut = $derived(one?.result ?? null);
   const first = $derived(cut?.rows[cut.sequence.indexOf(0)] ?? null);
+  /** Rows after the first, as they are written; they may be cut in another order. */
+  const later = $derived(cut ? cut.rows.slice(1).map((_, index) => cut.rows[cut.sequence.indexOf(index + 1)]!) : []);
   const wanted = $derived(one?.shown?.set ?? null);
   const short = $derived(
     cut && wanted?.count != null && first && first.pieces < wanted.count ? wanted.count - first.pieces : 0
@@ -177,8 +179,8 @@
         <p class="figure">{say.mass(cut.offcutGrams)} <small>{t.offCut}</small></p>
         {#if cut.tailGrams > 0}<p class="figure">{say.mass(cut.tailGrams)} <small>{t.tailKept}</small></p>{/if}
       </div>
-      {#each cut.rows.slice(1) as row, index (index)}
-        <p>{t.thenRow(row.pieces, say.mass(row.pieces > 0 ? row.grams / row.pieces : 0))}</p>
+      {#each later as row, index (index)}
+        <p>{row.pieces > 0 ? t.thenRow(row.pieces, say.mass(row.grams / row.pieces)) : t.thenNone}</p>
       {/each}
       <p class="soft" data-ruler>{t.rulerAndScale(say.mass(cut.blockGrams), say.mass(view.piece.grams))}</p>
       {#if isOff && misfit !== null}
@@ -197,7 +199,7 @@
     <p>{BLADE_WORDS[draft.style]}</p>
     <p>{LAID_WORDS[draft.style]}</p>
     <p class="soft">{MISTAKE_WORDS[draft.style]}</p>
-    {#each view.piece.slices as slice (slice.seq)}
+    {#each view.piece.slices.filter(({ plan }) => plan.pieces > 0) as slice (slice.seq)}
       <p class="soft">{t.slicedThen(say.dayAndTime(slice.at), slice.plan.pieces, say.mass(slice.plan.pieceGrams))}</p>
     {/each}
     <p class="caution">{t.fingers}</p>

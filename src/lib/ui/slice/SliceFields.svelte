@@ -28,6 +28,14 @@
       chosen = draft.texts.style!;
     }
   });
+  /** What one slice goes by, as it is dragged: in grams or millimetres, whatever unit it is typed in. */
+  const size = $derived.by(() => {
+    const name = draft.texts.by === 'weight' && !style.cubes ? ('grams' as const) : ('thickness' as const);
+    const settings = draft.settings();
+    const value = typeof settings === 'string' ? null : (settings.set[name]?.si ?? null);
+    const range = name === 'grams' ? style.grams : style.thicknesses;
+    return { name, range, value: value ?? range[0], step: name === 'grams' ? 0.5 : 0.1 };
+  });
   const QUARTERS = [1, 2, 3] as const;
   const more = $derived(draft.texts.count !== '' || draft.texts.style2 !== '');
 </script>
@@ -54,6 +62,14 @@
   {/if}
   {#if !style.cubes}<PlanField {draft} name="angle" hint={t.usuallyAngle(style.angles[0], style.angles[1])} />{/if}
 </div>
+<Slide
+  min={size.range[0]}
+  max={size.range[1]}
+  step={size.step}
+  aria-label={size.name === 'grams' ? t.dragTheWeight : t.dragTheThickness}
+  value={size.value}
+  onslide={(at) => draft.figure(size.name, at)}
+/>
 {#if !style.cubes && style.angles[0] < 75}
   <Slide
     min="15"

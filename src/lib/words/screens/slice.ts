@@ -11,6 +11,8 @@ export const sliceFields = /* @__PURE__ */ words({
   takeIt: 'Take that cut',
   usually: (least: Said, most: Said) => `usually ${least} to ${most}`,
   usuallyAngle: (least: Said, most: Said) => (least === most ? `${least}°` : `usually ${least} to ${most}°`),
+  dragTheWeight: 'Weight of one slice',
+  dragTheThickness: 'Thickness of one slice',
   dragTheAngle: 'Blade angle in degrees',
   dragTheGrain: 'Grain in degrees off the length',
   theBlock: 'The block',
@@ -54,6 +56,7 @@ export const sliceBench = /* @__PURE__ */ words({
   offCut: 'off-cut',
   tailKept: 'tail kept back',
   thenRow: (pieces: Said, grams: Said) => `Then ${pieces} of ${grams}.`,
+  thenNone: 'Then none: the block ends.',
   rulerAndScale: (ruler: Said, scale: Said) => `By the ruler ${ruler}, on the scale ${scale}.`,
   rulerLess: (share: Said) => `The ruler misses ${share} of it.`,
   rulerMore: (share: Said) => `By the ruler there is ${share} more fish than on the scale.`,
@@ -78,5 +81,6 @@ export const lifted = /* @__PURE__ */ words({
   serveThem: 'Serve',
   tray: 'Tray',
   warmest: 'Warmest of them',
-  putOnTray: 'Put them on a tray'
+  putOnTray: 'Put them on a tray',
+  notCut: 'Undo: not cut after all'
 });
