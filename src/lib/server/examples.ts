@@ -248,6 +248,7 @@ const KNIFE: readonly Example[] = [
   act('trim-piece', { piece: 'ARC-0309-2-A', what: 'skin', mass: '70 g', keep: true, use: 'crisp' }),
   act('divide-piece', { piece: 'ARC-0309-2-A', name: 'Block', form: 'block', mass: '300 g' }),
   act('record-slice', SLICES),
+  act('weigh-slices', { piece: 'ARC-0309-2-D', weights: '9.2 8.7 9.9' }),
   act('put-slices-back', { piece: 'ARC-0309-2-D' }),
   act('record-slice', SLICES),
   act('reweigh-piece', { piece: 'ARC-0309-2-A', mass: '1600 g', cause: 'drip' }),

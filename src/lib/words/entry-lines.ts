@@ -124,6 +124,8 @@ const LINES: { readonly [Kind in EventKind]: Line<Kind> } = /* @__PURE__ */ word
     withdrawn ? `${by} cancelled the service ${name}.` : `${by} planned the service ${name}, ${say.dayAndTime(at)}.`,
   'piece.sliced': ({ pieces, pieceGrams }, { by, of }) =>
     `${by} sliced ${of}: ${say.plural(pieces, { one: 'slice', other: 'slices' })} of ${say.mass(pieceGrams)}.`,
+  'slices.weighed': ({ weights, per, aimGrams }, { by, of }) =>
+    `${by} weighed ${say.plural(weights.length * per, { one: 'slice', other: 'slices' })} of ${of} against ${say.mass(aimGrams)} each.`,
   'slices.lifted': ({ what, count, gramsEach }, { by, of }) =>
     what === 'off-cut' || count === null
       ? `${by} kept ${of} of what was left.`

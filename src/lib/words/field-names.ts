@@ -3,6 +3,8 @@ import { said, words } from './speech.ts';
 const FIELD_NAMES: Record<string, string> = /* @__PURE__ */ words({
   species: 'Species',
   mass: 'Weight',
+  weights: 'Weights of the slices',
+  per: 'Slices in each weighing',
   begun: 'Out of the cold since',
   ends: 'Nothing stays',
   waste: 'Trim',

@@ -3,13 +3,15 @@ import { profileById } from '$lib/core/codes/profiles/index.ts';
 import { atBench, pieceChoices } from '$lib/server/facts/choices.ts';
 import { slicedFish, sliceSubject } from '$lib/server/facts/slicing.ts';
 import { actionsFor, actionsNamed } from '$lib/server/forms.ts';
+import { handOf } from '$lib/server/facts/hands.ts';
+import { aimOf } from '$lib/server/facts/slicing.ts';
 import { trayLabels } from '$lib/server/facts/trays.ts';
 import { pieceView } from '$lib/server/views/piece.ts';
 import type { PageServerLoad } from './$types';
 
 export const actions = { ...actionsFor('/slice'), ...actionsNamed(['start-hold']) };
 
-export const load = (({ url }) => {
+export const load = (({ url, locals }) => {
   const app = theApp();
   const { projections } = app.store;
   // What is slices already is cut no more.
@@ -50,11 +52,16 @@ export const load = (({ url }) => {
         count: state.lifted!.count,
         what: state.lifted!.what,
         at: state.lifted!.at,
-        onTray: state.holds.length > 0
+        onTray: state.holds.length > 0,
+        aim: aimOf(app.store, state)?.aim ?? 1,
+        weighed: state.weighed.at(-1) ?? null
       }))
       .filter(({ what }) => what === 'slices')
       .sort((a, b) => b.at - a.at)
       .slice(0, 6),
+    hand: locals.person ? handOf(app, locals.person.id) : {},
+    scale: app.config.scale !== null,
+    playable: app.config.mode !== 'production' && app.config.pan !== null,
     places: Object.values(house.places)
       .filter(({ kind }) => kind !== 'freezer' && kind !== 'blast')
       .map(({ id: place, name }) => ({ id: place, name })),

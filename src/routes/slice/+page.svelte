@@ -26,7 +26,13 @@
 />
 {#if waiting.length > 0}
   <div class="cards">
-    {#each waiting as each (each.id)}<Lifted made={each} labels={data.labels} control={data.control} />{/each}
+    {#each waiting as each (each.id)}<Lifted
+        made={each}
+        labels={data.labels}
+        control={data.control}
+        scale={data.scale}
+        playable={data.playable}
+      />{/each}
   </div>
 {/if}
 {#if data.view && data.block}
@@ -36,6 +42,7 @@
       block={data.block}
       units={data.house.units}
       places={data.places}
+      hand={data.hand}
       warnMinutes={data.house.warnMinutes}
       onDone={(result) => (made = [...made, ...(result.slices as string[])])}
     />

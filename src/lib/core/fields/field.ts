@@ -150,7 +150,8 @@ function numberFrom(value: unknown, min: number, max: number, meta: NumberMeta):
   if (taken < min || taken > max) {
     throw new EmberError('quantity.out-of-range', { unit: meta.unit, min, max, seen: read });
   }
-  return taken;
+  // Nothing below nothing is nothing: what is written down is read again as it was.
+  return taken === 0 ? 0 : taken;
 }
 function plainNumber(text: string): number {
   try {

@@ -121,6 +121,7 @@ const NO_RULE: ReadonlySet<string> = new Set([
   'piece.reweighed',
   'piece.profiled',
   'piece.dressed',
+  'slices.weighed',
   'cure.stepped',
   'age.weighed',
   'acid.lifted'

@@ -8,6 +8,7 @@ import type { LotState } from '../../core/record/lot.ts';
 import { isFrozen } from '../../core/record/frozen.ts';
 import type { PieceState } from '../../core/record/piece.ts';
 import type { Room } from '../room.ts';
+import type { Store } from '../store/store.ts';
 import { candidatesOfLot } from './lot-species.ts';
 import { rigorOf } from './rigor.ts';
 import { isSkinned } from './skin.ts';
@@ -69,4 +70,18 @@ export function slicedFish(room: Room, id: string): SlicedFish {
     form,
     boiled: false
   };
+}
+
+/** What one of these slices was to weigh, and what it was cut for, g: by the plan; of those cut by thickness what they weigh on average. */
+export function aimOf(
+  { projections }: Store,
+  { id, made, lifted }: PieceState
+): { readonly aim: number; readonly cut: number } | null {
+  if (!lifted?.gramsEach) return null;
+  const [block] = made.parents;
+  const run = block ? projections.piece(block).state.slices.find(({ plan }) => plan.slices.includes(id)) : undefined;
+  const grams = run?.plan.by === 'weight' && run.plan.slices.indexOf(id) === 0 ? (run.plan.grams?.si ?? null) : null;
+  return grams === null || !run
+    ? { aim: lifted.gramsEach, cut: lifted.gramsEach }
+    : { aim: grams, cut: grams / run.plan.hand };
 }

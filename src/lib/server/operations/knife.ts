@@ -3,9 +3,11 @@ import { slicePlan, sliceSet } from '../../core/activity/slice/plan.ts';
 import { USES, type pieceMade } from '../../core/activity/piece/bodies.ts';
 import { scaleError, scaleIntervalOf } from '../../core/bench/breakdown/mass.ts';
 import { cutFor, type SliceOutcome } from '../../core/bench/slice/settings.ts';
+import { evenness, weightsTold } from '../../core/bench/slice/evenness.ts';
 import { knifeSeconds } from '../../core/bench/slice/time.ts';
 import {
   choice,
+  neededText,
   optionalQuantity,
   pick,
   pieceId,
@@ -19,7 +21,7 @@ import type { HouseState } from '../../core/record/house.ts';
 import { isIn, occupantsOf } from '../../core/record/occupation.ts';
 import type { PieceState } from '../../core/record/piece.ts';
 import { offcutName, slicesName } from '../../words/slices.ts';
-import { sliceSubject } from '../facts/slicing.ts';
+import { aimOf, sliceSubject } from '../facts/slicing.ts';
 import { draft, type Draft } from '../store/record.ts';
 import { after, pieceForStep } from './guard.ts';
 import { voided } from './board.ts';
@@ -289,6 +291,51 @@ export const putSlicesBack = operation({
         })
       ],
       result: { piece: parent, grams: run.plan.pieces * run.plan.pieceGrams }
+    };
+  }
+});
+
+/** Slices that were weighed may weigh so much more than all of them did: the scale, twice. */
+const WEIGHED_MORE = 1.1;
+
+export const weighSlices = operation({
+  name: 'weigh-slices',
+  page: '/slice',
+  summary:
+    'Weigh slices one by one, or in rows of five, in the order in which they were cut: how even they are, and how a hand is out.',
+  input: z.object({
+    piece: pieceId.describe('the slices'),
+    weights: neededText(4000).describe('weights in the order of cutting, g or with a unit each'),
+    per: choice(['1', '5'], '1').describe('slices in each weighing')
+  }),
+  subject: (input) => `piece:${input.piece}`,
+  run({ store, now }, input) {
+    const { state } = store.projections.piece(input.piece);
+    const { lifted } = state;
+    if (!lifted || lifted.count === null || lifted.gramsEach === null) {
+      throw new EmberError('record.not-found', { field: 'piece', seen: input.piece });
+    }
+    const weights = weightsTold(input.weights);
+    const per = Number(input.per);
+    const { aim: aimGrams, cut: cutGrams } = aimOf(store, state)!;
+    const told = evenness(
+      weights.map((grams) => grams / per),
+      aimGrams
+    );
+    const all = weights.reduce((sum, grams) => sum + grams, 0);
+    if (weights.length * per > lifted.count || all > state.made.mass.si * WEIGHED_MORE + RULER.grams) {
+      throw new EmberError('record.mass-exceeded', {
+        field: 'weights',
+        unit: 'g',
+        max: state.made.mass.si,
+        seen: `${Math.round(all)} g, ${weights.length * per}`
+      });
+    }
+    return {
+      events: [
+        draft('slices.weighed', `piece:${input.piece}`, now, { weights, per, aimGrams, cutGrams, style: lifted.style })
+      ],
+      result: { piece: input.piece, ...told, odd: [...told.odd] }
     };
   }
 });

@@ -114,6 +114,7 @@ export function verdictAtDoor(house: HouseState, now: number, input: z.infer<typ
     dressings: [],
     slices: [],
     lifted: null,
+    weighed: [],
     holds: [],
     readings: [],
     served: [],

@@ -3,13 +3,17 @@
   import OperationForm from '../controls/OperationForm.svelte';
   import { temperatureUnits } from '$lib/ui/units.ts';
   import * as say from '$lib/words/say.ts';
+  import Fold from '$lib/ui/kit/Fold.svelte';
+  import Evenness from './Evenness.svelte';
   import { lifted as t } from '$lib/words/screens/slice.ts';
 
   /** What was just cut: onto a tray with its clock, by one touch and one reading; or to its page. */
   let {
     made,
     labels,
-    control
+    control,
+    scale,
+    playable
   }: {
     made: {
       readonly id: string;
@@ -18,9 +22,13 @@
       readonly grams: number;
       readonly count: number | null;
       readonly onTray: boolean;
+      readonly aim: number;
+      readonly weighed: { readonly weights: readonly number[]; readonly per: number } | null;
     };
     labels: readonly string[];
     control: string;
+    scale: boolean;
+    playable: boolean;
   } = $props();
 </script>
 
@@ -44,6 +52,9 @@
       </div>
     </OperationForm>
     <OperationForm operation="put-slices-back" piece={{ id: made.id, seq: made.seq }} submit={t.notCut} tone="quiet" />
+  {/if}
+  {#if made.count !== null}
+    <Fold title={t.howEven}><Evenness {made} {scale} {playable} /></Fold>
   {/if}
 </section>
 

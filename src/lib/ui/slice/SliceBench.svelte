@@ -22,6 +22,8 @@
   import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
   import type { OtherEnd, SliceOutcome, SliceSettings } from '$lib/core/bench/slice/settings.ts';
   import { SLICE_STYLES } from '$lib/core/bench/slice/styles.ts';
+  import type { HandBias } from '$lib/core/bench/slice/evenness.ts';
+  import type { StyleId } from '$lib/core/activity/slice/lists.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
   import type { PieceView } from '$lib/server/views/piece.ts';
   import { openSliceWorker } from '$lib/workers/slice.ts';
@@ -40,6 +42,7 @@
     units,
     places,
     warnMinutes,
+    hand,
     onDone
   }: {
     view: PieceView;
@@ -47,6 +50,8 @@
     units: UnitPreferences;
     places: readonly { id: string; name: string }[];
     warnMinutes: number;
+    /** How the hand of whoever is here is out, by cut. */
+    hand: Partial<Record<StyleId, HandBias>>;
     onDone: (result: Record<string, unknown>) => void;
   } = $props();
 
@@ -79,6 +84,7 @@
   /** Ruler against scale: more than a scale and a hand can be out by. */
   const misfit = $derived(draft.misfit());
   const isOff = $derived(misfit !== null && Math.abs(misfit - 1) > 0.06);
+  const bias = $derived(hand[draft.style] ?? null);
   let isLeft = $state(false);
   const cubes = $derived(SLICE_STYLES[draft.style].cubes);
   const isAll = $derived(draft.texts.count === '');
@@ -196,6 +202,18 @@
       <label class="ticked"><input type="checkbox" bind:checked={isLeft} /> {t.leftHanded}</label>
     {/if}
     <h3>{t.theHand}</h3>
+    {#if bias?.known}
+      <div class="off" data-hand="known">
+        <p>{t.yourHand(say.points(bias.times * 100), say.points(bias.low * 100), say.points(bias.high * 100))}</p>
+        {#if draft.texts.by === 'weight' && draft.texts.hand === '1'}
+          <Button onclick={() => (draft.texts.hand = String(Math.round(bias!.times * 100) / 100))}
+            >{t.correctForIt}</Button
+          >
+        {/if}
+      </div>
+    {:else if bias}
+      <p class="soft" data-hand="unknown">{t.notKnownYet(bias.slices)}</p>
+    {/if}
     <p>{BLADE_WORDS[draft.style]}</p>
     <p>{LAID_WORDS[draft.style]}</p>
     <p class="soft">{MISTAKE_WORDS[draft.style]}</p>

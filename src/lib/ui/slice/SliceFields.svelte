@@ -60,6 +60,7 @@
       hint={t.usually(say.length(style.thicknesses[0]), say.length(style.thicknesses[1]))}
     />
   {/if}
+  {#if draft.texts.by === 'weight' && !style.cubes && draft.texts.hand !== '1'}<PlanField {draft} name="hand" />{/if}
   {#if !style.cubes}<PlanField {draft} name="angle" hint={t.usuallyAngle(style.angles[0], style.angles[1])} />{/if}
 </div>
 <Slide

@@ -4,7 +4,8 @@ import type { ActivityWords } from './words.ts';
 export const sliceWords = /* @__PURE__ */ words({
   entries: {
     'piece.sliced': 'Sliced',
-    'slices.lifted': 'Lifted off the board'
+    'slices.lifted': 'Lifted off the board',
+    'slices.weighed': 'Slices weighed'
   },
   tasks: {},
   steps: {

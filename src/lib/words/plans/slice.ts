@@ -10,6 +10,7 @@ export const SLICE_FIELDS: PlanWords<typeof sliceSet> = /* @__PURE__ */ words({
   grams: { label: 'One slice' },
   thickness: { label: 'Thickness' },
   angle: { label: 'Blade from the board, °' },
+  hand: { label: 'Your hand, times', hint: '1: as wanted' },
   length: { label: 'Length' },
   height: { label: 'Height, head end' },
   width: { label: 'Width, head end' },

@@ -61,6 +61,10 @@ export const sliceBench = /* @__PURE__ */ words({
   rulerLess: (share: Said) => `The ruler misses ${share} of it.`,
   rulerMore: (share: Said) => `By the ruler there is ${share} more fish than on the scale.`,
   letTheScaleDecide: 'Let the scale decide the width',
+  yourHand: (times: Said, low: Said, high: Said) =>
+    `Your slices of this cut weigh ${times} of what is wanted (${low} to ${high}).`,
+  notKnownYet: (slices: Said) => `How your hand is out at this cut is not known yet: ${slices} weighed so far.`,
+  correctForIt: 'Correct for it',
   leftHanded: 'I cut left-handed',
   theHand: 'The hand',
   slicedThen: (dayAndTime: Said, pieces: Said, mass: Said) => `${dayAndTime}: ${pieces} slices of ${mass}.`,
@@ -82,5 +86,24 @@ export const lifted = /* @__PURE__ */ words({
   tray: 'Tray',
   warmest: 'Warmest of them',
   putOnTray: 'Put them on a tray',
+  howEven: 'How even they are',
   notCut: 'Undo: not cut after all'
+});
+
+export const evennessWords = /* @__PURE__ */ words({
+  liftThem: 'Lift them off the pan one by one',
+  keepThem: 'Keep these weights',
+  weights: 'Weights',
+  inOrder: 'in the order of cutting: 12.1 11.8 13',
+  eachWeighing: 'On the scale at a time',
+  oneSlice: 'one slice',
+  fiveSlices: 'a row of five',
+  withinATenth: (grams: Said) => `within a tenth of ${grams}`,
+  onAverage: (share: Said) => `on average, ${share}`,
+  scatter: 'scatter',
+  inOrderOfCutting: (count: Said) => `${count} slices in the order of cutting, by how far each is off what was wanted.`,
+  head: ['Slice', 'g', 'Off by'],
+  oddOnes: (numbers: Said) => `Odd: ${numbers}. Dice them, or keep them for a bowl.`,
+  heavierTowardsTheEnd: 'They get heavier towards the end.',
+  lighterTowardsTheEnd: 'They get lighter towards the end.'
 });

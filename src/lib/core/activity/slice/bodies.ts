@@ -40,6 +40,7 @@ export const slicedFrom1 = (body: unknown) => {
     by: 'thickness',
     grams: { si: pieceGrams, unit: 'g', typed: `${Number(pieceGrams.toFixed(1))} g` },
     edge: 100,
+    hand: 1,
     grain: 0,
     first: 'head',
     style2: '',
@@ -64,7 +65,19 @@ export const lifted = z.object({
   angleDegrees: finite.nullable()
 });
 
+/** Slices on the scale, in the order in which they were cut: one by one, or in rows of so many. */
+export const slicesWeighed = z.object({
+  weights: z.array(finite),
+  /** Slices in each weighing. */
+  per: z.number().int(),
+  /** What one was to weigh, and what it was cut for: less, where a hand is known to cut heavy. g */
+  aimGrams: finite,
+  cutGrams: finite,
+  style: z.enum(STYLE_IDS)
+});
+
 export const kinds = {
   'piece.sliced': second(sliced, slicedFrom1),
-  'slices.lifted': kind(lifted)
+  'slices.lifted': kind(lifted),
+  'slices.weighed': kind(slicesWeighed)
 } satisfies Kinds;

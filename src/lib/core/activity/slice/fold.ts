@@ -8,8 +8,11 @@ export interface SliceRun extends Stamped {
 /** What a piece is that was cut from a block: so many slices. */
 export type Lifted = Stamped & BodyOf<'slices.lifted'>;
 
-export const sliceSlice = pieceSlice<{ slices: SliceRun[]; lifted: Lifted | null }>({
-  start: () => ({ slices: [], lifted: null }),
+/** Slices of it as they were weighed. */
+export type SlicesWeighed = Stamped & BodyOf<'slices.weighed'>;
+
+export const sliceSlice = pieceSlice<{ slices: SliceRun[]; lifted: Lifted | null; weighed: SlicesWeighed[] }>({
+  start: () => ({ slices: [], lifted: null, weighed: [] }),
   on: {
     'piece.sliced': ({ slices }, event, piece) => {
       slices.push({ ...stamp(event), plan: event.body });
@@ -22,6 +25,7 @@ export const sliceSlice = pieceSlice<{ slices: SliceRun[]; lifted: Lifted | null
     'slices.lifted': (kept, event, piece) => {
       kept.lifted = { ...stamp(event), ...event.body };
       piece.goesOut(event, null);
-    }
+    },
+    'slices.weighed': ({ weighed }, event) => void weighed.push({ ...stamp(event), ...event.body })
   }
 });

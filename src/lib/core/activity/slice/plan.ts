@@ -31,6 +31,9 @@ export const sliceSet = {
     'of one slice, where it goes by thickness; of cubes their edge'
   ),
   angle: numeric(15, 90, { unit: '°', start: 40, fallback: 90 }).describe('of the blade from the board'),
+  hand: numeric(0.5, 2, { start: '1', fallback: 1 }).describe(
+    'times what is wanted that this hand cuts; 1 where nobody knows'
+  ),
   length: quantity('length', { min: 5, max: 1000 }),
   height: quantity('length', { ...HEIGHT, start: 28 }).describe('at its head end, or all along'),
   width: quantity('length', { ...WIDTH, start: 70 }).describe('at its head end, or all along'),

@@ -59,7 +59,10 @@ function rowOf(set: SliceSet, style: StyleId, grams: number | null, count: numbe
   const { thicknesses, angles, cubes } = SLICE_STYLES[style];
   const byWeight = grams !== null;
   return {
-    aim: byWeight ? { by: 'weight', grams } : { by: 'thickness', mm: said(set.thickness, 'thickness') },
+    // A hand that cuts heavy is asked for less.
+    aim: byWeight
+      ? { by: 'weight', grams: grams / set.hand }
+      : { by: 'thickness', mm: said(set.thickness, 'thickness') },
     way: {
       angle,
       // Across the grain: the blade is turned as the grain runs.
