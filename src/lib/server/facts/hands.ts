@@ -1,3 +1,4 @@
+import { EmberError } from '../../core/errors.ts';
 import { handBias, type HandBias, type Session } from '../../core/bench/slice/evenness.ts';
 import type { StyleId } from '../../core/activity/slice/lists.ts';
 import type { Room } from '../room.ts';
@@ -35,7 +36,8 @@ export function handOf(room: Room, person: string): Partial<Record<StyleId, Hand
 function readState(room: Room, piece: string) {
   try {
     return { state: room.store.projections.piece(piece).state };
-  } catch {
-    return { state: null };
+  } catch (error) {
+    if (error instanceof EmberError && error.code === 'record.not-found') return { state: null };
+    throw error;
   }
 }

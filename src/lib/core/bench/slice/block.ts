@@ -1,4 +1,5 @@
 import { EmberError, inRange } from '../../errors.ts';
+import { depthAt, type DepthPoint } from '../breakdown/depth.ts';
 
 /**
  * The block that lies under the knife, as a ruler finds it: how high and how wide it is along its length, a slanted end, a thin
@@ -6,10 +7,10 @@ import { EmberError, inRange } from '../../errors.ts';
  */
 
 /** A measure at a place along the block, mm. */
-export interface Station {
-  readonly at: number;
-  readonly mm: number;
-}
+export type Station = DepthPoint;
+/** A measure at a place, straight between the stations; past the last of them it stays as it is there. */
+export const measureAt = depthAt;
+
 export interface Block {
   /** Along the board, from its head end, mm. */
   readonly length: number;
@@ -52,20 +53,6 @@ const GAUSS_3: readonly (readonly [node: number, weight: number])[] = [
 /** Lines along the block by which an edge or a turned blade is reckoned. */
 const LINES = 12;
 const ACROSS: readonly number[] = Array.from({ length: LINES }, (_, index) => (index + 0.5) / LINES);
-
-/** A measure at a place, straight between the stations; past the last of them it stays as it is there. */
-export function measureAt(stations: readonly Station[], at: number): number {
-  let before = stations[0]!;
-  if (at <= before.at) return before.mm;
-  for (const station of stations) {
-    if (station.at >= at) {
-      const span = station.at - before.at;
-      return span === 0 ? station.mm : before.mm + ((station.mm - before.mm) * (at - before.at)) / span;
-    }
-    before = station;
-  }
-  return before.mm;
-}
 
 function checkStations(stations: readonly Station[], length: number, field: 'height' | 'width'): void {
   if (stations.length === 0) throw new EmberError('form.incomplete', { field });

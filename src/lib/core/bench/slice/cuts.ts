@@ -234,7 +234,6 @@ function next(knife: Knife, from: Blade, { aim, way }: Row, reach: Reach): Step 
   const stays: Step = { to: from, heavy: false, ended: 'block-ends' };
   const room = (blade: Blade, heavy = false): Step => (reach.holds(blade) ? { to: blade, heavy, ended: null } : stays);
   const thin = (mm: number): Blade => ({ ...from, at: from.at + advance(mm, from) });
-  if (way.cubes) return room(thin(aim.by === 'thickness' ? aim.mm : Math.cbrt(aim.grams)));
   if (aim.by === 'thickness') return room(thin(aim.mm));
   const weight = (blade: Blade) => knife.behind(blade) - knife.behind(from);
   // No thinner one holds together: it is as thin as may be, and heavier.
