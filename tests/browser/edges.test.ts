@@ -1,4 +1,4 @@
-import { everyOther } from '../runs.ts';
+import { everyOther, oneIn } from '../runs.ts';
 import { expect } from 'chai';
 import { PLACES } from '../../src/lib/ui/places.ts';
 import { closePages, openHouse, signIn, visit, type RunningHouse } from './harness.ts';
@@ -273,10 +273,8 @@ describe('nothing in it yet, and names without end', () => {
     const { page } = watched;
     await signIn(page, house.url, 'p1');
     for (const path of [
-      ...everyOther(PLACES.map(({ path: each }) => each)),
-      `/piece/${piece}`,
-      `/freeze?piece=${piece}`,
-      ...everyOther(extra)
+      ...oneIn(3, [...PLACES.map(({ path: each }) => each), `/piece/${piece}`, `/freeze?piece=${piece}`]),
+      ...oneIn(3, extra)
     ]) {
       await visit(page, house.url + path);
       for (const theme of ['light', 'dim']) {

@@ -8,7 +8,7 @@ import { NOON, openTestHouse, scratch, CHAR } from './house.ts';
 import { pack } from './packed.ts';
 
 /** Some each day, each at another moment of the writing; a dozen in the long run. */
-const KILLS = IS_LONG ? 12 : 5;
+const KILLS = IS_LONG ? 12 : 4;
 
 /** Lets a process of its own write without pause and kills it in the middle; what it had acknowledged is kept here. */
 function killWhileWriting(writer: string, file: string, round: number): Promise<number[]> {
