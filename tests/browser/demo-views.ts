@@ -21,6 +21,7 @@ export const VIEWS: readonly string[] = [
   '/break?piece=TUR-0313-1-A&part=blind-back',
   '/break?piece=RAI-0312-1-C&map=fillet',
   '/break/depth?piece=RAI-0312-1-C',
+  '/slice/square?piece=SAB-0310-1-A',
   '/lot/TUR-0309-1?by=money',
   '/lot/RAI-0312-1',
   '/house/knife',

@@ -54,6 +54,7 @@ describe('nothing in it yet, and names without end', () => {
       '/house/sheets',
       '/house/knife',
       '/break/depth',
+      '/slice/square',
       '/labels'
     ])) {
       await visit(watched.page, house.url + path);

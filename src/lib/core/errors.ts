@@ -68,6 +68,7 @@ export const ERROR_CODES = [
   'age.spot-taken',
   'age.looser-without-reason',
   'slice.none',
+  'slice.no-block',
   'cure.no-salt',
   'cure.not-running',
   'ingredient.unknown',

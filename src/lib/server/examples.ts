@@ -1,61 +1,8 @@
-/** One act of a made-up house, as it is sent to the API. */
-export interface Example {
-  readonly operation: string;
-  readonly input: Readonly<Record<string, unknown>>;
-  /** Hours on the house's clock since the act before; fewer than none where the clock is set back. */
-  readonly later?: number;
-}
-const act = (operation: string, input: Example['input'], later?: number): Example => ({ operation, input, later });
+import { act, char, COVER, feed, halibut, landed, type Example } from './example-acts.ts';
+import { KNIFE } from './examples-knife.ts';
 
-/** A lot of char as it is received, and the paper that goes with it. */
-export const CHAR = {
-  species: 'arctic-char',
-  form: 'fillet',
-  source: 'farmed',
-  farmSystem: 'land-based',
-  water: 'fresh',
-  commercial: 'yes',
-  supplier: 'Skarnes Tank Farm',
-  caughtOn: '2026-03-08',
-  mass: '2 kg',
-  thickness: '28 mm',
-  core: '1.5 C'
-};
-export const FEED = {
-  type: 'feed-statement',
-  issuer: 'Skarnes Tank Farm',
-  formulatedFeed: true,
-  raised: true,
-  fromEmbryos: true,
-  noHazardVerified: true
-};
-/** A side under salt and sugar for a day. */
-export const COVER = {
-  method: 'cover',
-  thickness: '26 mm',
-  thin: '9 mm',
-  faces: 1,
-  celsius: '3 C',
-  salt: '6 %',
-  sugar: '3 %',
-  hours: '24 h',
-  rest: '12 h',
-  target: '1 %'
-};
-const char = (more: Example['input'] = {}) => act('receive-lot', { ...CHAR, ...more });
-const feed = (lot: string) => act('attach-evidence', { lot, ...FEED });
-const landed = (more: Example['input']) =>
-  act('receive-lot', {
-    form: 'fillet',
-    source: 'wild',
-    water: 'sea',
-    commercial: 'yes',
-    supplier: 'Kelda Bay Boats',
-    mass: '900 g',
-    core: '1 C',
-    ...more
-  });
-const halibut = () => landed({ species: 'halibut', thickness: '30 mm' });
+export { CHAR, COVER, FEED, type Example } from './example-acts.ts';
+
 const file = (list: string, ...pages: object[]) =>
   JSON.stringify({ format: `ember-tide-${list}`, version: 1, [list]: pages });
 const written = (what: string, ingredient: string) => ({ what, ingredient, holds: null, mayHold: [] });
@@ -216,44 +163,6 @@ const DOOR: readonly Example[] = [
   landed({ species: 'unidentified', candidates: 'sea-bream,snapper', caughtOn: '2026-03-08' }),
   act('identify-lot', { lot: 'UNI-0309-1', species: 'sea-bream', marks: 'steep forehead,molars' }),
   act('print-labels', { pieces: 'ARC-0309-1-A', size: 'roll-60x40' })
-];
-
-const SLICES = {
-  piece: 'ARC-0309-2-C',
-  purpose: 'topping',
-  style: 'oblique',
-  by: 'weight',
-  grams: '9 g',
-  thickness: '5 mm',
-  angle: 40,
-  length: '200 mm',
-  height: '26 mm',
-  height4: '20 mm',
-  width: '60 mm',
-  count: 12,
-  mass: '110 g',
-  place: 'Drawer 1'
-};
-const KNIFE: readonly Example[] = [
-  landed({ species: 'turbot', form: 'gutted', caughtOn: '2026-03-08', mass: '3 kg' }),
-  act('open-board', { piece: 'TUR-0309-2-A' }),
-  act('take-part', { piece: 'TUR-0309-2-A', part: 'eye-back', mass: '420 g' }),
-  act('put-back', { piece: 'TUR-0309-2-A', child: 'TUR-0309-2-B' }),
-  act('take-part', { piece: 'TUR-0309-2-A', part: 'eye-back', mass: '420 g' }),
-  act('weigh-waste', { piece: 'TUR-0309-2-A', what: 'frame', mass: '2580 g', sure: true }),
-  act('close-board', { piece: 'TUR-0309-2-A' }),
-  char(),
-  feed('ARC-0309-2'),
-  act('set-depth', { piece: 'ARC-0309-2-A', length: '300 mm', t0: '30 mm', t6: '12 mm' }),
-  act('trim-piece', { piece: 'ARC-0309-2-A', what: 'skin', mass: '70 g', keep: true, use: 'crisp' }),
-  act('divide-piece', { piece: 'ARC-0309-2-A', name: 'Block', form: 'block', mass: '300 g' }),
-  act('record-slice', SLICES),
-  act('weigh-slices', { piece: 'ARC-0309-2-D', weights: '9.2 8.7 9.9' }),
-  act('put-slices-back', { piece: 'ARC-0309-2-D' }),
-  act('record-slice', SLICES),
-  act('reweigh-piece', { piece: 'ARC-0309-2-A', mass: '1600 g', cause: 'drip' }),
-  act('split-piece', { piece: 'ARC-0309-2-A', count: 3 }),
-  act('combine-pieces', { pieces: ['ARC-0309-2-E', 'ARC-0309-2-F'], name: 'Mince' })
 ];
 
 const COLD: readonly Example[] = [

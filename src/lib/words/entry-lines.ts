@@ -124,6 +124,10 @@ const LINES: { readonly [Kind in EventKind]: Line<Kind> } = /* @__PURE__ */ word
     withdrawn ? `${by} cancelled the service ${name}.` : `${by} planned the service ${name}, ${say.dayAndTime(at)}.`,
   'piece.sliced': ({ pieces, pieceGrams }, { by, of }) =>
     `${by} sliced ${of}: ${say.plural(pieces, { one: 'slice', other: 'slices' })} of ${say.mass(pieceGrams)}.`,
+  'piece.squared': ({ blocks, wantHeight, wantWidth }, { by, of }) =>
+    `${by} squared ${of} into ${say.plural(blocks.length, { one: 'block', other: 'blocks' })}, ${say.length(wantHeight.si)} high and ${say.length(wantWidth.si)} wide.`,
+  'block.sized': ({ lengthMm, heightMm, widthMm }, { of }) =>
+    `${of} is ${say.length(lengthMm)} long, ${say.length(heightMm)} high and ${say.length(widthMm)} wide.`,
   'slices.weighed': ({ weights, per, aimGrams }, { by, of }) =>
     `${by} weighed ${say.plural(weights.length * per, { one: 'slice', other: 'slices' })} of ${of} against ${say.mass(aimGrams)} each.`,
   'slices.lifted': ({ what, count, gramsEach }, { by, of }) =>

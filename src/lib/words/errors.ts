@@ -63,6 +63,8 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
     max === undefined
       ? `${field}: this block is too short for one whole slice so. Stand the blade steeper, or cut cubes.`
       : `${field}: no slice of this cut weighs ${seen} here; the heaviest is ${max} g. Ask for that, or take another cut.`,
+  'slice.no-block': (_, field) =>
+    `${field}: no block of this height and width lies in it. Ask for a lower one, or a narrower one.`,
   'cure.no-salt': (_, field) =>
     `${field}: sugar alone is no cure. It draws water and sweetens, and keeps nothing; give it salt, or call it a marinade.`,
   'acid.none': () => 'No acid: it will not turn. Pour something sour over it, or leave it raw.',

@@ -10,6 +10,7 @@ const FIELD_NAMES: Record<string, string> = /* @__PURE__ */ words({
   waste: 'Trim',
   offcutUse: 'Off-cut for',
   offcut: 'Off-cut',
+  skinMass: 'Skin',
   mass3: 'Weight of the last row',
   mass2: 'Weight of the second row',
   lost: 'Where the rest went',

@@ -1,4 +1,5 @@
 import type { Purpose, StyleId } from '../core/activity/slice/lists.ts';
+import type { Loss } from '../core/bench/slice/square.ts';
 import type { StyleReason, TightReason } from '../core/bench/slice/recommend.ts';
 import { said, words } from './speech.ts';
 import { USE_WORDS } from './cuts.ts';
@@ -94,3 +95,16 @@ export const slicesName = /* @__PURE__ */ said((name: string, style: StyleId): s
 export const offcutName = /* @__PURE__ */ said((name: string, use: string): string =>
   (use === '' ? `${fishOf(name)}, off-cut` : `${fishOf(name)}, off-cut for ${USE_WORDS[use]}`).slice(0, 80)
 );
+/** "Turbot, block 2". */
+export const blockName = /* @__PURE__ */ said((name: string, number: number): string =>
+  `${fishOf(name)}, block ${number}`.slice(0, 80)
+);
+/** What is lost by squaring. */
+export const LOSS_WORDS: Readonly<Record<Loss, string>> = /* @__PURE__ */ words({
+  skin: 'Skin',
+  dark: 'Dark strip',
+  belly: 'Belly strip, thin edge',
+  head: 'Head end',
+  tail: 'Thin tail',
+  shavings: 'Shavings from above and between'
+});

@@ -34,6 +34,7 @@ export const load = (({ url, locals }) => {
           grams: found.state.grams,
           form: found.state.made.form,
           depth: found.state.depth,
+          size: found.state.blockSize,
           fish: slicedFish(app, found.state.id),
           subject: sliceSubject(found.lot, house)
         }

@@ -122,6 +122,7 @@ const NO_RULE: ReadonlySet<string> = new Set([
   'piece.profiled',
   'piece.dressed',
   'slices.weighed',
+  'block.sized',
   'cure.stepped',
   'age.weighed',
   'acid.lifted'

@@ -58,6 +58,9 @@ const USUALLY: Readonly<Record<string, QuantityKind>> = {
   slantHead: 'length',
   slantTail: 'length',
   tail: 'length',
+  skin: 'length',
+  dark: 'length',
+  least: 'length',
   ...Object.fromEntries([1, 2, 3, 4].flatMap((at) => [`height${at}`, `width${at}`].map((name) => [name, 'length'])))
 };
 const kindOf = (unit: string): QuantityKind | undefined =>

@@ -1,7 +1,6 @@
 import { EmberError } from '../../core/errors.ts';
 import { slicePlan, sliceSet } from '../../core/activity/slice/plan.ts';
-import { USES, type pieceMade } from '../../core/activity/piece/bodies.ts';
-import { scaleError, scaleIntervalOf } from '../../core/bench/breakdown/mass.ts';
+import { USES } from '../../core/activity/piece/bodies.ts';
 import { cutFor, type SliceOutcome } from '../../core/bench/slice/settings.ts';
 import { evenness, weightsTold } from '../../core/bench/slice/evenness.ts';
 import { knifeSeconds } from '../../core/bench/slice/time.ts';
@@ -18,22 +17,27 @@ import {
 } from '../../core/fields/field.ts';
 import type { Typed } from '../../core/measure/parse.ts';
 import type { HouseState } from '../../core/record/house.ts';
-import { isIn, occupantsOf } from '../../core/record/occupation.ts';
+import { isIn } from '../../core/record/occupation.ts';
 import type { PieceState } from '../../core/record/piece.ts';
-import { offcutName, slicesName } from '../../words/slices.ts';
+import { slicesName } from '../../words/slices.ts';
 import { aimOf, sliceSubject } from '../facts/slicing.ts';
 import { draft, type Draft } from '../store/record.ts';
+import {
+  begunAt,
+  checkGap,
+  checkRuler,
+  checkUsed,
+  cutOff,
+  lost,
+  offcutEntries,
+  putBack,
+  RULER,
+  SMEAR
+} from './board-knife.ts';
 import { after, pieceForStep } from './guard.ts';
-import { voided } from './board.ts';
-import { notNow } from './not-now.ts';
 import { operation } from './operation.ts';
-import { checkMass, computedMass, creditFor, leaving, movedTo, nextCodes, PART_MASS } from './pieces.ts';
+import { checkMass, computedMass, movedTo, nextCodes, PART_MASS } from './pieces.ts';
 import { z } from 'zod';
-
-/** The ruler and the scale disagree a little; a block of so much more than its weight is another block. */
-const RULER = { times: 1.25, grams: 5 } as const;
-/** Less than this is a smear on the board. g */
-const SMEAR = 0.5;
 
 export const cutInput = slicePlan.extend({
   mass: optionalQuantity('mass', PART_MASS).describe(
@@ -91,37 +95,8 @@ function restOf(input: CutInput, there: number, sliced: number, house: HouseStat
   if (!isEnd) return { waste, offcut: input.offcut, gap: 0 };
   const offcut = input.offcut ?? (left > SMEAR ? computedMass(left) : null);
   const gap = left - (offcut?.si ?? 0);
-  const interval = scaleIntervalOf(house);
-  const tolerance = [there, sliced, waste, offcut?.si ?? 0]
-    .filter((load) => load > 0)
-    .reduce((sum, load) => sum + scaleError(load, interval), 0);
-  if (Math.abs(gap) > tolerance && input.gapReason === '') {
-    throw new EmberError('record.not-balanced', { field: 'gapReason', unit: 'g', seen: gap, max: tolerance });
-  }
+  checkGap(gap, [there, sliced, waste, offcut?.si ?? 0], input.gapReason, house);
   return { waste, offcut, gap };
-}
-
-/** A piece that was cut off, and what says of it that it lies out on the board. */
-function cutOff(
-  parent: PieceState,
-  made: Pick<z.input<typeof pieceMade>, 'code' | 'lot' | 'name' | 'form' | 'mass' | 'thicknessMm'> &
-    Partial<z.input<typeof pieceMade>>,
-  lies: { readonly what: 'slices' | 'off-cut'; readonly count: number | null; readonly angle: number | null },
-  style: CutInput['style'],
-  at: number
-): Draft[] {
-  const grams = made.mass.si;
-  return [
-    ...leaving(parent, made, at),
-    draft('slices.lifted', `piece:${made.code}`, at, {
-      what: lies.what,
-      style,
-      count: lies.count,
-      gramsEach: lies.count === null ? null : grams / lies.count,
-      thicknessMm: made.thicknessMm,
-      angleDegrees: lies.angle
-    })
-  ];
 }
 
 function sliceEntries(parent: PieceState, code: string, each: Lot, input: CutInput, at: number): Draft[] {
@@ -136,32 +111,9 @@ function sliceEntries(parent: PieceState, code: string, each: Lot, input: CutInp
     at
   );
 }
-function offcutEntries(
-  parent: PieceState,
-  code: string,
-  mass: Typed,
-  { offcutUse: use, style }: CutInput,
-  house: HouseState,
-  at: number
-): Draft[] {
-  const { lot, name } = parent.made;
-  const grade = use === 'raw' ? 'prime' : 'by-product';
-  const creditPerKg = creditFor(house, use, grade);
-  return cutOff(
-    parent,
-    { code, lot, name: offcutName(name, use), form: 'portion', mass, thicknessMm: null, use, grade, creditPerKg },
-    { what: 'off-cut', count: null, angle: null },
-    style,
-    at
-  );
-}
-
 /** @throws EmberError `record.mass-exceeded`, `slice.none` */
 function checkCut(input: CutInput, cut: SliceOutcome, there: number): void {
-  if (cut.blockGrams > there * RULER.times + RULER.grams) {
-    const seen = `${Math.round(cut.blockGrams)} g`;
-    throw new EmberError('record.mass-exceeded', { field: 'length', unit: 'g', max: there, seen });
-  }
+  checkRuler(cut.blockGrams, there);
   if (cut.pieces === 0) {
     const most = cut.rows[0]!.mostGrams;
     throw new EmberError('slice.none', {
@@ -172,24 +124,6 @@ function checkCut(input: CutInput, cut: SliceOutcome, there: number): void {
   for (const field of ['mass', 'mass2', 'mass3', 'offcut', 'waste'] as const) {
     if (input[field]) checkMass(input[field], there, 0, false);
   }
-}
-
-/** When it left the cold: as was said, else as long before as so many slices take. @throws EmberError `time.out-of-order` */
-function begunAt(input: CutInput, { made }: PieceState, at: number, slices: number, said: number | null): number {
-  const begun = said ?? Math.max(made.at, at - knifeSeconds(slices) * 1000);
-  if (begun > at || begun < made.at)
-    throw new EmberError('time.out-of-order', { field: 'begun', seen: input.begun ?? '' });
-  return begun;
-}
-
-/** What is kept for nothing, and what nobody weighed but the scale misses. */
-function lost(input: CutInput, piece: string, gap: number, at: number): Draft[] {
-  const entry = (what: 'trim' | 'drip' | 'other', mass: Typed, note: string) =>
-    draft('piece.wasted', `piece:${piece}`, at, { what, mass, note });
-  return [
-    ...(input.waste ? [entry('trim', input.waste, '')] : []),
-    ...(gap > SMEAR ? [entry(input.gapReason === '' ? 'drip' : 'other', computedMass(gap), input.gapReason)] : [])
-  ];
 }
 
 export const recordSlice = operation({
@@ -205,15 +139,12 @@ export const recordSlice = operation({
     const there = state.grams;
     checkCut(input, cut, there);
     const said = input.begun === undefined || input.begun === '' ? null : instant(input.begun, 'begun');
-    const begun = begunAt(input, state, at, cut.pieces, said);
+    const begun = begunAt(state, at, knifeSeconds(cut.pieces), said);
     const lots = lotsOf(input, cut, there);
     const sliced = lots.reduce((sum, { mass }) => sum + mass.si, 0);
     const { waste, offcut, gap } = restOf(input, there, sliced, house);
     const used = sliced + waste + (offcut?.si ?? 0);
-    if (used > there + scaleError(there, scaleIntervalOf(house))) {
-      const field = input.mass ? 'mass' : 'offcut';
-      throw new EmberError('record.mass-exceeded', { field, unit: 'g', max: there, seen: `${Math.round(used)} g` });
-    }
+    checkUsed(used, there, input.mass ? 'mass' : 'offcut', house);
     const codes = nextCodes(store, lot.id, lots.length + (offcut ? 1 : 0));
     const off = offcut ? codes.at(-1)! : null;
     const pieceGrams = lots[0]!.mass.si / lots[0]!.count;
@@ -233,8 +164,10 @@ export const recordSlice = operation({
           offcut: off
         }),
         ...lots.flatMap((each, index) => sliceEntries(state, codes[index]!, each, input, at)),
-        ...(off && offcut ? offcutEntries(state, off, offcut, input, house, at) : []),
-        ...lost(input, state.id, gap, at),
+        ...(off && offcut
+          ? offcutEntries(state, off, offcut, { use: input.offcutUse, style: input.style }, house, at)
+          : []),
+        ...lost(state.id, [{ what: 'trim', mass: input.waste }], { gap, reason: input.gapReason }, at),
         // Nobody said where: then all of it lies where it lay, and its time in the warm runs on.
         ...(input.place === '' ? [] : [...codes, ...stays].map(back))
       ],
@@ -242,16 +175,6 @@ export const recordSlice = operation({
     };
   }
 });
-
-/** Whether nothing has happened to a piece since it was lifted, but that it was put somewhere. */
-const untouched = ({
-  state,
-  children
-}: {
-  readonly state: PieceState;
-  readonly children: readonly string[];
-}): boolean =>
-  children.length === 0 && state.grams === state.made.mass.si && occupantsOf(state).length === 0 && state.gone === null;
 
 export const putSlicesBack = operation({
   name: 'put-slices-back',
@@ -266,30 +189,13 @@ export const putSlicesBack = operation({
     const run = block?.state.slices.find(({ plan }) => [...plan.slices, plan.offcut].includes(input.piece));
     if (!block || !run) throw new EmberError('record.not-found', { field: 'piece', seen: input.piece });
     const codes = [...run.plan.slices, ...(run.plan.offcut ? [run.plan.offcut] : [])];
-    const children = codes.map((code) => store.projections.piece(code));
-    if (!children.every(untouched)) throw notNow('piece', 'worked-on');
-    const { recorded } = store.record.event(run.seq)!;
-    const reason = 'not cut after all';
-    // What was written in the same breath goes with it; that it lay out stays.
-    const undone = store.record
-      .eventsOf(`piece:${parent}`)
-      .filter((event) => event.seq > run.seq && event.recorded === recorded)
-      .filter(
-        (event) => event.kind === 'piece.wasted' || (event.kind === 'piece.gave' && codes.includes(event.body.child))
-      );
     return {
-      events: [
-        ...undone.map(({ seq }) => voided(seq, `piece:${parent}`, now, reason)),
-        ...children.map(({ state }) => voided(state.made.seq, `piece:${state.id}`, now, reason)),
-        draft('entry.amended', `piece:${parent}`, now, {
-          amends: run.seq,
-          void: false,
-          happened: null,
-          patch: { pieces: 0, slices: [], offcut: null, offcutGrams: 0 },
-          reason,
-          widens: []
-        })
-      ],
+      events: putBack(
+        store,
+        now,
+        { parent, seq: run.seq, codes },
+        { pieces: 0, slices: [], offcut: null, offcutGrams: 0 }
+      ),
       result: { piece: parent, grams: run.plan.pieces * run.plan.pieceGrams }
     };
   }

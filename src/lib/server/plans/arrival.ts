@@ -114,6 +114,8 @@ export function verdictAtDoor(house: HouseState, now: number, input: z.infer<typ
     dressings: [],
     slices: [],
     lifted: null,
+    squarings: [],
+    blockSize: null,
     weighed: [],
     holds: [],
     readings: [],

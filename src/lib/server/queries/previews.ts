@@ -13,8 +13,8 @@ import { forecastFreeze } from '../plans/freeze.ts';
 import { acidPlanFields } from '../../core/activity/acid/plan.ts';
 import { acidSettings } from '../../core/bench/acid/settings.ts';
 import { acidSubject, solved } from '../plans/acid.ts';
-import { sliceSet } from '../../core/activity/slice/plan.ts';
-import { cutFor } from '../../core/bench/slice/settings.ts';
+import { sliceSet, squareSet } from '../../core/activity/slice/plan.ts';
+import { cutFor, squareAs } from '../../core/bench/slice/settings.ts';
 import { curePlan } from '../../core/activity/cure/plan.ts';
 import { cureSettingsFor } from '../plans/cure.ts';
 import { standing } from '../room.ts';
@@ -140,5 +140,22 @@ export const PREVIEWS = [
     },
     input: z.object(sliceSet),
     run: (_, input) => cutFor(input)
+  }),
+  query({
+    name: 'square-preview',
+    path: 'preview/square',
+    summary: 'Blocks from a side or a loin, and what is lost by name.',
+    example: {
+      length: '320 mm',
+      height: '36 mm',
+      height4: '18 mm',
+      width: '120 mm',
+      edge: '40',
+      skin: '1.5 mm',
+      wantHeight: '24 mm',
+      wantWidth: '60 mm'
+    },
+    input: z.object(squareSet),
+    run: (_, set) => squareAs({ set, subject: { fat: 'mid' } })
   })
 ];

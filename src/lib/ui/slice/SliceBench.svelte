@@ -84,6 +84,9 @@
   /** Ruler against scale: more than a scale and a hand can be out by. */
   const misfit = $derived(draft.misfit());
   const isOff = $derived(misfit !== null && Math.abs(misfit - 1) > 0.06);
+  /** All that lies there and goes into no slice: what squaring would lose is lost under this knife too. */
+  const offcut = $derived(cut ? Math.max(cut.offcutGrams, view.piece.grams - cut.grams - cut.tailGrams) : 0);
+  const unsquared = $derived(block.size === null && (block.form === 'fillet' || block.fish.skinOn));
   const bias = $derived(hand[draft.style] ?? null);
   let isLeft = $state(false);
   const cubes = $derived(SLICE_STYLES[draft.style].cubes);
@@ -182,9 +185,14 @@
       <BlockCut {cut} left={isLeft} />
       <div class="figures">
         <p class="figure">{say.mass(cut.grams)} <small>{t.inPieces}</small></p>
-        <p class="figure">{say.mass(cut.offcutGrams)} <small>{t.offCut}</small></p>
+        <p class="figure" data-offcut>{say.mass(offcut)} <small>{t.offCut}</small></p>
         {#if cut.tailGrams > 0}<p class="figure">{say.mass(cut.tailGrams)} <small>{t.tailKept}</small></p>{/if}
       </div>
+      {#if unsquared}
+        <p class="off" data-unsquared>
+          {t.toLose} <a class="way" href="/slice/square?piece={view.piece.id}">{t.squareFirst}</a>
+        </p>
+      {/if}
       {#each later as row, index (index)}
         <p>{row.pieces > 0 ? t.thenRow(row.pieces, say.mass(row.grams / row.pieces)) : t.thenNone}</p>
       {/each}

@@ -1,4 +1,5 @@
-import { sliceSet, QUARTERS, type SliceSet } from '../../core/activity/slice/plan.ts';
+import { sliceSet, type SliceSet } from '../../core/activity/slice/plan.ts';
+import { QUARTERS } from '../../core/activity/slice/ruler.ts';
 import { adviseSlice, beginsWith, type SliceAdvice, type SlicedFish } from '../../core/bench/slice/recommend.ts';
 import {
   fleshDensity,
@@ -9,6 +10,7 @@ import {
 } from '../../core/bench/slice/settings.ts';
 import { cotangent, measureAt } from '../../core/bench/slice/block.ts';
 import { SLICE_STYLES } from '../../core/bench/slice/styles.ts';
+import type { BlockSize } from '../../core/activity/slice/fold.ts';
 import type { Purpose, StyleId } from '../../core/activity/slice/lists.ts';
 import { depthAt, fullProfile, type DepthProfile } from '../../core/bench/breakdown/depth.ts';
 import type { UnitPreferences } from '../../core/measure/units.ts';
@@ -20,6 +22,8 @@ export interface BlockOf {
   readonly grams: number;
   readonly form: string;
   readonly depth: DepthProfile | null;
+  /** Of a block that was squared. */
+  readonly size: BlockSize | null;
   readonly fish: SlicedFish;
   readonly subject: SliceSubject;
 }
@@ -27,6 +31,13 @@ export interface BlockOf {
 /** Length and width of what is usually cut so, in heights (the same guess as of its thickness; check). */
 const SHAPES: Readonly<Record<string, number>> = { fillet: 4, loin: 2.4, block: 2.4, portion: 2 };
 const USUAL_HEIGHT = 28;
+/** How long, high and wide what weighs so much and is cut so usually is, mm. */
+export function usualShape({ grams, form, fish, subject }: BlockOf): { length: number; height: number; width: number } {
+  const height = fish.thicknessMm ?? USUAL_HEIGHT;
+  const width = Math.min(400, Math.round(height * (SHAPES[form] ?? 2.4)));
+  const length = Math.max(20, Math.min(1000, Math.round(grams / (fleshDensity(subject.fat) * height * width))));
+  return { length, height, width };
+}
 /** To a tenth of a millimetre: no ruler says more. */
 const round = (mm: number) => Math.round(mm * 10) / 10;
 
@@ -82,8 +93,16 @@ export class SliceDraft extends PlanDraft<typeof sliceSet> {
 
   /** The block as its depth was measured, else as pieces of its form and weight usually are. */
   #usual(): void {
-    const { grams, form, depth, fish, subject } = this.#piece;
+    const { grams, depth, size, subject } = this.#piece;
     const density = fleshDensity(subject.fat);
+    if (size) {
+      // Squared on this board: its sizes are known.
+      this.figure('length', size.lengthMm);
+      this.figure('height', size.heightMm);
+      this.figure('width', size.widthMm);
+      this.guessed = false;
+      return;
+    }
     if (depth && depth.points.length >= 2) {
       const points = fullProfile(depth);
       const length = Math.min(1000, depth.lengthMm);
@@ -95,11 +114,10 @@ export class SliceDraft extends PlanDraft<typeof sliceSet> {
       this.guessed = false;
       return;
     }
-    const height = fish.thicknessMm ?? USUAL_HEIGHT;
-    const width = Math.min(400, Math.round(height * (SHAPES[form] ?? 2.4)));
+    const { height, width, length } = usualShape(this.#piece);
     this.figure('height', height);
     this.figure('width', width);
-    this.figure('length', Math.max(20, Math.min(1000, Math.round(grams / (density * height * width)))));
+    this.figure('length', length);
   }
 
   /** What stays of the block once these were cut: it begins at their last face, which leans. */

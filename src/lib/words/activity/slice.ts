@@ -4,6 +4,8 @@ import type { ActivityWords } from './words.ts';
 export const sliceWords = /* @__PURE__ */ words({
   entries: {
     'piece.sliced': 'Sliced',
+    'piece.squared': 'Squared into blocks',
+    'block.sized': 'Block measured',
     'slices.lifted': 'Lifted off the board',
     'slices.weighed': 'Slices weighed'
   },

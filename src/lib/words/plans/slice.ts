@@ -1,16 +1,10 @@
 import { words } from '../speech.ts';
-import type { sliceSet } from '../../core/activity/slice/plan.ts';
+import type { sliceSet, squareSet } from '../../core/activity/slice/plan.ts';
+import type { ruler } from '../../core/activity/slice/ruler.ts';
 import { PURPOSE_WORDS, STYLE_WORDS } from '../slices.ts';
 import type { PlanWords } from './plan.ts';
 
-export const SLICE_FIELDS: PlanWords<typeof sliceSet> = /* @__PURE__ */ words({
-  purpose: { label: 'For', values: PURPOSE_WORDS },
-  style: { label: 'Cut', values: STYLE_WORDS },
-  by: { label: 'Each slice', values: { weight: 'by weight', thickness: 'by thickness' } },
-  grams: { label: 'One slice' },
-  thickness: { label: 'Thickness' },
-  angle: { label: 'Blade from the board, °' },
-  hand: { label: 'Your hand, times', hint: '1: as wanted' },
+const RULER_WORDS = {
   length: { label: 'Length' },
   height: { label: 'Height, head end' },
   width: { label: 'Width, head end' },
@@ -24,7 +18,18 @@ export const SLICE_FIELDS: PlanWords<typeof sliceSet> = /* @__PURE__ */ words({
   width4: { label: 'Width, tail end', hint: 'empty: as before it' },
   edge: { label: 'Thin edge, % of the thick', hint: '100: squared' },
   slantHead: { label: 'Head end slants by' },
-  slantTail: { label: 'Tail end slants by' },
+  slantTail: { label: 'Tail end slants by' }
+} satisfies PlanWords<typeof ruler>;
+
+export const SLICE_FIELDS: PlanWords<typeof sliceSet> = /* @__PURE__ */ words({
+  purpose: { label: 'For', values: PURPOSE_WORDS },
+  style: { label: 'Cut', values: STYLE_WORDS },
+  by: { label: 'Each slice', values: { weight: 'by weight', thickness: 'by thickness' } },
+  grams: { label: 'One slice' },
+  thickness: { label: 'Thickness' },
+  angle: { label: 'Blade from the board, °' },
+  hand: { label: 'Your hand, times', hint: '1: as wanted' },
+  ...RULER_WORDS,
   grain: { label: 'Grain, ° off its length', hint: '0: it runs along the block' },
   first: { label: 'Begin at', values: { head: 'the head end', tail: 'the tail end' } },
   tail: { label: 'Stringy tail kept back', hint: 'for dice or mince' },
@@ -35,4 +40,14 @@ export const SLICE_FIELDS: PlanWords<typeof sliceSet> = /* @__PURE__ */ words({
   style3: { label: 'Last', values: { '': 'nothing more', ...STYLE_WORDS } },
   grams3: { label: 'One of the last' },
   count3: { label: 'How many of the last', hint: 'empty: the rest' }
+});
+
+export const SQUARE_FIELDS: PlanWords<typeof squareSet> = /* @__PURE__ */ words({
+  ...RULER_WORDS,
+  edge: { label: 'Thin edge, % of the thick', hint: 'as it lies there' },
+  skin: { label: 'Shaved off for the skin', hint: 'empty: its skin is off' },
+  dark: { label: 'Dark strip, width', hint: 'along the thick edge; empty: none' },
+  wantHeight: { label: 'Block height' },
+  wantWidth: { label: 'Block width' },
+  least: { label: 'Shortest block' }
 });

@@ -60,6 +60,8 @@ export const sliceBench = /* @__PURE__ */ words({
   rulerAndScale: (ruler: Said, scale: Said) => `By the ruler ${ruler}, on the scale ${scale}.`,
   rulerLess: (share: Said) => `The ruler misses ${share} of it.`,
   rulerMore: (share: Said) => `By the ruler there is ${share} more fish than on the scale.`,
+  toLose: 'Its skin and edges are still to lose.',
+  squareFirst: 'Square it first',
   letTheScaleDecide: 'Let the scale decide the width',
   yourHand: (times: Said, low: Said, high: Said) =>
     `Your slices of this cut weigh ${times} of what is wanted (${low} to ${high}).`,
@@ -70,6 +72,37 @@ export const sliceBench = /* @__PURE__ */ words({
   slicedThen: (dayAndTime: Said, pieces: Said, mass: Said) => `${dayAndTime}: ${pieces} slices of ${mass}.`,
   fingers:
     'Fingers curled behind the blade. Clean board and knife between species; a cut hand is covered and gloved, or off raw work.'
+});
+
+export const squarePage = /* @__PURE__ */ words({
+  square: 'Square into blocks',
+  nothingToSquare: 'No side or loin to square.',
+  theSide: 'As it lies there',
+  theBlocks: 'The blocks',
+  moreOfTheSide: 'It is not even: heights and widths between, slanted ends',
+  blocksOf: (count: number, grams: Said, share: Said) =>
+    `${count === 1 ? 'block' : 'blocks'}, ${grams}: ${share} of it`,
+  blockLengths: (lengths: Said) => `${lengths} long`,
+  none: 'No block of this height and width lies in it.',
+  lower: (height: Said, grams: Said) => `Blocks ${height} high: ${grams}`,
+  bound: (grams: Said) =>
+    `Straight rows from the thick edge. No blocks of this height can weigh more than ${grams}, however they are laid.`,
+  lost: 'What is lost, by name',
+  head: ['Part', 'Weight', 'Money'],
+  fromAbove: (blocks: Said) => `The side from above with ${blocks} blocks in it, thick edge at the top.`,
+  fromTheEnd: 'Its section where it is highest',
+  everyBlock: 'Every block',
+  blockHead: ['Block', 'From', 'To', 'Layer', 'Weighs'],
+  squareIt: 'Keep these blocks',
+  blocksTogether: 'All blocks',
+  skinWeight: 'Skin',
+  sliceIt: 'Slice it',
+  made: (count: number, grams: Said) => `${count} ${count === 1 ? 'block' : 'blocks'}, ${grams}.`,
+  notSquared: 'Undo: not squared after all',
+  guessed: 'Guessed from its weight. Lay a ruler on it.',
+  emptyByKnife: 'empty: as long as so many blocks take',
+  headEnd: 'head end',
+  tailEnd: 'tail'
 });
 
 export const blockCut = /* @__PURE__ */ words({

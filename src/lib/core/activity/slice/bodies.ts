@@ -3,7 +3,7 @@ import { STYLE_IDS } from './lists.ts';
 import { kind, second, type Kinds } from '../../record/kind.ts';
 import { recorded } from '../../record/recorded.ts';
 import { finite } from '../../record/values.ts';
-import { sliceSet } from './plan.ts';
+import { sliceSet, squareSet } from './plan.ts';
 
 /** What can happen under the slicing knife. A shape is never edited once shipped: a new version is added and the old one upcast. */
 
@@ -76,8 +76,21 @@ export const slicesWeighed = z.object({
   style: z.enum(STYLE_IDS)
 });
 
+/** A side or a loin squared: the blocks that came of it, and what was kept of the rest. */
+export const squared = z.object({
+  ...recorded(squareSet).shape,
+  /** When it left the cold for the knife, ms. */
+  begun: finite,
+  blocks: z.array(z.string()),
+  offcut: z.string().nullable()
+});
+/** Stands on a block that was squared: what a ruler says of it. */
+export const blockSized = z.object({ lengthMm: finite, heightMm: finite, widthMm: finite });
+
 export const kinds = {
   'piece.sliced': second(sliced, slicedFrom1),
+  'piece.squared': kind(squared),
+  'block.sized': kind(blockSized),
   'slices.lifted': kind(lifted),
   'slices.weighed': kind(slicesWeighed)
 } satisfies Kinds;

@@ -11,8 +11,20 @@ export type Lifted = Stamped & BodyOf<'slices.lifted'>;
 /** Slices of it as they were weighed. */
 export type SlicesWeighed = Stamped & BodyOf<'slices.weighed'>;
 
-export const sliceSlice = pieceSlice<{ slices: SliceRun[]; lifted: Lifted | null; weighed: SlicesWeighed[] }>({
-  start: () => ({ slices: [], lifted: null, weighed: [] }),
+export interface SquareRun extends Stamped {
+  readonly plan: BodyOf<'piece.squared'>;
+}
+/** What a ruler says of a squared block. */
+export type BlockSize = BodyOf<'block.sized'>;
+
+export const sliceSlice = pieceSlice<{
+  slices: SliceRun[];
+  lifted: Lifted | null;
+  weighed: SlicesWeighed[];
+  squarings: SquareRun[];
+  blockSize: BlockSize | null;
+}>({
+  start: () => ({ slices: [], lifted: null, weighed: [], squarings: [], blockSize: null }),
   on: {
     'piece.sliced': ({ slices }, event, piece) => {
       slices.push({ ...stamp(event), plan: event.body });
@@ -21,6 +33,15 @@ export const sliceSlice = pieceSlice<{ slices: SliceRun[]; lifted: Lifted | null
       if (begun === null) return;
       piece.goesOut({ ...event, happened: begun }, null);
       piece.leavesPlace(event);
+    },
+    'piece.squared': ({ squarings }, event, piece) => {
+      squarings.push({ ...stamp(event), plan: event.body });
+      piece.goesOut({ ...event, happened: event.body.begun }, null);
+      piece.leavesPlace(event);
+    },
+    'block.sized': (kept, event, piece) => {
+      kept.blockSize = event.body;
+      piece.goesOut(event, null);
     },
     'slices.lifted': (kept, event, piece) => {
       kept.lifted = { ...stamp(event), ...event.body };

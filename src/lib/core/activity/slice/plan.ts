@@ -11,14 +11,11 @@ import {
   type Settled
 } from '../../fields/field.ts';
 import { PURPOSES, STYLE_IDS } from './lists.ts';
+import { ruler } from './ruler.ts';
 
-/** Places along a block where a ruler may be laid: quarters of its length from the head end. */
-export const QUARTERS = [0, 1, 2, 3, 4] as const;
 /** Rows of like slices after the first. */
 export const MORE_ROWS = [2, 3] as const;
 
-const HEIGHT = { min: 3, max: 200 };
-const WIDTH = { min: 5, max: 400 };
 const GRAMS = { min: 0.5, max: 120 };
 
 /** What is set at the slicing board. Unit, range and start of each stand here and nowhere else. */
@@ -34,22 +31,7 @@ export const sliceSet = {
   hand: numeric(0.5, 2, { start: '1', fallback: 1 }).describe(
     'times what is wanted that this hand cuts; 1 where nobody knows'
   ),
-  length: quantity('length', { min: 5, max: 1000 }),
-  height: quantity('length', { ...HEIGHT, start: 28 }).describe('at its head end, or all along'),
-  width: quantity('length', { ...WIDTH, start: 70 }).describe('at its head end, or all along'),
-  height1: optionalQuantity('length', HEIGHT),
-  height2: optionalQuantity('length', HEIGHT),
-  height3: optionalQuantity('length', HEIGHT),
-  height4: optionalQuantity('length', HEIGHT).describe('at its tail end'),
-  width1: optionalQuantity('length', WIDTH),
-  width2: optionalQuantity('length', WIDTH),
-  width3: optionalQuantity('length', WIDTH),
-  width4: optionalQuantity('length', WIDTH).describe('at its tail end'),
-  edge: numeric(5, 100, { unit: '%', start: '100', fallback: 100 }).describe(
-    'height of its thin edge, of the thick one'
-  ),
-  slantHead: optionalQuantity('length', { min: 0, max: 200 }).describe('how far its head end slants'),
-  slantTail: optionalQuantity('length', { min: 0, max: 200 }).describe('how far its tail end slants'),
+  ...ruler,
   grain: numeric(-45, 45, { unit: '°', start: '0', fallback: 0 }).describe('of the grain from its length'),
   first: choice(['head', 'tail'], 'head').describe('which end is cut first'),
   tail: optionalQuantity('length', { min: 0, max: 600 }).describe('of its tail kept back, for dice or mince'),
@@ -64,3 +46,20 @@ export const sliceSet = {
 export type SliceSet = Settled<typeof sliceSet>;
 
 export const slicePlan = z.object({ piece: pieceId, ...sliceSet });
+
+/** What is set for squaring a side or a loin into blocks. */
+export const squareSet = {
+  ...ruler,
+  edge: numeric(5, 100, { unit: '%', start: '30', fallback: 100 }).describe(
+    'height of its thin edge, of the thick one'
+  ),
+  skin: optionalQuantity('length', { min: 0, max: 8 }).describe(
+    'what is shaved off for the skin; none where it is off'
+  ),
+  dark: optionalQuantity('length', { min: 0, max: 120 }).describe('width of the dark strip along its thick edge'),
+  wantHeight: quantity('length', { min: 8, max: 120, start: 25 }).describe('of every block'),
+  wantWidth: quantity('length', { min: 15, max: 250, start: 60 }).describe('of every block'),
+  least: optionalQuantity('length', { min: 10, max: 500, start: 40 }).describe('a shorter one is no block')
+};
+export type SquareSet = Settled<typeof squareSet>;
+export const squarePlan = z.object({ piece: pieceId, ...squareSet });

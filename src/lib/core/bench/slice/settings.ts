@@ -1,10 +1,12 @@
-import { MORE_ROWS, QUARTERS, type SliceSet } from '../../activity/slice/plan.ts';
+import { MORE_ROWS, type SliceSet, type SquareSet } from '../../activity/slice/plan.ts';
+import { QUARTERS, type Ruled } from '../../activity/slice/ruler.ts';
 import { EmberError } from '../../errors.ts';
 import type { Typed } from '../../measure/parse.ts';
 import { slanted, volumeOf, type Block, type Station } from './block.ts';
 import { cutList, type CutList, type CutOrder, type Row } from './cuts.ts';
 import { beginsWith } from './recommend.ts';
 import { SLICE_STYLES } from './styles.ts';
+import { lowerThatGives, square, type Lower, type SquareOrder, type SquareOut } from './square.ts';
 import type { StyleId } from '../../activity/slice/lists.ts';
 
 /** Lean flesh and oil, g/mm³ (1.06 and 0.92 g/ml), and how much oil fish of a class holds (2, 8, 16 % by weight; check). */
@@ -28,7 +30,7 @@ export interface SliceSubject {
 }
 const ANY_FLESH: SliceSubject = { fat: 'mid' };
 
-function stations(set: SliceSet, name: 'height' | 'width'): Station[] {
+function stations(set: Ruled, name: 'height' | 'width'): Station[] {
   return QUARTERS.flatMap((quarter): Station[] => {
     const measured = quarter === 0 ? set[name] : set[`${name}${quarter}` as `${typeof name}${1 | 2 | 3 | 4}`];
     return measured ? [{ at: (set.length.si * quarter) / 4, mm: measured.si }] : [];
@@ -39,7 +41,7 @@ function stations(set: SliceSet, name: 'height' | 'width'): Station[] {
  *
  * @throws EmberError `quantity.out-of-range` where its slants meet
  */
-export const blockOf = (set: SliceSet): Block =>
+export const blockOf = (set: Ruled): Block =>
   slanted(
     {
       length: set.length.si,
@@ -124,6 +126,34 @@ export interface SliceSettings {
 }
 export const cutAs = ({ set, subject }: SliceSettings): SliceOutcome => cutFor(set, subject);
 
+/** Shorter than this is no block, mm. */
+const SHORTEST = 40;
+/** A side as a person set it, and the blocks that are wanted of it. */
+export const squareOrder = (set: SquareSet, { fat }: SliceSubject = ANY_FLESH): SquareOrder => ({
+  side: blockOf(set),
+  density: fleshDensity(fat),
+  skin: set.skin?.si ?? 0,
+  dark: set.dark?.si ?? 0,
+  height: set.wantHeight.si,
+  width: set.wantWidth.si,
+  least: set.least?.si ?? SHORTEST
+});
+
+export interface SquareSettings {
+  readonly set: SquareSet;
+  readonly subject: SliceSubject;
+}
+export interface SquareAnswer extends SquareOut {
+  readonly order: SquareOrder;
+}
+/** @throws EmberError as {@link square} */
+export function squareAs({ set, subject }: SquareSettings): SquareAnswer {
+  const order = squareOrder(set, subject);
+  return { ...square(order), order };
+}
+/** @throws EmberError as {@link square} */
+export const lowerAs = ({ set, subject }: SquareSettings): Lower | null => lowerThatGives(squareOrder(set, subject));
+
 /** What the block would give if it were begun at its other end. */
 export interface OtherEnd {
   readonly first: SliceSet['first'];
@@ -143,8 +173,10 @@ export function otherEnd({ set, subject }: SliceSettings): OtherEnd {
  * @param grams on the scale
  * @returns times the width it was told by
  */
-export const widthThatFits = ({ set, subject }: SliceSettings, grams: number): number =>
-  grams / (fleshDensity(subject.fat) * volumeOf(blockOf(set)));
+export const widthThatFits = (
+  { set, subject }: { readonly set: Ruled; readonly subject: SliceSubject },
+  grams: number
+): number => grams / (fleshDensity(subject.fat) * volumeOf(blockOf(set)));
 
 /** All orders of a few things; a row that takes the rest comes last. */
 function orders(rows: readonly Row[]): number[][] {
