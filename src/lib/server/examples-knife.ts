@@ -42,7 +42,9 @@ export const KNIFE: readonly Example[] = [
   act('set-depth', { piece: 'ARC-0309-2-A', length: '300 mm', t0: '30 mm', t6: '12 mm' }),
   act('trim-piece', { piece: 'ARC-0309-2-A', what: 'skin', mass: '70 g', keep: true, use: 'crisp' }),
   act('divide-piece', { piece: 'ARC-0309-2-A', name: 'Block', form: 'block', mass: '300 g' }),
-  act('record-slice', SLICES),
+  act('set-knife', { name: 'Long slicer', every: 600 }),
+  act('record-slice', { ...SLICES, knife: 'long-slicer' }),
+  act('sharpen-knife', { knife: 'long-slicer', how: 'touched-up' }),
   act('weigh-slices', { piece: 'ARC-0309-2-D', weights: '9.2 8.7 9.9' }),
   act('put-slices-back', { piece: 'ARC-0309-2-D' }),
   act('record-slice', SLICES),
@@ -52,5 +54,5 @@ export const KNIFE: readonly Example[] = [
   landed({ species: 'turbot', form: 'fillet', thickness: '36 mm', mass: '1200 g' }),
   act('square-piece', SQUARE),
   act('put-blocks-back', { piece: 'TUR-0309-3-B' }),
-  act('square-piece', { ...SQUARE, mass: '510 g', skinMass: '60 g', waste: '40 g' })
+  act('square-piece', { ...SQUARE, knife: 'long-slicer', mass: '510 g', skinMass: '60 g', waste: '40 g' })
 ];

@@ -22,6 +22,7 @@ import * as services from './operations/services.ts';
 import * as dishes from './operations/dishes.ts';
 import * as recipes from './operations/recipes.ts';
 import * as knife from './operations/knife.ts';
+import * as knives from './operations/knives.ts';
 import * as squaring from './operations/square.ts';
 import * as serve from './operations/serve.ts';
 import * as ledger from './operations/ledger.ts';
@@ -60,6 +61,7 @@ const FILES = [
   dishes,
   knife,
   squaring,
+  knives,
   serve,
   ledger,
   house,

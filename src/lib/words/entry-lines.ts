@@ -6,6 +6,7 @@ import { USE_WORDS, WASTE_WORDS } from './cuts.ts';
 import { ROUTE_WORDS } from './findings.ts';
 import { DECISION_OPTIONS } from './receive.ts';
 import * as say from './say.ts';
+import { SHARPENING_WORDS } from './slices.ts';
 import { said, words } from './speech.ts';
 
 /** What a line of the ledger needs besides its entry: who did it, what it was done to, and what others are called. */
@@ -124,6 +125,9 @@ const LINES: { readonly [Kind in EventKind]: Line<Kind> } = /* @__PURE__ */ word
     withdrawn ? `${by} cancelled the service ${name}.` : `${by} planned the service ${name}, ${say.dayAndTime(at)}.`,
   'piece.sliced': ({ pieces, pieceGrams }, { by, of }) =>
     `${by} sliced ${of}: ${say.plural(pieces, { one: 'slice', other: 'slices' })} of ${say.mass(pieceGrams)}.`,
+  'knife.set': ({ name, every, withdrawn }, { by }) =>
+    withdrawn ? `${by} took ${name} out of the knives.` : `${by} set ${name}: sharpened after ${every} strokes.`,
+  'knife.sharpened': ({ name, how, note }, { by }) => `${by} sharpened ${name}: ${SHARPENING_WORDS[how]}${why(note)}.`,
   'piece.squared': ({ blocks, wantHeight, wantWidth }, { by, of }) =>
     `${by} squared ${of} into ${say.plural(blocks.length, { one: 'block', other: 'blocks' })}, ${say.length(wantHeight.si)} high and ${say.length(wantWidth.si)} wide.`,
   'block.sized': ({ lengthMm, heightMm, widthMm }, { of }) =>

@@ -11,6 +11,8 @@ const FIELD_NAMES: Record<string, string> = /* @__PURE__ */ words({
   offcutUse: 'Off-cut for',
   offcut: 'Off-cut',
   skinMass: 'Skin',
+  knife: 'Knife',
+  every: 'Strokes',
   mass3: 'Weight of the last row',
   mass2: 'Weight of the second row',
   lost: 'Where the rest went',

@@ -1,4 +1,4 @@
-import type { Purpose, StyleId } from '../core/activity/slice/lists.ts';
+import type { Purpose, SHARPENINGS, StyleId } from '../core/activity/slice/lists.ts';
 import type { Loss } from '../core/bench/slice/square.ts';
 import type { StyleReason, TightReason } from '../core/bench/slice/recommend.ts';
 import { said, words } from './speech.ts';
@@ -107,4 +107,10 @@ export const LOSS_WORDS: Readonly<Record<Loss, string>> = /* @__PURE__ */ words(
   head: 'Head end',
   tail: 'Thin tail',
   shavings: 'Shavings from above and between'
+});
+/** How an edge was brought back. */
+export const SHARPENING_WORDS: Readonly<Record<(typeof SHARPENINGS)[number], string>> = /* @__PURE__ */ words({
+  stone: 'on the stones',
+  'touched-up': 'touched up',
+  'sent-out': 'sent out'
 });

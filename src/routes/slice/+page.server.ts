@@ -2,6 +2,7 @@ import { theApp } from '$lib/server/app.ts';
 import { profileById } from '$lib/core/codes/profiles/index.ts';
 import { atBench, pieceChoices } from '$lib/server/facts/choices.ts';
 import { slicedFish, sliceSubject } from '$lib/server/facts/slicing.ts';
+import { knifeLately, knivesNow } from '$lib/server/facts/knives.ts';
 import { actionsFor, actionsNamed } from '$lib/server/forms.ts';
 import { handOf } from '$lib/server/facts/hands.ts';
 import { aimOf } from '$lib/server/facts/slicing.ts';
@@ -63,6 +64,9 @@ export const load = (({ url, locals }) => {
     hand: locals.person ? handOf(app, locals.person.id) : {},
     scale: app.config.scale !== null,
     playable: app.config.mode !== 'production' && app.config.pan !== null,
+    knives: knivesNow(app),
+    /** The one that whoever is here cut with last. */
+    knife: knifeLately(app, locals.person?.id ?? null),
     places: Object.values(house.places)
       .filter(({ kind }) => kind !== 'freezer' && kind !== 'blast')
       .map(({ id: place, name }) => ({ id: place, name })),

@@ -42,6 +42,8 @@
       block={data.block}
       units={data.house.units}
       places={data.places}
+      knives={data.knives}
+      knife={data.knife}
       hand={data.hand}
       warnMinutes={data.house.warnMinutes}
       onDone={(result) => (made = [...made, ...(result.slices as string[])])}

@@ -5,6 +5,7 @@ import { knifeBooks, type KnifeBooks } from '../activity/board/fold.ts';
 import { coldBooks, type ColdBooks } from '../activity/cold/fold.ts';
 import { cureBooks, type CureBooks } from '../activity/cure/fold.ts';
 import { houseBooks, type HouseBooks } from '../activity/house/fold.ts';
+import { sliceBooks, type SliceBooks } from '../activity/slice/fold.ts';
 import type { EventKind, RecordEvent } from './events.ts';
 import type { HouseSlice } from './house-slice.ts';
 import { viewed, type ViewOptions } from './view.ts';
@@ -16,9 +17,19 @@ export type HouseState = HouseBooks &
   CureBooks &
   IngredientBooks &
   Book &
+  SliceBooks &
   AgeBooks & { readonly lastSeq: number };
 
-const SLICES = [houseBooks, coldBooks, knifeBooks, cureBooks, ingredientBooks, bookSlice, ageBooks] as const;
+const SLICES = [
+  houseBooks,
+  coldBooks,
+  knifeBooks,
+  cureBooks,
+  ingredientBooks,
+  bookSlice,
+  sliceBooks,
+  ageBooks
+] as const;
 type Heed = (house: HouseState, event: RecordEvent) => Partial<HouseState>;
 const HEEDS = new Map(
   (SLICES as readonly HouseSlice<object>[]).flatMap(({ on }) => Object.entries(on) as [EventKind, Heed][])

@@ -94,6 +94,9 @@ export function turbot({ receive, paper, daysAgo, grams, celsius, divide, on, st
     raised: true,
     expiresOn: addDays(daysAgo(0), 90)
   });
+  step(29, 'p1', 'set-knife', () => ({ name: 'Long slicer', every: 600 }));
+  step(28, 'p1', 'sharpen-knife', () => ({ knife: 'long-slicer', how: 'stone' }));
+  step(27.9, 'p1', 'set-knife', () => ({ name: 'Short stiff one', every: 400 }));
   divide('turbot', 'turbot-fillet', 26, {
     name: 'Turbot fillet, upper',
     form: 'block',
@@ -119,10 +122,12 @@ export function turbot({ receive, paper, daysAgo, grams, celsius, divide, on, st
       width: '88 mm',
       width4: '72 mm',
       offcutUse: 'mince',
+      knife: 'long-slicer',
       place: 'Drawer 1'
     }),
     ({ piece }) => (pieces['turbot-tray'] = String(piece))
   );
+  on('turbot-tray', 3.55, 'p1', 'weigh-slices', { weights: '8.2 7.7 8.4 8.9 8.1 7.8 8.3 8.5' });
   // The tray that is about to run out.
   on('turbot-tray', 3.45, 'p2', 'start-hold', { control: '4h', label: 'Counter tray, left', startCore: '2.1 C' });
   on('turbot-tray', 1.2, 'p2', 'serve-piece', { route: 'raw', mass: '120 g', dish: 'Turbot, brown butter salt' });

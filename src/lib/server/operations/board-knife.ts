@@ -100,6 +100,11 @@ export function checkUsed(used: number, there: number, field: string, house: Hou
   throw new EmberError('record.mass-exceeded', { field, unit: 'g', max: there, seen: `${Math.round(used)} g` });
 }
 
+/** @throws EmberError `record.not-found` for a knife the house does not have */
+export function checkKnife(knife: string, house: HouseState): void {
+  if (knife !== '' && !house.knives[knife]) throw new EmberError('record.not-found', { field: 'knife', seen: knife });
+}
+
 /** What is kept for nothing, and what nobody weighed but the scale misses. */
 export function lost(
   piece: string,

@@ -25,6 +25,7 @@ import { draft, type Draft } from '../store/record.ts';
 import {
   begunAt,
   checkGap,
+  checkKnife,
   checkRuler,
   checkUsed,
   cutOff,
@@ -50,6 +51,7 @@ export const cutInput = slicePlan.extend({
   offcutUse: choice(USES, 'mince'),
   waste: optionalQuantity('mass', PART_MASS).describe('trim that is kept for nothing'),
   gapReason: shortText(200).describe('where more than the scale can be out by went'),
+  knife: shortText(60).describe('which knife of the house, by its id; empty: nobody said'),
   begun: when.describe('when the block left the cold; when empty, as long before as so many slices take'),
   place: shortText(60).describe('where all of it goes; empty: it stays out, and its time runs'),
   core: optionalQuantity('temperature', TEMPERATURE).describe('core as it goes back'),
@@ -138,6 +140,7 @@ export const recordSlice = operation({
     const cut = cutFor(input, sliceSubject(lot, house));
     const there = state.grams;
     checkCut(input, cut, there);
+    checkKnife(input.knife, house);
     const said = input.begun === undefined || input.begun === '' ? null : instant(input.begun, 'begun');
     const begun = begunAt(state, at, knifeSeconds(cut.pieces), said);
     const lots = lotsOf(input, cut, there);
@@ -161,7 +164,8 @@ export const recordSlice = operation({
           offcutGrams: offcut?.si ?? 0,
           begun,
           slices,
-          offcut: off
+          offcut: off,
+          knife: input.knife
         }),
         ...lots.flatMap((each, index) => sliceEntries(state, codes[index]!, each, input, at)),
         ...(off && offcut

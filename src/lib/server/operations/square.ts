@@ -10,7 +10,17 @@ import type { Typed } from '../../core/measure/parse.ts';
 import { blockName } from '../../words/slices.ts';
 import { sliceSubject } from '../facts/slicing.ts';
 import { draft } from '../store/record.ts';
-import { begunAt, checkGap, checkRuler, checkUsed, lost, offcutEntries, putBack, SMEAR } from './board-knife.ts';
+import {
+  begunAt,
+  checkGap,
+  checkKnife,
+  checkRuler,
+  checkUsed,
+  lost,
+  offcutEntries,
+  putBack,
+  SMEAR
+} from './board-knife.ts';
 import { after, pieceForStep } from './guard.ts';
 import { operation } from './operation.ts';
 import { checkMass, computedMass, leaving, movedTo, nextCodes, PART_MASS } from './pieces.ts';
@@ -22,6 +32,7 @@ const squareInput = squarePlan.extend({
   offcutUse: choice(USES, 'mince'),
   waste: optionalQuantity('mass', PART_MASS).describe('trim that is kept for nothing'),
   gapReason: shortText(200).describe('where more than the scale can be out by went'),
+  knife: shortText(60).describe('which knife of the house, by its id; empty: nobody said'),
   begun: when.describe('when it left the cold; when empty, as long before as so many blocks take'),
   place: shortText(60).describe('where all of it goes; empty: it stays out, and its time runs'),
   core: optionalQuantity('temperature', TEMPERATURE).describe('core as it goes back'),
@@ -57,6 +68,7 @@ export const squarePiece = operation({
     const out = squareOrThrow(squareOrder(input, sliceSubject(lot, house)));
     const there = state.grams;
     checkRuler(out.wholeGrams, there);
+    checkKnife(input.knife, house);
     for (const field of ['mass', 'skinMass', 'offcut', 'waste'] as const) {
       if (input[field]) checkMass(input[field], there, 0, false);
     }
@@ -77,7 +89,8 @@ export const squarePiece = operation({
           ...pick(input, squareSet),
           begun,
           blocks: codes.slice(0, blocks.length),
-          offcut: off
+          offcut: off,
+          knife: input.knife
         }),
         ...out.blocks.flatMap(({ from, to }, index) => {
           const code = codes[index]!;

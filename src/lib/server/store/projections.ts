@@ -46,6 +46,8 @@ const NO_VERDICT: readonly EventKind[] = [
   'dish.noted',
   'learning.set',
   'rack.set',
+  'knife.set',
+  'knife.sharpened',
   'sauce.set',
   'service.set'
 ];

@@ -15,6 +15,8 @@
   import Computing from '$lib/ui/kit/Computing.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import Field from '../controls/Field.svelte';
+  import KnifeField from './KnifeField.svelte';
+  import type { KnifeNow } from '$lib/server/facts/knives.ts';
   import OperationForm from '../controls/OperationForm.svelte';
   import WindowLine from '../marks/WindowLine.svelte';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
@@ -41,6 +43,8 @@
     block,
     units,
     places,
+    knives,
+    knife,
     warnMinutes,
     hand,
     onDone
@@ -49,6 +53,9 @@
     block: BlockOf;
     units: UnitPreferences;
     places: readonly { id: string; name: string }[];
+    knives: readonly KnifeNow[];
+    /** The one that was cut with last. */
+    knife: string;
     warnMinutes: number;
     /** How the hand of whoever is here is out, by cut. */
     hand: Partial<Record<StyleId, HandBias>>;
@@ -146,6 +153,7 @@
         <Field name="mass" label={t.slicesTogether} kind="quantity" units={massUnits()} optional hint={t.orByRuler} />
         <Field name="place" label={t.place} optional among={places} hint={t.emptyStaysOut} />
       </div>
+      <KnifeField {knives} lately={knife} />
       <Fold title={t.theRestOfIt}>
         <div class="fields">
           <Field

@@ -11,6 +11,8 @@
   import Slide from '$lib/ui/kit/Slide.svelte';
   import Table from '$lib/ui/kit/Table.svelte';
   import Field from '../controls/Field.svelte';
+  import KnifeField from './KnifeField.svelte';
+  import type { KnifeNow } from '$lib/server/facts/knives.ts';
   import OperationForm from '../controls/OperationForm.svelte';
   import PlanField from '../plan/PlanField.svelte';
   import { Simulation } from '$lib/ui/simulation.svelte.ts';
@@ -36,6 +38,8 @@
     currency,
     perGram,
     places,
+    knives,
+    knife,
     onDone
   }: {
     view: PieceView;
@@ -45,6 +49,9 @@
     /** Cents; null where no price is on record. */
     perGram: number | null;
     places: readonly { id: string; name: string }[];
+    knives: readonly KnifeNow[];
+    /** The one that was cut with last. */
+    knife: string;
     onDone: (result: Record<string, unknown>) => void;
   } = $props();
 
@@ -162,6 +169,7 @@
         />
         <Field name="place" label={sliceBench.place} optional among={places} hint={sliceBench.emptyStaysOut} />
       </div>
+      <KnifeField {knives} lately={knife} />
       <Fold title={sliceBench.theRestOfIt}>
         <div class="fields">
           <Field

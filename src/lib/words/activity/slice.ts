@@ -6,6 +6,8 @@ export const sliceWords = /* @__PURE__ */ words({
     'piece.sliced': 'Sliced',
     'piece.squared': 'Squared into blocks',
     'block.sized': 'Block measured',
+    'knife.set': 'Knife set',
+    'knife.sharpened': 'Knife sharpened',
     'slices.lifted': 'Lifted off the board',
     'slices.weighed': 'Slices weighed'
   },

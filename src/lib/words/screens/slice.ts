@@ -105,6 +105,39 @@ export const squarePage = /* @__PURE__ */ words({
   tailEnd: 'tail'
 });
 
+export const knifeLog = /* @__PURE__ */ words({
+  knives: 'Knives',
+  none: 'No knife is named yet. Name one, and its strokes are counted from the slices cut with it.',
+  strokes: (strokes: Said, every: Said) => `${strokes} of ${every} strokes`,
+  due: 'It wants its edge.',
+  never: 'Not sharpened since it was named.',
+  sharpenedThen: (dayAndTime: Said, by: Said, how: Said) => `Sharpened ${dayAndTime}, ${by}, ${how}.`,
+  sharpened: 'Sharpened now',
+  how: 'How',
+  note: 'Note',
+  nameAKnife: 'Name a knife, or change one',
+  name: 'Knife',
+  every: 'Strokes to the next edge',
+  nameIt: 'Keep this knife',
+  takeOut: 'Take it out',
+  withIt: 'With',
+  noKnife: 'not said',
+  wantsItsEdge: (name: Said, strokes: Said) => `${name} wants its edge: ${strokes} strokes since.`,
+  writeItDown: 'Write down its sharpening'
+});
+
+export const handWeeks = /* @__PURE__ */ words({
+  hands: 'Hands over the weeks',
+  none: 'No slices were weighed yet. Weigh a row after slicing, and each hand gets a mark here.',
+  picture: (name: Said, count: Said) =>
+    `${name}: ${count} weighings over twelve weeks, by how far each is off what was wanted.`,
+  everyWeighing: 'Every weighing',
+  head: ['When', 'Cut', 'Slices', 'Off by', 'Scatter', 'In tolerance'],
+  heavy: 'heavy',
+  light: 'light',
+  legend: 'A mark a weighing, as large as the share within a tenth of what was wanted. On the line: just right.'
+});
+
 export const blockCut = /* @__PURE__ */ words({
   fromTheSide: (pieces: Said, length: Said) => `The block from the side, ${length} mm long, cut into ${pieces} pieces.`,
   endFirst: { head: 'Head end first', tail: 'Tail end first' },

@@ -4,6 +4,8 @@ import { templatesOf } from '$lib/core/bench/breakdown/maps.ts';
 import { SPECIES } from '$lib/core/fish/species.ts';
 import { theApp } from '$lib/server/app.ts';
 import { actionsFor } from '$lib/server/forms.ts';
+import { handWeeks } from '$lib/server/facts/hands.ts';
+import { knivesNow } from '$lib/server/facts/knives.ts';
 import { yieldFields, yieldHistory } from '$lib/server/facts/yields.ts';
 import type { PageServerLoad } from './$types';
 
@@ -18,7 +20,11 @@ export const load = (({ url }) => {
     ...app.store.people.list().map(({ id, name }) => [id, name ?? 'somebody forgotten'] as const)
   ]);
   const history = yieldHistory(app, asked);
+  const weeks = handWeeks(app);
   return {
+    knives: knivesNow(app),
+    weeks: { ...weeks, hands: weeks.hands.map((hand) => ({ ...hand, name: names.get(hand.person) ?? hand.person })) },
+    people: Object.fromEntries(names),
     templates: templatesOf(house.templates).map((template) => ({ ...template, own: template.id in house.templates })),
     credits: { ...CREDITS, ...house.kitchen?.credits },
     portions: house.kitchen?.portions ?? PORTIONS,

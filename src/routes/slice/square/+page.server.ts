@@ -2,6 +2,7 @@ import { theApp } from '$lib/server/app.ts';
 import { atBench, pieceChoices } from '$lib/server/facts/choices.ts';
 import { costOfPiece, costsOf } from '$lib/server/facts/costs.ts';
 import { slicedFish, sliceSubject } from '$lib/server/facts/slicing.ts';
+import { knifeLately, knivesNow } from '$lib/server/facts/knives.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { pieceView } from '$lib/server/views/piece.ts';
 import type { PageServerLoad } from './$types';
@@ -11,7 +12,7 @@ export const actions = actionsFor('/slice/square');
 /** What was squared within the last hours may be taken back here. */
 const LATELY = 4 * 3_600_000;
 
-export const load = (({ url }) => {
+export const load = (({ url, locals }) => {
   const app = theApp();
   const { projections } = app.store;
   const house = projections.currentHouse();
@@ -43,6 +44,9 @@ export const load = (({ url }) => {
     squared: live
       .filter(({ state }) => state.blockSize && app.clock.now() - state.made.at < LATELY && state.slices.length === 0)
       .map(({ state }) => ({ id: state.id, seq: state.lastSeq, name: state.made.name, grams: state.grams })),
+    knives: knivesNow(app),
+    /** The one that whoever is here cut with last. */
+    knife: knifeLately(app, locals.person?.id ?? null),
     places: Object.values(house.places)
       .filter(({ kind }) => kind !== 'freezer' && kind !== 'blast')
       .map(({ id: place, name }) => ({ id: place, name }))

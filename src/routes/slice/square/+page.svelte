@@ -54,6 +54,8 @@
       currency={data.house.currency}
       perGram={data.perGram}
       places={data.places}
+      knives={data.knives}
+      knife={data.knife}
       onDone={(result) => (made = result.blocks as string[])}
     />
   {/key}

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { STYLE_IDS } from './lists.ts';
+import { SHARPENINGS, STYLE_IDS } from './lists.ts';
 import { kind, second, type Kinds } from '../../record/kind.ts';
 import { recorded } from '../../record/recorded.ts';
 import { finite } from '../../record/values.ts';
@@ -17,7 +17,9 @@ export const sliced = z.object({
   begun: finite.nullable(),
   /** The pieces that came of it: slices by row, and what was kept of the rest. */
   slices: z.array(z.string()),
-  offcut: z.string().nullable()
+  offcut: z.string().nullable(),
+  /** Which knife, by its id; an empty text where nobody said. */
+  knife: z.string()
 });
 
 interface SlicedOnce {
@@ -50,7 +52,8 @@ export const slicedFrom1 = (body: unknown) => {
     angle: angleDegrees,
     begun: null,
     slices: [],
-    offcut: null
+    offcut: null,
+    knife: ''
   };
 };
 
@@ -82,15 +85,27 @@ export const squared = z.object({
   /** When it left the cold for the knife, ms. */
   begun: finite,
   blocks: z.array(z.string()),
-  offcut: z.string().nullable()
+  offcut: z.string().nullable(),
+  knife: z.string()
 });
 /** Stands on a block that was squared: what a ruler says of it. */
 export const blockSized = z.object({ lengthMm: finite, heightMm: finite, widthMm: finite });
+
+/** A knife of the house, and after how many strokes it wants its edge again. */
+export const knifeSet = z.object({ id: z.string(), name: z.string(), every: z.number().int(), withdrawn: z.boolean() });
+export const knifeSharpened = z.object({
+  knife: z.string(),
+  name: z.string(),
+  how: z.enum(SHARPENINGS),
+  note: z.string()
+});
 
 export const kinds = {
   'piece.sliced': second(sliced, slicedFrom1),
   'piece.squared': kind(squared),
   'block.sized': kind(blockSized),
+  'knife.set': kind(knifeSet, false),
+  'knife.sharpened': kind(knifeSharpened, false),
   'slices.lifted': kind(lifted),
   'slices.weighed': kind(slicesWeighed)
 } satisfies Kinds;

@@ -1,4 +1,5 @@
 import type { BodyOf } from '../../record/events.ts';
+import { houseSlice, put } from '../../record/house-slice.ts';
 import { pieceSlice } from '../../record/slice.ts';
 import { stamp, type Stamped } from '../../record/stamped.ts';
 
@@ -48,5 +49,26 @@ export const sliceSlice = pieceSlice<{
       piece.goesOut(event, null);
     },
     'slices.weighed': ({ weighed }, event) => void weighed.push({ ...stamp(event), ...event.body })
+  }
+});
+
+export interface Knife extends Omit<BodyOf<'knife.set'>, 'withdrawn'> {
+  readonly sharpened: (Stamped & Pick<BodyOf<'knife.sharpened'>, 'how' | 'note'>) | null;
+}
+/** The knives of the house, and when each got its edge. */
+export interface SliceBooks {
+  readonly knives: Readonly<Record<string, Knife>>;
+}
+export const sliceBooks = houseSlice<SliceBooks>({
+  start: { knives: {} },
+  on: {
+    'knife.set': ({ knives }, { body: { withdrawn, ...own } }) => ({
+      knives: put(knives, { ...own, sharpened: knives[own.id]?.sharpened ?? null }, withdrawn)
+    }),
+    'knife.sharpened': ({ knives }, event) => {
+      const { knife, how, note } = event.body;
+      const known = knives[knife];
+      return known ? { knives: { ...knives, [knife]: { ...known, sharpened: { ...stamp(event), how, note } } } } : {};
+    }
   }
 });

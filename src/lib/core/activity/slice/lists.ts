@@ -6,3 +6,6 @@ export type StyleId = (typeof STYLE_IDS)[number];
 /** What the pieces are for. */
 export const PURPOSES = ['topping', 'plate', 'thin', 'dressed'] as const;
 export type Purpose = (typeof PURPOSES)[number];
+
+/** How an edge is brought back. */
+export const SHARPENINGS = ['stone', 'touched-up', 'sent-out'] as const;

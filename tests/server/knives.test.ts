@@ -1,0 +1,122 @@
+import { expect } from 'chai';
+import { handWeeks } from '../../src/lib/server/facts/hands.ts';
+import { knifeLately, knivesNow } from '../../src/lib/server/facts/knives.ts';
+import { verify } from '../../src/lib/server/store/verify.ts';
+import { CHAR, FEED, HOUR, NOON, openTestHouse, type TestHouse } from './house.ts';
+
+const DAY = 24 * HOUR;
+const PLAN = {
+  style: 'straight',
+  by: 'thickness',
+  thickness: '6 mm',
+  angle: 90,
+  length: '150 mm',
+  height: '28 mm',
+  width: '80 mm',
+  place: 'Drawer'
+};
+
+/** A house with two blocks of char in a drawer, and two knives. */
+function knifeHouse() {
+  const house = openTestHouse();
+  house.done('set-place', { name: 'Drawer', kind: 'drawer' });
+  const { lot, piece } = house.done('receive-lot', CHAR) as { lot: string; piece: string };
+  house.done('attach-evidence', { lot, ...FEED });
+  house.done('move-piece', { piece, place: 'Drawer' });
+  const block = () => String(house.done('divide-piece', { piece, name: 'Char', form: 'block', mass: '360 g' }).piece);
+  house.done('set-knife', { name: 'Long slicer', every: 60 });
+  house.done('set-knife', { name: 'Short one' });
+  house.clock.moveTo(NOON + HOUR, true);
+  return { house, block };
+}
+const knife = (house: TestHouse, id = 'long-slicer') => knivesNow(house).find((each) => each.id === id)!;
+
+describe('knives of the house', () => {
+  it('count the slices cut with them, want their edge after so many, and begin anew when they have it', () => {
+    const { house, block } = knifeHouse();
+    expect(knife(house)).to.include({ strokes: 0, isDue: false, sharpened: null });
+    // 150 mm at 6 mm each: 25 strokes.
+    for (const times of [1, 2, 3]) {
+      house.done('record-slice', { ...PLAN, piece: block(), knife: 'long-slicer' });
+      expect(knife(house)).to.include({ strokes: 25 * times, isDue: times === 3 });
+    }
+    expect(knife(house, 'short-one')).to.include({ strokes: 0, every: 600 });
+    house.clock.moveTo(NOON + 2 * HOUR, true);
+    house.done('sharpen-knife', { knife: 'long-slicer', how: 'stone', note: 'both stones' });
+    expect(knife(house)).to.include({ strokes: 0, isDue: false });
+    expect(knife(house).sharpened).to.include({ how: 'stone', note: 'both stones', by: 'p1', at: NOON + 2 * HOUR });
+    expect(verify(house.store, NOON + 2 * HOUR).trouble).to.equal(null);
+    house.close();
+  });
+  it('strokes are made, though the slicing is put back; a squaring costs four a block', () => {
+    const { house, block } = knifeHouse();
+    const { piece } = house.done('record-slice', { ...PLAN, piece: block(), knife: 'long-slicer' });
+    house.done('put-slices-back', { piece });
+    expect(knife(house).strokes).to.equal(25);
+    const side = {
+      length: '150 mm',
+      height: '28 mm',
+      width: '80 mm',
+      edge: '100',
+      wantHeight: '24 mm',
+      wantWidth: '35 mm'
+    };
+    const { blocks } = house.done('square-piece', { ...side, piece: block(), knife: 'long-slicer' });
+    expect(blocks).to.have.length(2);
+    expect(knife(house).strokes).to.equal(33);
+    house.close();
+  });
+  it('the one that somebody cut with last is at hand; one that was taken out is not', () => {
+    const { house, block } = knifeHouse();
+    expect(knifeLately(house, 'p1')).to.equal('');
+    house.done('record-slice', { ...PLAN, piece: block(), knife: 'short-one' });
+    house.done('record-slice', { ...PLAN, piece: block() });
+    expect(knifeLately(house, 'p1')).to.equal('short-one');
+    expect(knifeLately(house, 'p2')).to.equal('');
+    house.done('set-knife', { name: 'Short one', withdraw: true });
+    expect(knifeLately(house, 'p1')).to.equal('');
+    house.close();
+  });
+  it('one nobody named is none, and a number of strokes has its bounds', () => {
+    const { house, block } = knifeHouse();
+    expect(house.act('record-slice', { ...PLAN, piece: block(), knife: 'cleaver' })).to.include({
+      ok: false,
+      code: 'record.not-found'
+    });
+    expect(house.act('sharpen-knife', { knife: 'cleaver' })).to.include({ code: 'record.not-found' });
+    expect(house.act('set-knife', { name: 'Cleaver', withdraw: true })).to.include({ code: 'record.not-found' });
+    expect(house.act('set-knife', { name: 'Cleaver', every: 3 })).to.include({ code: 'quantity.out-of-range' });
+    house.close();
+  });
+});
+
+describe('hands over the weeks', () => {
+  it('a mark a weighing for whoever cut, the oldest first; what is older than twelve weeks is gone', () => {
+    const { house, block } = knifeHouse();
+    const weigh = (weights: string) => {
+      const { piece } = house.done('record-slice', { ...PLAN, by: 'weight', grams: '14 g', piece: block() });
+      house.done('weigh-slices', { piece, weights });
+    };
+    weigh('14 14 14 14');
+    house.clock.moveTo(NOON + 2 * HOUR, true);
+    weigh('15.4 14 15.4 19');
+    const { hands, from, to } = handWeeks(house);
+    expect(to - from).to.equal(84 * DAY);
+    expect(hands.map(({ person }) => person)).to.deep.equal(['p1']);
+    const [first, second] = hands[0]!.marks;
+    expect(first).to.deep.include({
+      at: NOON + HOUR,
+      style: 'straight',
+      slices: 4,
+      bias: 0,
+      spread: 0,
+      inTolerance: 1
+    });
+    // 63.8 g of 56 wanted; three of four within a tenth.
+    expect(second!.bias).to.be.closeTo(63.8 / 56 - 1, 1e-9);
+    expect(second!.inTolerance).to.equal(0.75);
+    house.clock.moveTo(NOON + 85 * DAY, true);
+    expect(handWeeks(house).hands).to.deep.equal([]);
+    house.close();
+  });
+});
