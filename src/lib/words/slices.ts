@@ -1,4 +1,5 @@
 import type { Purpose, SHARPENINGS, StyleId } from '../core/activity/slice/lists.ts';
+import type { Arrangement } from '../core/activity/slice/plate.ts';
 import type { Loss } from '../core/bench/slice/square.ts';
 import type { StyleReason, TightReason } from '../core/bench/slice/recommend.ts';
 import { said, words } from './speech.ts';
@@ -113,4 +114,14 @@ export const SHARPENING_WORDS: Readonly<Record<(typeof SHARPENINGS)[number], str
   stone: 'on the stones',
   'touched-up': 'touched up',
   'sent-out': 'sent out'
+});
+/** How slices lie on a plate. */
+export const ARRANGEMENT_WORDS: Readonly<Record<Arrangement, string>> = /* @__PURE__ */ words({
+  row: 'Rows, each over the next',
+  leaning: 'Leaning rows',
+  fan: 'A round, along the rim',
+  spokes: 'A round, like spokes',
+  flower: 'A flower',
+  mound: 'A small heap',
+  block: 'A block of cubes'
 });

@@ -3,7 +3,7 @@ import { query } from './query.ts';
 import { ACID_NODES, acidPlan, lookAt } from '../../core/bench/acid/plan.ts';
 import { cure } from '../../core/bench/cure/plan.ts';
 import { depthPreview } from '../views/depth.ts';
-import { optionalNumeric, optionalQuantity } from '../../core/fields/field.ts';
+import { numeric, optionalNumeric, optionalQuantity } from '../../core/fields/field.ts';
 import { depthFields } from '../plans/depth.ts';
 import { arrivalFields, arrivalVerdict } from '../plans/arrival.ts';
 import { inspectionFields, inspectionPreview } from '../views/inspection.ts';
@@ -14,6 +14,8 @@ import { acidPlanFields } from '../../core/activity/acid/plan.ts';
 import { acidSettings } from '../../core/bench/acid/settings.ts';
 import { acidSubject, solved } from '../plans/acid.ts';
 import { sliceSet, squareSet } from '../../core/activity/slice/plan.ts';
+import { plateSet } from '../../core/activity/slice/plate.ts';
+import { platesOf } from '../../core/bench/slice/plating.ts';
 import { cutFor, squareAs } from '../../core/bench/slice/settings.ts';
 import { curePlan } from '../../core/activity/cure/plan.ts';
 import { cureSettingsFor } from '../plans/cure.ts';
@@ -140,6 +142,25 @@ export const PREVIEWS = [
     },
     input: z.object(sliceSet),
     run: (_, input) => cutFor(input)
+  }),
+  query({
+    name: 'plate-preview',
+    path: 'preview/plate',
+    summary: 'Slices of a block on plates: how each lies, how many plates it gives.',
+    example: {
+      style: 'straight',
+      by: 'thickness',
+      length: '180 mm',
+      height: '30 mm',
+      width: '70 mm',
+      thickness: '6 mm',
+      arrangement: 'leaning',
+      plate: '240 mm',
+      each: '5'
+    },
+    input: z.object({ ...sliceSet, ...plateSet, which: numeric(1, 400, { start: '1', fallback: 1, whole: true }) }),
+    run: (_, { arrangement, plate, each, which, ...set }) =>
+      platesOf(cutFor(set), set.style, { arrangement, plate, each }, which - 1)
   }),
   query({
     name: 'square-preview',

@@ -30,9 +30,10 @@
   import type { PieceView } from '$lib/server/views/piece.ts';
   import { openSliceWorker } from '$lib/workers/slice.ts';
   import * as say from '$lib/words/say.ts';
-  import { sliceBench as t } from '$lib/words/screens/slice.ts';
+  import { plateWords, sliceBench as t } from '$lib/words/screens/slice.ts';
   import { BLADE_WORDS, LAID_WORDS, MISTAKE_WORDS } from '$lib/words/slices.ts';
   import { USE_WORDS } from '$lib/words/cuts.ts';
+  import OnPlate from './OnPlate.svelte';
   import BlockCut from './BlockCut.svelte';
   import SliceFields from './SliceFields.svelte';
   import { SliceDraft, type BlockOf } from './draft.svelte.ts';
@@ -214,6 +215,11 @@
           </p>
           <Button onclick={() => draft.fit(misfit!)}>{t.letTheScaleDecide}</Button>
         </div>
+      {/if}
+      {#if first && first.pieces > 0 && wanted}
+        <Fold title={plateWords.onAPlate}>
+          <OnPlate {cut} style={wanted.style} {units} left={isLeft} />
+        </Fold>
       {/if}
       <label class="ticked"><input type="checkbox" bind:checked={isLeft} /> {t.leftHanded}</label>
     {/if}

@@ -4,7 +4,7 @@ import { AGE_FIELDS } from './age.ts';
 import { CURE_FIELDS } from './cure.ts';
 import { FREEZE_FIELDS } from './freeze.ts';
 import { labelOf, type FieldWords } from './plan.ts';
-import { SLICE_FIELDS, SQUARE_FIELDS } from './slice.ts';
+import { PLATE_FIELDS, SLICE_FIELDS, SQUARE_FIELDS } from './slice.ts';
 import { THAW_FIELDS } from './thaw.ts';
 
 /** Whose words a refusal speaks in, by the name of what was asked. */
@@ -19,6 +19,7 @@ const WORDS: Readonly<Record<string, Readonly<Record<string, FieldWords>>>> = {
   'thaw-preview': THAW_FIELDS,
   'record-slice': SLICE_FIELDS,
   'slice-preview': SLICE_FIELDS,
+  'plate-preview': { ...SLICE_FIELDS, ...PLATE_FIELDS },
   'square-piece': SQUARE_FIELDS,
   'square-preview': SQUARE_FIELDS,
   'start-age': AGE_FIELDS

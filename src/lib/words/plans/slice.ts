@@ -1,7 +1,8 @@
 import { words } from '../speech.ts';
 import type { sliceSet, squareSet } from '../../core/activity/slice/plan.ts';
+import type { plateSet } from '../../core/activity/slice/plate.ts';
 import type { ruler } from '../../core/activity/slice/ruler.ts';
-import { PURPOSE_WORDS, STYLE_WORDS } from '../slices.ts';
+import { ARRANGEMENT_WORDS, PURPOSE_WORDS, STYLE_WORDS } from '../slices.ts';
 import type { PlanWords } from './plan.ts';
 
 const RULER_WORDS = {
@@ -50,4 +51,10 @@ export const SQUARE_FIELDS: PlanWords<typeof squareSet> = /* @__PURE__ */ words(
   wantHeight: { label: 'Block height' },
   wantWidth: { label: 'Block width' },
   least: { label: 'Shortest block' }
+});
+
+export const PLATE_FIELDS: PlanWords<typeof plateSet> = /* @__PURE__ */ words({
+  arrangement: { label: 'Laid', values: ARRANGEMENT_WORDS },
+  plate: { label: 'Plate, across' },
+  each: { label: 'Slices a plate', hint: 'odd numbers lie better' }
 });

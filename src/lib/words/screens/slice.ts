@@ -138,6 +138,22 @@ export const handWeeks = /* @__PURE__ */ words({
   legend: 'A mark a weighing, as large as the share within a tenth of what was wanted. On the line: just right.'
 });
 
+export const plateWords = /* @__PURE__ */ words({
+  onAPlate: 'On a plate',
+  platesOf: (plates: number, each: Said) => `${plates === 1 ? 'plate' : 'plates'} of ${each}`,
+  over: (over: number) => (over === 1 ? '1 slice is left over.' : `${over} slices are left over.`),
+  tooMany: (most: Said) => `So many do not lie on it. ${most} do.`,
+  noneLies: 'A slice is larger than the plate.',
+  takeSoMany: (most: Said) => `${most} a plate`,
+  overlap: (share: Said, grams: Said) => `Each lies over the next by ${share}; ${grams} a plate.`,
+  loose: (grams: Said) => `${grams} a plate.`,
+  fromAbove: (arrangement: Said, numbers: Said) =>
+    `The plate from above, ${arrangement}: slices ${numbers} by their numbers.`,
+  nextPlate: 'Next plate',
+  plateNumber: (which: Said, plates: Said) => `Plate ${which} of ${plates}`,
+  order: 'Several kinds on one plate: lean and pale first, rich and dark after, vinegared last.'
+});
+
 export const blockCut = /* @__PURE__ */ words({
   fromTheSide: (pieces: Said, length: Said) => `The block from the side, ${length} mm long, cut into ${pieces} pieces.`,
   endFirst: { head: 'Head end first', tail: 'Tail end first' },
