@@ -1,7 +1,7 @@
 import { theApp } from '$lib/server/app.ts';
 import { profileById } from '$lib/core/codes/profiles/index.ts';
 import { atBench, pieceChoices } from '$lib/server/facts/choices.ts';
-import { slicedFish, sliceSubject } from '$lib/server/facts/slicing.ts';
+import { planOf, slicedFish, sliceSubject } from '$lib/server/facts/slicing.ts';
 import { knifeLately, knivesNow } from '$lib/server/facts/knives.ts';
 import { actionsFor, actionsNamed } from '$lib/server/forms.ts';
 import { handOf } from '$lib/server/facts/hands.ts';
@@ -55,6 +55,7 @@ export const load = (({ url, locals }) => {
         what: state.lifted!.what,
         at: state.lifted!.at,
         onTray: state.holds.length > 0,
+        plan: planOf(app, state),
         aim: aimOf(app.store, state)?.aim ?? 1,
         weighed: state.weighed.at(-1) ?? null
       }))

@@ -30,6 +30,7 @@
         made={each}
         labels={data.labels}
         control={data.control}
+        units={data.house.units}
         scale={data.scale}
         playable={data.playable}
       />{/each}

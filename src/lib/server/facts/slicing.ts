@@ -1,6 +1,8 @@
 import { cureNow } from '../../core/activity/cure/fold.ts';
 import type { SlicedFish } from '../../core/bench/slice/recommend.ts';
-import type { SliceSubject } from '../../core/bench/slice/settings.ts';
+import { sliceSet, type SliceSet } from '../../core/activity/slice/plan.ts';
+import type { SliceSettings, SliceSubject } from '../../core/bench/slice/settings.ts';
+import { pick } from '../../core/fields/field.ts';
 import { usualThickness, weightOfOne } from '../../core/bench/thickness.ts';
 import type { Species } from '../../core/fish/species.ts';
 import type { HouseState } from '../../core/record/house.ts';
@@ -84,4 +86,14 @@ export function aimOf(
   return grams === null || !run
     ? { aim: lifted.gramsEach, cut: lifted.gramsEach }
     : { aim: grams, cut: grams / run.plan.hand };
+}
+
+/** The plan that slices of a first row were cut by, and what it was computed from; null for what came of no plan, and for later rows. */
+export function planOf({ store: { projections } }: Room, { id, made }: PieceState): SliceSettings | null {
+  const [block] = made.parents;
+  if (!block) return null;
+  const { state, lot } = projections.piece(block);
+  const run = state.slices.find(({ plan }) => plan.slices[0] === id);
+  if (!run) return null;
+  return { set: pick(run.plan, sliceSet) as SliceSet, subject: sliceSubject(lot, projections.currentHouse()) };
 }

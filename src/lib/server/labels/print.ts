@@ -5,7 +5,7 @@ import { EmberError } from '../../core/errors.ts';
 import { LABEL_SIZES, type LabelSize } from '../../core/trace/label.ts';
 import type { LabelLines } from '../../words/labels.ts';
 
-const POINTS_A_MM = 72 / 25.4;
+export const POINTS_A_MM = 72 / 25.4;
 const require = createRequire(import.meta.url);
 
 interface PdfMake {
@@ -17,7 +17,7 @@ interface PdfMake {
 let printer: PdfMake | null = null;
 
 /** The maker of PDFs, with the house's own letters and nothing from outside. */
-function pdfMaker(): PdfMake {
+export function pdfMaker(): PdfMake {
   if (printer) return printer;
   const made = require('pdfmake') as PdfMake;
   const folder = dirname(require.resolve('@expo-google-fonts/atkinson-hyperlegible-next/package.json'));

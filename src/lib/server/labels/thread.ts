@@ -2,6 +2,7 @@ import { join } from 'node:path';
 import type { Worker } from 'node:worker_threads';
 import { startThread } from '../threads.ts';
 import type { PrintOrder } from './print.ts';
+import type { RulerOrder } from './ruler.ts';
 
 interface Waiting {
   readonly done: (pdf: Buffer) => void;
@@ -33,8 +34,8 @@ function started(): Worker {
   return fresh;
 }
 
-/** Has labels printed in a thread of its own: whoever asks for something else meanwhile is answered. */
-export function inThread(order: PrintOrder): Promise<Buffer> {
+/** Has labels, or a ruler, printed in a thread of its own: whoever asks for something else meanwhile is answered. */
+export function inThread(order: PrintOrder | RulerOrder): Promise<Buffer> {
   return new Promise((done, failed) => {
     const id = ++orders;
     const own = started();

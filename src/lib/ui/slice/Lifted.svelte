@@ -5,13 +5,17 @@
   import * as say from '$lib/words/say.ts';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import Evenness from './Evenness.svelte';
-  import { lifted as t } from '$lib/words/screens/slice.ts';
+  import { cutFor, type SliceSettings } from '$lib/core/bench/slice/settings.ts';
+  import type { UnitPreferences } from '$lib/core/measure/units.ts';
+  import OnPlate from './OnPlate.svelte';
+  import { lifted as t, plateWords } from '$lib/words/screens/slice.ts';
 
   /** What was just cut: onto a tray with its clock, by one touch and one reading; or to its page. */
   let {
     made,
     labels,
     control,
+    units,
     scale,
     playable
   }: {
@@ -23,13 +27,17 @@
       readonly count: number | null;
       readonly onTray: boolean;
       readonly aim: number;
+      /** How they were cut; null where nobody wrote it down. */
+      readonly plan: SliceSettings | null;
       readonly weighed: { readonly weights: readonly number[]; readonly per: number } | null;
     };
     labels: readonly string[];
     control: string;
+    units: UnitPreferences;
     scale: boolean;
     playable: boolean;
   } = $props();
+  let plating = $state(false);
 </script>
 
 <section class="sheet stack" data-lifted={made.id}>
@@ -55,6 +63,13 @@
   {/if}
   {#if made.count !== null}
     <Fold title={t.howEven}><Evenness {made} {scale} {playable} /></Fold>
+    {#if made.plan}
+      <Fold title={plateWords.onAPlate} bind:open={plating}>
+        {#if plating}
+          <OnPlate cut={cutFor(made.plan.set, made.plan.subject)} style={made.plan.set.style} {units} left={false} />
+        {/if}
+      </Fold>
+    {/if}
   {/if}
 </section>
 

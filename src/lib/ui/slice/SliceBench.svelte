@@ -30,7 +30,7 @@
   import type { PieceView } from '$lib/server/views/piece.ts';
   import { openSliceWorker } from '$lib/workers/slice.ts';
   import * as say from '$lib/words/say.ts';
-  import { plateWords, sliceBench as t } from '$lib/words/screens/slice.ts';
+  import { plateWords, rulerWords, sliceBench as t } from '$lib/words/screens/slice.ts';
   import { BLADE_WORDS, LAID_WORDS, MISTAKE_WORDS } from '$lib/words/slices.ts';
   import { USE_WORDS } from '$lib/words/cuts.ts';
   import OnPlate from './OnPlate.svelte';
@@ -95,6 +95,7 @@
   /** All that lies there and goes into no slice: what squaring would lose is lost under this knife too. */
   const offcut = $derived(cut ? Math.max(cut.offcutGrams, view.piece.grams - cut.grams - cut.tailGrams) : 0);
   const unsquared = $derived(block.size === null && (block.form === 'fillet' || block.fish.skinOn));
+  const paper = $derived(new URLSearchParams({ piece: view.piece.id, ...draft.said() }).toString());
   const bias = $derived(hand[draft.style] ?? null);
   let isLeft = $state(false);
   const cubes = $derived(SLICE_STYLES[draft.style].cubes);
@@ -192,13 +193,16 @@
     </div>
     {#if cut}
       <BlockCut {cut} left={isLeft} />
+      {#if cut.pieces > 0}
+        <a class="link" href="/slice/ruler.pdf?{paper}" target="_blank" rel="noopener">{rulerWords.printIt}</a>
+      {/if}
       <div class="figures">
         <p class="figure">{say.mass(cut.grams)} <small>{t.inPieces}</small></p>
         <p class="figure" data-offcut>{say.mass(offcut)} <small>{t.offCut}</small></p>
         {#if cut.tailGrams > 0}<p class="figure">{say.mass(cut.tailGrams)} <small>{t.tailKept}</small></p>{/if}
       </div>
       {#if unsquared}
-        <p class="off" data-unsquared>
+        <p data-unsquared>
           {t.toLose} <a class="way" href="/slice/square?piece={view.piece.id}">{t.squareFirst}</a>
         </p>
       {/if}

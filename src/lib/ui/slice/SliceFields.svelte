@@ -2,6 +2,7 @@
   import Button from '$lib/ui/kit/Button.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import Slide from '$lib/ui/kit/Slide.svelte';
+  import Grain from './Grain.svelte';
   import PlanField from '../plan/PlanField.svelte';
   import { SLICE_STYLES } from '$lib/core/bench/slice/styles.ts';
   import { STYLE_IDS } from '$lib/core/activity/slice/lists.ts';
@@ -104,6 +105,7 @@
     <PlanField {draft} name="first" />
     <PlanField {draft} name="tail" optional />
   </div>
+  <Grain grain={Number(draft.texts.grain) || 0} says={t.grainRuns(draft.texts.grain || '0')} />
   <Slide
     min="-45"
     max="45"

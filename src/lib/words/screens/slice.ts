@@ -15,6 +15,8 @@ export const sliceFields = /* @__PURE__ */ words({
   dragTheThickness: 'Thickness of one slice',
   dragTheAngle: 'Blade angle in degrees',
   dragTheGrain: 'Grain in degrees off the length',
+  grainRuns: (degrees: Said) =>
+    `The block from above: its grain runs ${degrees}° off its length, the blade goes across it.`,
   theBlock: 'The block',
   guessed: 'Guessed from its weight. Lay a ruler on it.',
   moreOfTheBlock: 'It is not even: heights and widths between, slants, a thin edge',
@@ -152,6 +154,18 @@ export const plateWords = /* @__PURE__ */ words({
   nextPlate: 'Next plate',
   plateNumber: (which: Said, plates: Said) => `Plate ${which} of ${plates}`,
   order: 'Several kinds on one plate: lean and pale first, rich and dark after, vinegared last.'
+});
+
+export const rulerWords = /* @__PURE__ */ words({
+  printIt: 'Print the ruler, true size',
+  title: (name: Said) => `Where the blade stands: ${name}`,
+  slices: (pieces: Said, grams: Said, angle: Said) =>
+    `${pieces} pieces of about ${grams}, blade at ${angle} from the board.`,
+  zero: {
+    head: 'Nought is the head end, which is cut first. Each line is where the blade meets the board.',
+    tail: 'Nought is the tail end, which is cut first. Each line is where the blade meets the board.'
+  },
+  check: 'This bar has to be 100 mm long. If it is not, print again at actual size, not fitted to the page.'
 });
 
 export const blockCut = /* @__PURE__ */ words({
