@@ -29,6 +29,7 @@ import { breakdownRows } from './breakdown.ts';
 import { coldRows, importRows } from './cold.ts';
 import { acidRows, cureRows } from './cure.ts';
 import { dragRows } from './drag.ts';
+import { sliceRows } from './slice.ts';
 
 interface Row {
   what: string;
@@ -59,6 +60,7 @@ const at = (sorted: number[], share: number) => sorted[Math.min(sorted.length - 
 cureRows(add, times, at);
 acidRows(add, times, at);
 ageRows(add, times, at);
+sliceRows(add, times, at);
 
 // A verdict from folded state: a thousand pieces with thirty events each, and twice as many.
 const judged = (count: number) => {

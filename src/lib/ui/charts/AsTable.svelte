@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
   import { asTable as t } from '$lib/words/screens/charts.ts';
   import Table from '$lib/ui/kit/Table.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
@@ -15,9 +16,14 @@
     /** Columns, from 0 on, of numbers. */
     numbers?: readonly number[];
   } = $props();
+  let open = $state(false);
+  let isRunning = $state(false);
+  onMount(() => (isRunning = true));
+  // Before scripts run it is all there; from then on a closed one costs nothing while its drawing is dragged.
+  const shown = $derived(open || !isRunning ? rows : []);
 </script>
 
-<Fold title={name}>
+<Fold title={name} bind:open>
   <Table>
     <thead>
       <tr
@@ -25,7 +31,7 @@
       >
     </thead>
     <tbody>
-      {#each rows as row, index (index)}
+      {#each shown as row, index (index)}
         <tr>
           {#each row as text, column (column)}<td class:number={numbers.includes(column)}>{text}</td>{/each}
         </tr>

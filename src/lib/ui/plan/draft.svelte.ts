@@ -24,6 +24,7 @@ export class PlanDraft<Shape extends PlanShape> {
   readonly words: PlanWords<Shape>;
   readonly house: UnitPreferences;
   readonly #schema: z.ZodObject;
+  #last: { readonly key: string; readonly read: Read<Shape> } | null = null;
 
   constructor(shape: Shape, words: PlanWords<Shape>, house: UnitPreferences) {
     this.shape = shape;
@@ -89,6 +90,12 @@ export class PlanDraft<Shape extends PlanShape> {
   ): Read<Shape> {
     const said = asked.map((name) => [name, withUnit(this.texts[name] ?? '', this.unitOf(name))]);
     const input = { ...Object.fromEntries(said), ...besides };
+    // Several parts of a bench ask at each move of a hand: the same words are read once.
+    const key = JSON.stringify(input);
+    if (this.#last?.key !== key) this.#last = { key, read: this.#parsed(input) };
+    return this.#last.read;
+  }
+  #parsed(input: Record<string, string>): Read<Shape> {
     const result = this.#schema.safeParse(input);
     if (result.success) return result.data as never;
     const { code, details } = fieldTroubles(result.error.issues, input)[0]!;

@@ -192,7 +192,7 @@
       />
     </div>
     {#if cut}
-      <BlockCut {cut} left={isLeft} />
+      <div class="drawn"><BlockCut {cut} left={isLeft} /></div>
       {#if cut.pieces > 0}
         <a class="link" href="/slice/ruler.pdf?{paper}" target="_blank" rel="noopener">{rulerWords.printIt}</a>
       {/if}
@@ -254,6 +254,11 @@
   h3 {
     font-weight: 700;
     margin-top: 0.9rem;
+  }
+  /* A layer of its own: while the knife is dragged the page around it is not painted anew. */
+  .drawn {
+    contain: content;
+    will-change: transform;
   }
   .off {
     display: flex;
