@@ -11,6 +11,7 @@ const FIELD_NAMES: Record<string, string> = /* @__PURE__ */ words({
   offcutUse: 'Off-cut for',
   offcut: 'Off-cut',
   skinMass: 'Skin',
+  which: 'Plate',
   knife: 'Knife',
   every: 'Strokes',
   mass3: 'Weight of the last row',

@@ -1,11 +1,9 @@
 import { theApp } from '$lib/server/app.ts';
 import { profileById } from '$lib/core/codes/profiles/index.ts';
-import { atBench, pieceChoices } from '$lib/server/facts/choices.ts';
-import { planOf, slicedFish, sliceSubject } from '$lib/server/facts/slicing.ts';
-import { knifeLately, knivesNow } from '$lib/server/facts/knives.ts';
+import { knifeBench } from '$lib/server/facts/knife-bench.ts';
 import { actionsFor, actionsNamed } from '$lib/server/forms.ts';
 import { handOf } from '$lib/server/facts/hands.ts';
-import { aimOf } from '$lib/server/facts/slicing.ts';
+import { aimOf, planOf } from '$lib/server/facts/slicing.ts';
 import { trayLabels } from '$lib/server/facts/trays.ts';
 import { pieceView } from '$lib/server/views/piece.ts';
 import type { PageServerLoad } from './$types';
@@ -15,31 +13,17 @@ export const actions = { ...actionsFor('/slice'), ...actionsNamed(['start-hold']
 export const load = (({ url, locals }) => {
   const app = theApp();
   const { projections } = app.store;
-  // What is slices already is cut no more.
-  const isCut = new Set(projections.livePieces().flatMap(({ state }) => (state.lifted?.count ? [state.id] : [])));
-  const pieces = pieceChoices(app).filter(
-    ({ id, may, form }) =>
-      may.includes('slice') && ['fillet', 'loin', 'block', 'portion'].includes(form) && !isCut.has(id)
+  const bench = knifeBench(
+    app,
+    url.searchParams.get('piece'),
+    locals.person?.id ?? null,
+    // What is slices already is cut no more.
+    (form, { lifted }) => ['fillet', 'loin', 'block', 'portion'].includes(form) && !lifted?.count
   );
-  const { chosen: id, away, left } = atBench(app, url.searchParams.get('piece'), 'slice', pieces);
   const house = projections.currentHouse();
-  const found = id ? projections.piece(id) : null;
   return {
-    pieces,
-    chosen: id,
-    away,
-    left,
-    view: id ? pieceView(app, id) : null,
-    block: found
-      ? {
-          grams: found.state.grams,
-          form: found.state.made.form,
-          depth: found.state.depth,
-          size: found.state.blockSize,
-          fish: slicedFish(app, found.state.id),
-          subject: sliceSubject(found.lot, house)
-        }
-      : null,
+    ...bench,
+    view: bench.chosen ? pieceView(app, bench.chosen) : null,
     /** What was lifted off a block within the last hours and stands nowhere yet, or on its tray: the newest first. */
     lifted: projections
       .livePieces()
@@ -65,12 +49,6 @@ export const load = (({ url, locals }) => {
     hand: locals.person ? handOf(app, locals.person.id) : {},
     scale: app.config.scale !== null,
     playable: app.config.mode !== 'production' && app.config.pan !== null,
-    knives: knivesNow(app),
-    /** The one that whoever is here cut with last. */
-    knife: knifeLately(app, locals.person?.id ?? null),
-    places: Object.values(house.places)
-      .filter(({ kind }) => kind !== 'freezer' && kind !== 'blast')
-      .map(({ id: place, name }) => ({ id: place, name })),
     labels: trayLabels(app),
     control: profileById(house.profile, house.profiles).timeControls[0]?.id ?? '4h'
   };

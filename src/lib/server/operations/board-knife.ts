@@ -1,8 +1,9 @@
 import { EmberError } from '../../core/errors.ts';
 import type { StyleId } from '../../core/activity/slice/lists.ts';
-import type { pieceMade } from '../../core/activity/piece/bodies.ts';
+import { USES, type pieceMade } from '../../core/activity/piece/bodies.ts';
 import { scaleError, scaleIntervalOf } from '../../core/bench/breakdown/mass.ts';
 import type { Use } from '../../core/bench/breakdown/portions.ts';
+import { choice, optionalQuantity, shortText, TEMPERATURE, when } from '../../core/fields/field.ts';
 import type { Typed } from '../../core/measure/parse.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import { occupantsOf } from '../../core/record/occupation.ts';
@@ -12,7 +13,7 @@ import { draft, type Draft } from '../store/record.ts';
 import type { Store } from '../store/store.ts';
 import { voided } from './board.ts';
 import { notNow } from './not-now.ts';
-import { computedMass, creditFor, leaving } from './pieces.ts';
+import { computedMass, creditFor, leaving, PART_MASS } from './pieces.ts';
 import type { z } from 'zod';
 
 /** What squaring and slicing have in common: pieces come off a block, are weighed, lie out, and may be put back. */
@@ -21,6 +22,17 @@ import type { z } from 'zod';
 export const RULER = { times: 1.25, grams: 5 } as const;
 /** Less than this is a smear on the board. g */
 export const SMEAR = 0.5;
+
+/** What is said of anything that comes off a block. */
+export const offTheKnife = {
+  offcutUse: choice(USES, 'mince'),
+  waste: optionalQuantity('mass', PART_MASS).describe('trim that is kept for nothing'),
+  gapReason: shortText(200).describe('where more than the scale can be out by went'),
+  knife: shortText(60).describe('which knife of the house, by its id; empty: nobody said'),
+  place: shortText(60).describe('where all of it goes; empty: it stays out, and its time runs'),
+  core: optionalQuantity('temperature', TEMPERATURE).describe('core as it goes back'),
+  at: when
+};
 
 /** @throws EmberError `record.mass-exceeded` for a block that is more than what lies there */
 export function checkRuler(blockGrams: number, there: number): void {

@@ -1,20 +1,9 @@
 import { EmberError } from '../../core/errors.ts';
 import { slicePlan, sliceSet } from '../../core/activity/slice/plan.ts';
-import { USES } from '../../core/activity/piece/bodies.ts';
 import { cutFor, type SliceOutcome } from '../../core/bench/slice/settings.ts';
 import { evenness, weightsTold } from '../../core/bench/slice/evenness.ts';
 import { knifeSeconds } from '../../core/bench/slice/time.ts';
-import {
-  choice,
-  neededText,
-  optionalQuantity,
-  pick,
-  pieceId,
-  shortText,
-  TEMPERATURE,
-  ticked,
-  when
-} from '../../core/fields/field.ts';
+import { choice, neededText, optionalQuantity, pick, pieceId, ticked, when } from '../../core/fields/field.ts';
 import type { Typed } from '../../core/measure/parse.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import { isIn } from '../../core/record/occupation.ts';
@@ -31,6 +20,7 @@ import {
   cutOff,
   lost,
   offcutEntries,
+  offTheKnife,
   putBack,
   RULER,
   SMEAR
@@ -48,14 +38,8 @@ export const cutInput = slicePlan.extend({
   mass3: optionalQuantity('mass', PART_MASS).describe('of the third row'),
   ends: ticked.describe('nothing of the block stays'),
   offcut: optionalQuantity('mass', PART_MASS).describe('what is kept of the rest, weighed'),
-  offcutUse: choice(USES, 'mince'),
-  waste: optionalQuantity('mass', PART_MASS).describe('trim that is kept for nothing'),
-  gapReason: shortText(200).describe('where more than the scale can be out by went'),
-  knife: shortText(60).describe('which knife of the house, by its id; empty: nobody said'),
-  begun: when.describe('when the block left the cold; when empty, as long before as so many slices take'),
-  place: shortText(60).describe('where all of it goes; empty: it stays out, and its time runs'),
-  core: optionalQuantity('temperature', TEMPERATURE).describe('core as it goes back'),
-  at: when
+  ...offTheKnife,
+  begun: when.describe('when the block left the cold; when empty, as long before as so many slices take')
 });
 
 type CutInput = z.output<typeof cutInput>;

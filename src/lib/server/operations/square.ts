@@ -1,11 +1,10 @@
 import { z } from 'zod';
-import { USES } from '../../core/activity/piece/bodies.ts';
 import { squarePlan, squareSet } from '../../core/activity/slice/plan.ts';
 import { squareOrder } from '../../core/bench/slice/settings.ts';
 import { squareOrThrow, type SquareOut } from '../../core/bench/slice/square.ts';
 import { squaringSeconds } from '../../core/bench/slice/time.ts';
 import { EmberError } from '../../core/errors.ts';
-import { choice, optionalQuantity, pick, pieceId, shortText, TEMPERATURE, when } from '../../core/fields/field.ts';
+import { optionalQuantity, pick, pieceId, when } from '../../core/fields/field.ts';
 import type { Typed } from '../../core/measure/parse.ts';
 import { blockName } from '../../words/slices.ts';
 import { sliceSubject } from '../facts/slicing.ts';
@@ -18,6 +17,7 @@ import {
   checkUsed,
   lost,
   offcutEntries,
+  offTheKnife,
   putBack,
   SMEAR
 } from './board-knife.ts';
@@ -29,14 +29,8 @@ const squareInput = squarePlan.extend({
   mass: optionalQuantity('mass', PART_MASS).describe('of all blocks together, weighed; by the ruler when empty'),
   skinMass: optionalQuantity('mass', PART_MASS).describe('of the skin, weighed; by the ruler when empty'),
   offcut: optionalQuantity('mass', PART_MASS).describe('what is kept of the rest, weighed; all of it when empty'),
-  offcutUse: choice(USES, 'mince'),
-  waste: optionalQuantity('mass', PART_MASS).describe('trim that is kept for nothing'),
-  gapReason: shortText(200).describe('where more than the scale can be out by went'),
-  knife: shortText(60).describe('which knife of the house, by its id; empty: nobody said'),
-  begun: when.describe('when it left the cold; when empty, as long before as so many blocks take'),
-  place: shortText(60).describe('where all of it goes; empty: it stays out, and its time runs'),
-  core: optionalQuantity('temperature', TEMPERATURE).describe('core as it goes back'),
-  at: when
+  ...offTheKnife,
+  begun: when.describe('when it left the cold; when empty, as long before as so many blocks take')
 });
 type SquareInput = z.output<typeof squareInput>;
 

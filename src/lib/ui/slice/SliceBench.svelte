@@ -1,5 +1,4 @@
 <script lang="ts" module>
-  const OFFCUT_USES = ['mince', 'raw', 'acid', 'cook', 'stock', 'other'] as const;
   /** "3.3 to 5.0 mm", or one figure where they are alike. */
   function range(all: readonly number[]): string {
     if (all.length === 0) return '';
@@ -15,13 +14,11 @@
   import Computing from '$lib/ui/kit/Computing.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import Field from '../controls/Field.svelte';
-  import KnifeField from './KnifeField.svelte';
   import type { KnifeNow } from '$lib/server/facts/knives.ts';
   import OperationForm from '../controls/OperationForm.svelte';
   import WindowLine from '../marks/WindowLine.svelte';
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import { Simulation } from '$lib/ui/simulation.svelte.ts';
-  import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
   import type { OtherEnd, SliceOutcome, SliceSettings } from '$lib/core/bench/slice/settings.ts';
   import { SLICE_STYLES } from '$lib/core/bench/slice/styles.ts';
   import type { HandBias } from '$lib/core/bench/slice/evenness.ts';
@@ -32,11 +29,12 @@
   import * as say from '$lib/words/say.ts';
   import { plateWords, rulerWords, sliceBench as t } from '$lib/words/screens/slice.ts';
   import { BLADE_WORDS, LAID_WORDS, MISTAKE_WORDS } from '$lib/words/slices.ts';
-  import { USE_WORDS } from '$lib/words/cuts.ts';
   import OnPlate from './OnPlate.svelte';
+  import CameOff from './CameOff.svelte';
   import BlockCut from './BlockCut.svelte';
   import SliceFields from './SliceFields.svelte';
-  import { SliceDraft, type BlockOf } from './draft.svelte.ts';
+  import { SliceDraft } from './draft.svelte.ts';
+  import type { BlockOf } from './ruled-draft.svelte.ts';
 
   /** A block on its way to even slices: measured, cut on the glass first, then on the board. */
   let {
@@ -150,36 +148,18 @@
       }}
     >
       <SliceFields {draft} />
-      <h3>{t.onTheScale}</h3>
-      <div class="fields">
-        <Field name="mass" label={t.slicesTogether} kind="quantity" units={massUnits()} optional hint={t.orByRuler} />
-        <Field name="place" label={t.place} optional among={places} hint={t.emptyStaysOut} />
-      </div>
-      <KnifeField {knives} lately={knife} />
-      <Fold title={t.theRestOfIt}>
-        <div class="fields">
-          <Field
-            name="offcut"
-            label={t.offCutWeight}
-            kind="quantity"
-            units={massUnits()}
-            optional
-            hint={isAll ? t.theRest : t.stays}
-          />
-          <Field
-            name="offcutUse"
-            label={t.offCutFor}
-            kind="choice"
-            start="mince"
-            options={OFFCUT_USES.map((value) => ({ value, name: USE_WORDS[value]! }))}
-          />
-          <Field name="waste" label={t.trim} kind="quantity" units={massUnits()} optional />
-          <Field name="begun" label={t.outSince} kind="time" optional hint={t.emptyByKnife} />
-          <Field name="core" label={t.core} kind="quantity" units={temperatureUnits()} optional />
-          <Field name="gapReason" label={t.gapReason} optional />
-        </div>
-        {#if !isAll}<Field name="ends" label={t.nothingStays} kind="tick" />{/if}
-      </Fold>
+      <CameOff
+        together={t.slicesTogether}
+        offcutHint={isAll ? t.theRest : t.stays}
+        begunHint={t.emptyByKnife}
+        {places}
+        {knives}
+        {knife}
+      >
+        {#snippet last()}
+          {#if !isAll}<Field name="ends" label={t.nothingStays} kind="tick" />{/if}
+        {/snippet}
+      </CameOff>
     </OperationForm>
   </section>
   <section class="sheet" aria-live="off" data-simulated={cut ? 'yes' : 'no'}>

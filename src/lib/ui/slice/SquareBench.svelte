@@ -1,7 +1,3 @@
-<script lang="ts" module>
-  const OFFCUT_USES = ['mince', 'raw', 'acid', 'cook', 'stock', 'other'] as const;
-</script>
-
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
   import Answer from '$lib/ui/kit/Answer.svelte';
@@ -11,12 +7,11 @@
   import Slide from '$lib/ui/kit/Slide.svelte';
   import Table from '$lib/ui/kit/Table.svelte';
   import Field from '../controls/Field.svelte';
-  import KnifeField from './KnifeField.svelte';
   import type { KnifeNow } from '$lib/server/facts/knives.ts';
   import OperationForm from '../controls/OperationForm.svelte';
   import PlanField from '../plan/PlanField.svelte';
   import { Simulation } from '$lib/ui/simulation.svelte.ts';
-  import { massUnits, temperatureUnits } from '$lib/ui/units.ts';
+  import { massUnits } from '$lib/ui/units.ts';
   import type { SquareAnswer, SquareSettings } from '$lib/core/bench/slice/settings.ts';
   import { LOSSES, SQUARE_MM, type Lower } from '$lib/core/bench/slice/square.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
@@ -25,8 +20,8 @@
   import * as say from '$lib/words/say.ts';
   import { sliceBench, squarePage as t } from '$lib/words/screens/slice.ts';
   import { LOSS_WORDS } from '$lib/words/slices.ts';
-  import { USE_WORDS } from '$lib/words/cuts.ts';
-  import type { BlockOf } from './draft.svelte.ts';
+  import type { BlockOf } from './ruled-draft.svelte.ts';
+  import CameOff from './CameOff.svelte';
   import SideCut from './SideCut.svelte';
   import { SquareDraft } from './square-draft.svelte.ts';
 
@@ -157,21 +152,15 @@
           <PlanField {draft} name="slantTail" optional />
         </div>
       </Fold>
-      <h3>{sliceBench.onTheScale}</h3>
-      <div class="fields">
-        <Field
-          name="mass"
-          label={t.blocksTogether}
-          kind="quantity"
-          units={massUnits()}
-          optional
-          hint={sliceBench.orByRuler}
-        />
-        <Field name="place" label={sliceBench.place} optional among={places} hint={sliceBench.emptyStaysOut} />
-      </div>
-      <KnifeField {knives} lately={knife} />
-      <Fold title={sliceBench.theRestOfIt}>
-        <div class="fields">
+      <CameOff
+        together={t.blocksTogether}
+        offcutHint={sliceBench.theRest}
+        begunHint={t.emptyByKnife}
+        {places}
+        {knives}
+        {knife}
+      >
+        {#snippet first()}
           <Field
             name="skinMass"
             label={t.skinWeight}
@@ -180,27 +169,8 @@
             optional
             hint={sliceBench.orByRuler}
           />
-          <Field
-            name="offcut"
-            label={sliceBench.offCutWeight}
-            kind="quantity"
-            units={massUnits()}
-            optional
-            hint={sliceBench.theRest}
-          />
-          <Field
-            name="offcutUse"
-            label={sliceBench.offCutFor}
-            kind="choice"
-            start="mince"
-            options={OFFCUT_USES.map((value) => ({ value, name: USE_WORDS[value]! }))}
-          />
-          <Field name="waste" label={sliceBench.trim} kind="quantity" units={massUnits()} optional />
-          <Field name="begun" label={sliceBench.outSince} kind="time" optional hint={t.emptyByKnife} />
-          <Field name="core" label={sliceBench.core} kind="quantity" units={temperatureUnits()} optional />
-          <Field name="gapReason" label={sliceBench.gapReason} optional />
-        </div>
-      </Fold>
+        {/snippet}
+      </CameOff>
     </OperationForm>
   </section>
   <section class="sheet" aria-live="off" data-simulated={out ? 'yes' : 'no'}>

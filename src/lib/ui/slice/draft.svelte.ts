@@ -1,32 +1,14 @@
 import { sliceSet, type SliceSet } from '../../core/activity/slice/plan.ts';
 import { QUARTERS } from '../../core/activity/slice/ruler.ts';
-import { adviseSlice, beginsWith, type SliceAdvice, type SlicedFish } from '../../core/bench/slice/recommend.ts';
-import {
-  fleshDensity,
-  widthThatFits,
-  type SliceOutcome,
-  type SliceSettings,
-  type SliceSubject
-} from '../../core/bench/slice/settings.ts';
+import { adviseSlice, beginsWith, type SliceAdvice } from '../../core/bench/slice/recommend.ts';
+import { fleshDensity, type SliceOutcome } from '../../core/bench/slice/settings.ts';
 import { cotangent, measureAt } from '../../core/bench/slice/block.ts';
 import { SLICE_STYLES } from '../../core/bench/slice/styles.ts';
-import type { BlockSize } from '../../core/activity/slice/fold.ts';
 import type { Purpose, StyleId } from '../../core/activity/slice/lists.ts';
-import { depthAt, fullProfile, type DepthProfile } from '../../core/bench/breakdown/depth.ts';
+import { depthAt, fullProfile } from '../../core/bench/breakdown/depth.ts';
 import type { UnitPreferences } from '../../core/measure/units.ts';
 import { SLICE_FIELDS } from '../../words/plans/slice.ts';
-import { PlanDraft } from '../plan/draft.svelte.ts';
-
-/** As much of a piece as its block is guessed from. */
-export interface BlockOf {
-  readonly grams: number;
-  readonly form: string;
-  readonly depth: DepthProfile | null;
-  /** Of a block that was squared. */
-  readonly size: BlockSize | null;
-  readonly fish: SlicedFish;
-  readonly subject: SliceSubject;
-}
+import { RuledDraft, type BlockOf } from './ruled-draft.svelte.ts';
 
 /** Length and width of what is usually cut so, in heights (the same guess as of its thickness; check). */
 const SHAPES: Readonly<Record<string, number>> = { fillet: 4, loin: 2.4, block: 2.4, portion: 2 };
@@ -42,14 +24,9 @@ export function usualShape({ grams, form, fish, subject }: BlockOf): { length: n
 const round = (mm: number) => Math.round(mm * 10) / 10;
 
 /** A block at the slicing board as it is being set. */
-export class SliceDraft extends PlanDraft<typeof sliceSet> {
-  /** Nobody laid a ruler on it yet: its sizes are guessed from its weight. */
-  guessed = $state(true);
-  readonly #piece: BlockOf;
-
+export class SliceDraft extends RuledDraft<typeof sliceSet, SliceSet> {
   constructor(units: UnitPreferences, piece: BlockOf) {
-    super(sliceSet, SLICE_FIELDS, units);
-    this.#piece = piece;
+    super(sliceSet, SLICE_FIELDS, units, piece);
     this.#usual();
     this.take('topping');
   }
@@ -62,7 +39,7 @@ export class SliceDraft extends PlanDraft<typeof sliceSet> {
   }
   /** What suits this piece for what it is wanted for. */
   advice(): SliceAdvice {
-    return adviseSlice(this.#piece.fish, this.purpose);
+    return adviseSlice(this.piece.fish, this.purpose);
   }
 
   /** Begins where the cut begins that suits the piece. */
@@ -87,13 +64,13 @@ export class SliceDraft extends PlanDraft<typeof sliceSet> {
     const { height, width } = settings.set;
     const face = (height.si * width.si) / Math.sin((angle * Math.PI) / 180);
     const [least, most] = SLICE_STYLES[style].grams;
-    const here = fleshDensity(this.#piece.subject.fat) * thickness * face;
+    const here = fleshDensity(this.piece.subject.fat) * thickness * face;
     return Math.round(Math.min(most, Math.max(least, here)) * 2) / 2;
   }
 
   /** The block as its depth was measured, else as pieces of its form and weight usually are. */
   #usual(): void {
-    const { grams, depth, size, subject } = this.#piece;
+    const { grams, depth, size, subject } = this.piece;
     const density = fleshDensity(subject.fat);
     if (size) {
       // Squared on this board: its sizes are known.
@@ -114,7 +91,7 @@ export class SliceDraft extends PlanDraft<typeof sliceSet> {
       this.guessed = false;
       return;
     }
-    const { height, width, length } = usualShape(this.#piece);
+    const { height, width, length } = usualShape(this.piece);
     this.figure('height', height);
     this.figure('width', width);
     this.figure('length', length);
@@ -135,28 +112,5 @@ export class SliceDraft extends PlanDraft<typeof sliceSet> {
     this.figure('length', round(block.length - at));
     const lean = measureAt(block.heights, at) * cotangent(last.angle);
     if (lean > 0.5) this.figure('slantHead', round(Math.min(lean, (block.length - at) / 2 - 1)));
-  }
-
-  settings(): SliceSettings | string {
-    const set = this.read();
-    return typeof set === 'string' ? set : { set: set as SliceSet, subject: this.#piece.subject };
-  }
-
-  /** How much wider it has to be told for ruler and scale to agree; 1 where they do, null where it cannot be read. */
-  misfit(): number | null {
-    const settings = this.settings();
-    if (typeof settings === 'string') return null;
-    const found = this.attempt(() => widthThatFits(settings, this.#piece.grams));
-    return typeof found === 'number' ? found : null;
-  }
-  /** Lets the scale decide: every width is told so much wider. */
-  fit(times: number): void {
-    const settings = this.settings();
-    if (typeof settings === 'string') return;
-    for (const quarter of QUARTERS) {
-      const name = quarter === 0 ? 'width' : (`width${quarter}` as const);
-      const width = settings.set[name];
-      if (width) this.figure(name, Math.min(400, Math.max(5, Math.round(width.si * times * 10) / 10)));
-    }
   }
 }

@@ -3,33 +3,28 @@ import { QUARTERS } from '../../core/activity/slice/ruler.ts';
 import { depthAt, fullProfile } from '../../core/bench/breakdown/depth.ts';
 import { measureAt } from '../../core/bench/slice/block.ts';
 import { SQUARE_MM } from '../../core/bench/slice/square.ts';
-import { squareOrder, widthThatFits, type SquareSettings } from '../../core/bench/slice/settings.ts';
+import { squareOrder } from '../../core/bench/slice/settings.ts';
 import type { UnitPreferences } from '../../core/measure/units.ts';
 import { SQUARE_FIELDS } from '../../words/plans/slice.ts';
-import { PlanDraft } from '../plan/draft.svelte.ts';
-import { usualShape, type BlockOf } from './draft.svelte.ts';
+import { RuledDraft, type BlockOf } from './ruled-draft.svelte.ts';
+import { usualShape } from './draft.svelte.ts';
 
 /** Skin with what sticks to it (check); thin edge of a side, and of a loin, as a share of its thick one (check). */
 const SKIN_MM = 1.5;
 const EDGE = { fillet: '30', loin: '60' } as const;
 
 /** A side or a loin on the board, and the blocks that are wanted of it, as they are being set. */
-export class SquareDraft extends PlanDraft<typeof squareSet> {
-  /** Nobody laid a ruler on it yet: its sizes are guessed from its weight. */
-  guessed = $state(true);
-  readonly #piece: BlockOf;
-
+export class SquareDraft extends RuledDraft<typeof squareSet, SquareSet> {
   constructor(units: UnitPreferences, piece: BlockOf) {
-    super(squareSet, SQUARE_FIELDS, units);
-    this.#piece = piece;
+    super(squareSet, SQUARE_FIELDS, units, piece);
     this.#usual();
   }
 
   #usual(): void {
-    const { depth, form, fish } = this.#piece;
+    const { depth, form, fish } = this.piece;
     this.texts.edge = form === 'loin' ? EDGE.loin : EDGE.fillet;
     if (fish.skinOn) this.figure('skin', SKIN_MM);
-    const shape = usualShape(this.#piece);
+    const shape = usualShape(this.piece);
     this.figure('length', shape.length);
     this.figure('height', shape.height);
     if (depth && depth.points.length >= 2) {
@@ -51,28 +46,5 @@ export class SquareDraft extends PlanDraft<typeof squareSet> {
     const across = Math.min(1, width / measureAt(side.widths, middle));
     const stands = measureAt(side.heights, middle) * (1 - (1 - side.edge) * across) - skin;
     this.figure('wantHeight', Math.max(SQUARE_MM.height.min, Math.floor(stands)));
-  }
-
-  /** How much wider it has to be told for ruler and scale to agree; null where it cannot be read. */
-  misfit(): number | null {
-    const settings = this.settings();
-    if (typeof settings === 'string') return null;
-    const found = this.attempt(() => widthThatFits(settings, this.#piece.grams));
-    return typeof found === 'number' ? found : null;
-  }
-  /** Lets the scale decide: every width is told so much wider. */
-  fit(times: number): void {
-    const settings = this.settings();
-    if (typeof settings === 'string') return;
-    for (const quarter of QUARTERS) {
-      const name = quarter === 0 ? 'width' : (`width${quarter}` as const);
-      const width = settings.set[name];
-      if (width) this.figure(name, Math.min(400, Math.max(5, Math.round(width.si * times))));
-    }
-  }
-
-  settings(): SquareSettings | string {
-    const set = this.read();
-    return typeof set === 'string' ? set : { set: set as SquareSet, subject: this.#piece.subject };
   }
 }

@@ -9,7 +9,7 @@
   import Division from '$lib/ui/cut/Division.svelte';
   import HandWeeks from '$lib/ui/slice/HandWeeks.svelte';
   import Knives from '$lib/ui/slice/Knives.svelte';
-  import { handWeeks as weeksWords } from '$lib/words/screens/slice.ts';
+  import { handWeeks } from '$lib/words/screens/slice.ts';
   import Yields from '$lib/ui/charts/Yields.svelte';
   import { USE_WORDS } from '$lib/words/cuts.ts';
   import type { PageProps } from './$types';
@@ -58,14 +58,14 @@
   <Yields groups={data.history.groups} by={data.history.by} />
 </section>
 <section class="sheet stack" data-hands>
-  <h2>{weeksWords.hands}</h2>
+  <h2>{handWeeks.hands}</h2>
   {#each data.weeks.hands as hand (hand.person)}
     <h3>{hand.name}</h3>
     <HandWeeks name={hand.name} marks={hand.marks} from={data.weeks.from} to={data.weeks.to} />
   {:else}
-    <p>{weeksWords.none}</p>
+    <p>{handWeeks.none}</p>
   {/each}
-  {#if data.weeks.hands.length > 0}<p class="soft">{weeksWords.legend}</p>{/if}
+  {#if data.weeks.hands.length > 0}<p class="soft">{handWeeks.legend}</p>{/if}
 </section>
 <div class="cards">
   <Knives knives={data.knives} named={(person) => data.people[person] ?? person} />
