@@ -125,7 +125,7 @@ describe('receiving and judging', () => {
       await page.tap(`.level:has-text("${words}")`);
     }
     await page.waitForSelector('[data-recommended="cooked-only"]');
-    expect(await page.isChecked('[name="decision"][value="cooked-only"]')).to.equal(true);
+    await page.waitForSelector('[name="decision"][value="cooked-only"]:checked', { state: 'attached' });
     await write('[name="reason"]', 'soft');
     await page.tap('text=Write the inspection down');
     await page.waitForSelector('.before:has-text("for cooking only: soft")');

@@ -176,6 +176,11 @@ describe('the plates a block gives', () => {
     const crowded = platesOf(cut, style, plateOf({ each: '30', plate: '120 mm' }));
     expect([crowded.plates, crowded.over, crowded.shown.fits]).to.deep.equal([0, 30, false]);
   });
+  it('what is cut from a slanted end has a face too', () => {
+    const { cut, style } = cutOf({ angle: '40', style: 'oblique', slantHead: '30 mm' });
+    const { shown } = platesOf(cut, style, plateOf());
+    expect(Math.min(...shown.placed.map(({ along }) => along))).to.be.greaterThan(20);
+  });
   it('fewer than a plate are laid, and are no plate', () => {
     const { cut, style } = cutOf({ count: '3' });
     const { plates, over, shown } = platesOf(cut, style, plateOf());

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { adviseSlice, beginsWith, tightness, type SlicedFish } from '../../src/lib/core/bench/slice/recommend.ts';
-import { onCurve, SLICE_STYLES } from '../../src/lib/core/bench/slice/styles.ts';
+import { onCurve, SLICE_STYLES, stylesOf } from '../../src/lib/core/bench/slice/styles.ts';
 import { PURPOSES, STYLE_IDS, type Purpose } from '../../src/lib/core/activity/slice/lists.ts';
 import {
   blockOf,
@@ -224,5 +224,52 @@ describe('what is set at the slicing board', () => {
     expect(otherEnd(settings).pieces).to.equal(cutFor({ ...set, first: 'tail' }).pieces);
     const times = widthThatFits(settings, 300);
     expect(fleshDensity('mid') * volumeOf(blockOf(set)) * times).to.be.closeTo(300, 1e-9);
+  });
+});
+
+describe('cuts as a house has them', () => {
+  const KEPT = { thinnest: null, thickest: null, lightest: null, heaviest: null, flattest: null, steepest: null };
+  it('a moved end is where the cut begins and ends; the others stay as usual', () => {
+    const styles = stylesOf({ straight: { ...KEPT, thickest: 8, lightest: 10 } });
+    expect(styles.straight.thicknesses).to.deep.equal([5, 8]);
+    expect(styles.straight.grams).to.deep.equal([10, 18]);
+    expect(beginsWith('straight', 0, styles).thickness).to.equal(8);
+    expect(styles.oblique).to.deep.equal(SLICE_STYLES.oblique);
+    // A range that is moved past its other end takes it along.
+    expect(stylesOf({ translucent: { ...KEPT, thinnest: 4 } }).translucent.thicknesses).to.deep.equal([4, 4]);
+  });
+  it('a slice by weight is no thicker than the house cuts it', () => {
+    const subject = { fat: 'mid' as const, styles: stylesOf({ straight: { ...KEPT, thickest: 6 } }) };
+    const set = plan({ ...BLOCK, style: 'straight', by: 'weight', grams: '18 g' });
+    expect(cutFor(set).pieces).to.be.greaterThan(0);
+    expect(cutFor(set, subject).rows[0]).to.include({ pieces: 0, ended: 'too-thick' });
+    // 6 mm of 30 x 70; laid as flat as the cut allows, 80°, a little more.
+    const upright = 6 * 30 * 70 * fleshDensity('mid');
+    const leaning = upright / Math.sin((80 * Math.PI) / 180);
+    expect(cutFor(set, subject).rows[0]!.mostGrams).to.be.within(upright, leaning);
+  });
+  it('law: whatever it moves, tighter flesh gets no thicker slice', () => {
+    const end = (min: number, max: number) => fc.option(fc.integer({ min, max }));
+    const moves = fc.record({
+      thinnest: end(1, 20),
+      thickest: end(1, 40),
+      lightest: end(1, 30),
+      heaviest: end(1, 60),
+      flattest: end(15, 90),
+      steepest: end(15, 90)
+    });
+    fc.assert(
+      fc.property(moves, fc.constantFrom(...STYLE_IDS), (own, style) => {
+        if ((own.thinnest ?? 0) > (own.thickest ?? 99)) return;
+        const styles = stylesOf({ [style]: own });
+        let before = Infinity;
+        for (let tight = 0; tight <= 1; tight += 0.05) {
+          const { thickness } = beginsWith(style, tight, styles);
+          expect(thickness).to.be.at.most(before + 1e-9);
+          before = thickness;
+        }
+      }),
+      { ...runs(400), endOnFailure: true }
+    );
   });
 });

@@ -120,3 +120,28 @@ describe('hands over the weeks', () => {
     house.close();
   });
 });
+
+describe('how a house has its cuts', () => {
+  it('stands in its book, moves what a block gives, and is taken back', () => {
+    const { house, block } = knifeHouse();
+    const piece = block();
+    const plan = { ...PLAN, by: 'weight', grams: '18 g', piece };
+    house.done('set-style', { style: 'straight', thickest: '6 mm', note: 'thin here' });
+    expect(house.act('record-slice', plan)).to.include({ ok: false, code: 'slice.none' });
+    house.done('set-style', { style: 'straight', withdraw: true });
+    expect(house.store.projections.currentHouse().styles).to.deep.equal({});
+    expect(house.done('record-slice', plan).pieces).to.be.greaterThan(0);
+    expect(house.act('set-style', { style: 'straight', withdraw: true })).to.include({ code: 'record.not-found' });
+    house.close();
+  });
+  it('an end past the other, and cubes under a leaning blade, are refused by their field', () => {
+    const { house } = knifeHouse();
+    expect(house.act('set-style', { style: 'straight', thinnest: '9 mm', thickest: '6 mm' })).to.include({
+      ok: false,
+      code: 'quantity.out-of-range'
+    });
+    expect(house.act('set-style', { style: 'cubes', flattest: '45' })).to.include({ code: 'quantity.out-of-range' });
+    expect(house.act('set-style', { style: 'oblique', thinnest: '0.1 mm' })).to.include({ ok: false });
+    house.close();
+  });
+});

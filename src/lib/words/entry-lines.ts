@@ -6,7 +6,7 @@ import { USE_WORDS, WASTE_WORDS } from './cuts.ts';
 import { ROUTE_WORDS } from './findings.ts';
 import { DECISION_OPTIONS } from './receive.ts';
 import * as say from './say.ts';
-import { SHARPENING_WORDS } from './slices.ts';
+import { SHARPENING_WORDS, STYLE_WORDS } from './knife-names.ts';
 import { said, words } from './speech.ts';
 
 /** What a line of the ledger needs besides its entry: who did it, what it was done to, and what others are called. */
@@ -128,6 +128,10 @@ const LINES: { readonly [Kind in EventKind]: Line<Kind> } = /* @__PURE__ */ word
   'knife.set': ({ name, every, withdrawn }, { by }) =>
     withdrawn ? `${by} took ${name} out of the knives.` : `${by} set ${name}: sharpened after ${every} strokes.`,
   'knife.sharpened': ({ name, how, note }, { by }) => `${by} sharpened ${name}: ${SHARPENING_WORDS[how]}${why(note)}.`,
+  'style.set': ({ style, note, withdrawn }, { by }) =>
+    withdrawn
+      ? `${by} has ${STYLE_WORDS[style]} as usual again.`
+      : `${by} set how ${STYLE_WORDS[style]} is cut here${why(note)}.`,
   'piece.squared': ({ blocks, wantHeight, wantWidth }, { by, of }) =>
     `${by} squared ${of} into ${say.plural(blocks.length, { one: 'block', other: 'blocks' })}, ${say.length(wantHeight.si)} high and ${say.length(wantWidth.si)} wide.`,
   'block.sized': ({ lengthMm, heightMm, widthMm }, { of }) =>

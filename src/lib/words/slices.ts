@@ -1,21 +1,10 @@
-import type { Purpose, SHARPENINGS, StyleId } from '../core/activity/slice/lists.ts';
+import type { Purpose, StyleId } from '../core/activity/slice/lists.ts';
 import type { Arrangement } from '../core/activity/slice/plate.ts';
 import type { Loss } from '../core/bench/slice/square.ts';
 import type { StyleReason, TightReason } from '../core/bench/slice/recommend.ts';
 import { said, words } from './speech.ts';
 import { USE_WORDS } from './cuts.ts';
 
-/** Styles by plain names, the Japanese term beside where there is one. */
-export const STYLE_WORDS: Readonly<Record<StyleId, string>> = /* @__PURE__ */ words({
-  straight: 'Straight down (hira-zukuri)',
-  oblique: 'Oblique, laid over (sogi-zukuri)',
-  translucent: 'Translucent oblique (usu-zukuri)',
-  strips: 'Fine strips (ito-zukuri)',
-  cubes: 'Cubes (kaku-zukuri)',
-  ripple: 'Rippled (sazanami-zukuri)',
-  scored: 'Double cut, scored (yaezukuri)',
-  bias: 'Long thin bias, off the skin'
-});
 /** What the pieces of a style are called, after the name of the fish. */
 const PIECE_WORDS: Readonly<Record<StyleId, string>> = /* @__PURE__ */ words({
   straight: 'slices',
@@ -108,12 +97,6 @@ export const LOSS_WORDS: Readonly<Record<Loss, string>> = /* @__PURE__ */ words(
   head: 'Head end',
   tail: 'Thin tail',
   shavings: 'Shavings from above and between'
-});
-/** How an edge was brought back. */
-export const SHARPENING_WORDS: Readonly<Record<(typeof SHARPENINGS)[number], string>> = /* @__PURE__ */ words({
-  stone: 'on the stones',
-  'touched-up': 'touched up',
-  'sent-out': 'sent out'
 });
 /** How slices lie on a plate. */
 export const ARRANGEMENT_WORDS: Readonly<Record<Arrangement, string>> = /* @__PURE__ */ words({

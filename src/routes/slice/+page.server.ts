@@ -1,5 +1,6 @@
 import { theApp } from '$lib/server/app.ts';
 import { profileById } from '$lib/core/codes/profiles/index.ts';
+import type { StyleId } from '$lib/core/activity/slice/lists.ts';
 import { knifeBench } from '$lib/server/facts/knife-bench.ts';
 import { actionsFor, actionsNamed } from '$lib/server/forms.ts';
 import { handOf } from '$lib/server/facts/hands.ts';
@@ -23,6 +24,9 @@ export const load = (({ url, locals }) => {
   const house = projections.currentHouse();
   return {
     ...bench,
+    notes: Object.fromEntries(
+      Object.values(house.styles).flatMap(({ style, note }) => (note === '' ? [] : [[style, note]]))
+    ) as Partial<Record<StyleId, string>>,
     view: bench.chosen ? pieceView(app, bench.chosen) : null,
     /** What was lifted off a block within the last hours and stands nowhere yet, or on its tray: the newest first. */
     lifted: projections

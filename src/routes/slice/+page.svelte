@@ -45,6 +45,7 @@
       places={data.places}
       knives={data.knives}
       knife={data.knife}
+      notes={data.notes}
       hand={data.hand}
       warnMinutes={data.house.warnMinutes}
       onDone={(result) => (made = [...made, ...(result.slices as string[])])}

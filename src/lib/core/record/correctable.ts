@@ -58,6 +58,8 @@ const USUALLY: Readonly<Record<string, QuantityKind>> = {
   slantHead: 'length',
   slantTail: 'length',
   tail: 'length',
+  thinnest: 'length',
+  thickest: 'length',
   skin: 'length',
   dark: 'length',
   least: 'length',

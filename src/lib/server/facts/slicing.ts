@@ -3,6 +3,7 @@ import type { SlicedFish } from '../../core/bench/slice/recommend.ts';
 import { sliceSet, type SliceSet } from '../../core/activity/slice/plan.ts';
 import type { SliceSettings, SliceSubject } from '../../core/bench/slice/settings.ts';
 import { pick } from '../../core/fields/field.ts';
+import { stylesOf, type Styles } from '../../core/bench/slice/styles.ts';
 import { usualThickness, weightOfOne } from '../../core/bench/thickness.ts';
 import type { Species } from '../../core/fish/species.ts';
 import type { HouseState } from '../../core/record/house.ts';
@@ -19,10 +20,28 @@ const DAY = 86_400_000;
 const FATS = ['lean', 'mid', 'rich'] as const;
 const TEXTURES = ['soft', 'medium', 'firm'] as const;
 
+/** The cuts as the house has them. */
+export const houseStyles = ({ styles }: HouseState): Styles =>
+  stylesOf(
+    Object.fromEntries(
+      Object.entries(styles).map(([id, own]) => [
+        id,
+        {
+          ...own,
+          thinnest: own.thinnest?.si ?? null,
+          thickest: own.thickest?.si ?? null,
+          lightest: own.lightest?.si ?? null,
+          heaviest: own.heaviest?.si ?? null
+        }
+      ])
+    )
+  );
+
 /** What a block is computed by besides what is set: of several it may be, the fattest, which weighs least. */
 export function sliceSubject(lot: LotState, house: HouseState): SliceSubject {
   const fats = candidatesOfLot(lot, house).map(({ fat }) => FATS.indexOf(fat));
-  return { fat: fats.length === 0 ? 'mid' : FATS[Math.max(...fats)]! };
+  const fat = fats.length === 0 ? 'mid' : FATS[Math.max(...fats)]!;
+  return Object.keys(house.styles).length === 0 ? { fat } : { fat, styles: houseStyles(house) };
 }
 
 const daysAged = (chain: readonly PieceState[], now: number): number =>

@@ -1,7 +1,16 @@
 import { z } from 'zod';
-import { SHARPENINGS } from '../../core/activity/slice/lists.ts';
+import { SHARPENINGS, STYLE_IDS } from '../../core/activity/slice/lists.ts';
+import { SLICE_STYLES, stylesOf } from '../../core/bench/slice/styles.ts';
 import { EmberError } from '../../core/errors.ts';
-import { choice, neededText, numeric, shortText, ticked } from '../../core/fields/field.ts';
+import {
+  choice,
+  neededText,
+  numeric,
+  optionalNumeric,
+  optionalQuantity,
+  shortText,
+  ticked
+} from '../../core/fields/field.ts';
 import { bookId } from '../input/book-id.ts';
 import { draft } from '../store/record.ts';
 import { operation } from './operation.ts';
@@ -43,5 +52,56 @@ export const sharpenKnife = operation({
     if (!known) throw new EmberError('record.not-found', { field: 'knife', seen: knife });
     const { name } = known;
     return { events: [draft('knife.sharpened', 'house', now, { knife, name, how, note })], result: { knife } };
+  }
+});
+
+const THICK = { min: 0.5, max: 60 };
+const WEIGHS = { min: 0.5, max: 120 };
+const LEANS = { unit: '°' } as const;
+
+export const setStyle = operation({
+  name: 'set-style',
+  page: '/house/knife',
+  summary: 'Move the ranges of a cut to what this house cuts, with its own word on it; or have it as usual again.',
+  input: z.object({
+    style: choice(STYLE_IDS, 'oblique'),
+    thinnest: optionalQuantity('length', THICK),
+    thickest: optionalQuantity('length', THICK),
+    lightest: optionalQuantity('mass', WEIGHS),
+    heaviest: optionalQuantity('mass', WEIGHS),
+    flattest: optionalNumeric(15, 90, LEANS),
+    steepest: optionalNumeric(15, 90, LEANS),
+    note: shortText(200),
+    withdraw: ticked
+  }),
+  subject: () => 'house',
+  run({ house, now }, { withdraw: withdrawn, ...own }) {
+    const { style } = own;
+    if (withdrawn && !house.styles[style]) throw new EmberError('record.not-found', { field: 'style', seen: style });
+    const moves = {
+      thinnest: own.thinnest?.si ?? null,
+      thickest: own.thickest?.si ?? null,
+      lightest: own.lightest?.si ?? null,
+      heaviest: own.heaviest?.si ?? null,
+      flattest: own.flattest,
+      steepest: own.steepest
+    };
+    const lean = own.flattest ?? own.steepest;
+    if (SLICE_STYLES[style].cubes && lean !== null && lean !== 90) {
+      throw new EmberError('quantity.out-of-range', { field: 'flattest', unit: '°', min: 90, max: 90, seen: lean });
+    }
+    const set = stylesOf({ [style]: moves })[style];
+    const turned = (
+      [
+        ['thickest', set.thicknesses, 'mm'],
+        ['heaviest', set.grams, 'g'],
+        ['steepest', set.angles, '°']
+      ] as const
+    ).find(([, [least, most]]) => least > most);
+    if (turned) {
+      const [field, [least, most], unit] = turned;
+      throw new EmberError('quantity.out-of-range', { field, unit, min: least, seen: most });
+    }
+    return { events: [draft('style.set', 'house', now, { ...own, withdrawn })], result: { style } };
   }
 });

@@ -48,6 +48,7 @@ const NO_VERDICT: readonly EventKind[] = [
   'rack.set',
   'knife.set',
   'knife.sharpened',
+  'style.set',
   'sauce.set',
   'service.set'
 ];

@@ -4,11 +4,11 @@
 </script>
 
 <script lang="ts">
-  import { scaleLinear, scaleSqrt, scaleUtc } from 'd3-scale';
+  import { scaleLinear } from 'd3-scale';
   import ChartFrame from '../charts/ChartFrame.svelte';
   import type { HandMark } from '$lib/server/facts/hands.ts';
   import * as say from '$lib/words/say.ts';
-  import { STYLE_WORDS } from '$lib/words/slices.ts';
+  import { STYLE_WORDS } from '$lib/words/knife-names.ts';
   import { handWeeks as t } from '$lib/words/screens/slice.ts';
 
   /** A person's weighings over the weeks: how far each was off what was wanted, and how much of it was in tolerance. */
@@ -18,11 +18,12 @@
   const H = 150;
   /** Off by more is drawn at the edge; the table says by how much. */
   const MOST = 0.3;
-  /** A day is named by its noon, which is in it wherever the house lies. ms */
-  const NOON = 43_200_000;
-  const x = $derived(scaleUtc([from, to], [56, W - 16]));
+  const x = $derived(scaleLinear([from, to], [56, W - 16]));
   const y = scaleLinear([-MOST, MOST], [H - 24, 16]).clamp(true);
-  const r = scaleSqrt([0, 1], [3, 9]);
+  /** Its area goes as the share in tolerance. */
+  const r = (share: number) => 3 + 6 * Math.sqrt(share);
+  const WEEK = 7 * 86_400_000;
+  const ticks = $derived([10, 7, 4, 1].map((weeks) => to - weeks * WEEK));
   const rows = $derived(
     marks.map(({ at, style, slices, bias, spread, inTolerance }) => [
       say.dayAndTime(at),
@@ -45,8 +46,8 @@
   <path class="right" d="M56 {y(0)} H{W - 16}" />
   <text x={48} y={y(0.2) + 5} text-anchor="end">{t.heavy}</text>
   <text x={48} y={y(-0.2) + 5} text-anchor="end">{t.light}</text>
-  {#each x.ticks(5) as tick (tick.getTime())}
-    <text x={x(tick)} y={H - 4} text-anchor="middle">{say.shortDay(tick.getTime() + NOON)}</text>
+  {#each ticks as tick (tick)}
+    <text x={x(tick)} y={H - 4} text-anchor="middle">{say.shortDay(tick)}</text>
   {/each}
   {#each marks as mark (mark.at)}
     <circle class:off={Math.abs(mark.bias) > 0.1} cx={x(mark.at)} cy={y(mark.bias)} r={r(mark.inTolerance)} />

@@ -6,7 +6,7 @@
   import type { KnifeNow } from '$lib/server/facts/knives.ts';
   import * as say from '$lib/words/say.ts';
   import { knifeLog as t } from '$lib/words/screens/slice.ts';
-  import { SHARPENING_WORDS } from '$lib/words/slices.ts';
+  import { SHARPENING_WORDS } from '$lib/words/knife-names.ts';
 
   /** The house's knives: strokes since each had its edge, when that was and by whom, and the next one. */
   let { knives, named }: { knives: readonly KnifeNow[]; named: (person: string) => string } = $props();

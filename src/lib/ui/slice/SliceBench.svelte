@@ -44,6 +44,7 @@
     places,
     knives,
     knife,
+    notes,
     warnMinutes,
     hand,
     onDone
@@ -55,6 +56,8 @@
     knives: readonly KnifeNow[];
     /** The one that was cut with last. */
     knife: string;
+    /** The house's own word on a cut. */
+    notes: Partial<Record<StyleId, string>>;
     warnMinutes: number;
     /** How the hand of whoever is here is out, by cut. */
     hand: Partial<Record<StyleId, HandBias>>;
@@ -174,7 +177,7 @@
     {#if cut}
       <div class="drawn"><BlockCut {cut} left={isLeft} /></div>
       {#if cut.pieces > 0}
-        <a class="link" href="/slice/ruler.pdf?{paper}" target="_blank" rel="noopener">{rulerWords.printIt}</a>
+        <a class="link paper" href="/slice/ruler.pdf?{paper}" target="_blank" rel="noopener">{rulerWords.printIt}</a>
       {/if}
       <div class="figures">
         <p class="figure">{say.mass(cut.grams)} <small>{t.inPieces}</small></p>
@@ -223,6 +226,7 @@
     <p>{BLADE_WORDS[draft.style]}</p>
     <p>{LAID_WORDS[draft.style]}</p>
     <p class="soft">{MISTAKE_WORDS[draft.style]}</p>
+    {#if notes[draft.style]}<p data-house-note>{t.here(notes[draft.style]!)}</p>{/if}
     {#each view.piece.slices.filter(({ plan }) => plan.pieces > 0) as slice (slice.seq)}
       <p class="soft">{t.slicedThen(say.dayAndTime(slice.at), slice.plan.pieces, say.mass(slice.plan.pieceGrams))}</p>
     {/each}
@@ -239,6 +243,11 @@
   .drawn {
     contain: content;
     will-change: transform;
+  }
+  .paper {
+    display: inline-flex;
+    align-items: center;
+    min-height: 2.75rem;
   }
   .off {
     display: flex;

@@ -4,17 +4,17 @@
   import Slide from '$lib/ui/kit/Slide.svelte';
   import Grain from './Grain.svelte';
   import PlanField from '../plan/PlanField.svelte';
-  import { SLICE_STYLES } from '$lib/core/bench/slice/styles.ts';
   import { STYLE_IDS } from '$lib/core/activity/slice/lists.ts';
   import * as say from '$lib/words/say.ts';
   import { sliceFields as t } from '$lib/words/screens/slice.ts';
-  import { STYLE_WORDS, WHY_STYLE, WHY_TIGHT } from '$lib/words/slices.ts';
+  import { WHY_STYLE, WHY_TIGHT } from '$lib/words/slices.ts';
+  import { STYLE_WORDS } from '$lib/words/knife-names.ts';
   import type { SliceDraft } from './draft.svelte.ts';
 
   /** What is cut, how, and the block it is cut from. */
   let { draft }: { draft: SliceDraft } = $props();
   const advice = $derived(draft.advice());
-  const style = $derived(SLICE_STYLES[draft.style]);
+  const style = $derived(draft.styles[draft.style]);
   const isAdvised = $derived(advice.style === draft.style);
   // A choice of the hand begins the cut anew; what is typed afterwards stands.
   let purpose = $state('');

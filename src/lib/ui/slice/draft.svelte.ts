@@ -3,7 +3,7 @@ import { QUARTERS } from '../../core/activity/slice/ruler.ts';
 import { adviseSlice, beginsWith, type SliceAdvice } from '../../core/bench/slice/recommend.ts';
 import { fleshDensity, type SliceOutcome } from '../../core/bench/slice/settings.ts';
 import { cotangent, measureAt } from '../../core/bench/slice/block.ts';
-import { SLICE_STYLES } from '../../core/bench/slice/styles.ts';
+import { SLICE_STYLES, type Styles } from '../../core/bench/slice/styles.ts';
 import type { Purpose, StyleId } from '../../core/activity/slice/lists.ts';
 import { depthAt, fullProfile } from '../../core/bench/breakdown/depth.ts';
 import type { UnitPreferences } from '../../core/measure/units.ts';
@@ -37,9 +37,13 @@ export class SliceDraft extends RuledDraft<typeof sliceSet, SliceSet> {
   get style(): StyleId {
     return this.texts.style as StyleId;
   }
+  /** The cuts as the house has them. */
+  get styles(): Styles {
+    return this.piece.subject.styles ?? SLICE_STYLES;
+  }
   /** What suits this piece for what it is wanted for. */
   advice(): SliceAdvice {
-    return adviseSlice(this.piece.fish, this.purpose);
+    return adviseSlice(this.piece.fish, this.purpose, this.styles);
   }
 
   /** Begins where the cut begins that suits the piece. */
@@ -49,7 +53,7 @@ export class SliceDraft extends RuledDraft<typeof sliceSet, SliceSet> {
   }
   /** Begins where a style begins, for flesh as tight as this. */
   choose(style: StyleId): void {
-    const begin = beginsWith(style, this.advice().tightness.value);
+    const begin = beginsWith(style, this.advice().tightness.value, this.styles);
     this.texts.style = style;
     this.texts.angle = String(begin.angle);
     this.figure('thickness', begin.thickness);
@@ -63,7 +67,7 @@ export class SliceDraft extends RuledDraft<typeof sliceSet, SliceSet> {
     if (typeof settings === 'string') return grams;
     const { height, width } = settings.set;
     const face = (height.si * width.si) / Math.sin((angle * Math.PI) / 180);
-    const [least, most] = SLICE_STYLES[style].grams;
+    const [least, most] = this.styles[style].grams;
     const here = fleshDensity(this.piece.subject.fat) * thickness * face;
     return Math.round(Math.min(most, Math.max(least, here)) * 2) / 2;
   }

@@ -8,6 +8,7 @@ export const sliceWords = /* @__PURE__ */ words({
     'block.sized': 'Block measured',
     'knife.set': 'Knife set',
     'knife.sharpened': 'Knife sharpened',
+    'style.set': 'Cut set',
     'slices.lifted': 'Lifted off the board',
     'slices.weighed': 'Slices weighed'
   },

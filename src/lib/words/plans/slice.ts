@@ -2,7 +2,8 @@ import { words } from '../speech.ts';
 import type { sliceSet, squareSet } from '../../core/activity/slice/plan.ts';
 import type { plateSet } from '../../core/activity/slice/plate.ts';
 import type { ruler } from '../../core/activity/slice/ruler.ts';
-import { ARRANGEMENT_WORDS, PURPOSE_WORDS, STYLE_WORDS } from '../slices.ts';
+import { ARRANGEMENT_WORDS, PURPOSE_WORDS } from '../slices.ts';
+import { STYLE_WORDS } from '../knife-names.ts';
 import type { PlanWords } from './plan.ts';
 
 const RULER_WORDS = {

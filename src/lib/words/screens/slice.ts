@@ -64,6 +64,7 @@ export const sliceBench = /* @__PURE__ */ words({
   rulerMore: (share: Said) => `By the ruler there is ${share} more fish than on the scale.`,
   toLose: 'Its skin and edges are still to lose.',
   squareFirst: 'Square it first',
+  here: (note: Said) => `Here: ${note}`,
   letTheScaleDecide: 'Let the scale decide the width',
   yourHand: (times: Said, low: Said, high: Said) =>
     `Your slices of this cut weigh ${times} of what is wanted (${low} to ${high}).`,
@@ -166,6 +167,24 @@ export const rulerWords = /* @__PURE__ */ words({
     tail: 'Nought is the tail end, which is cut first. Each line is where the blade meets the board.'
   },
   check: 'This bar has to be 100 mm long. If it is not, print again at actual size, not fitted to the page.'
+});
+
+export const houseStyles = /* @__PURE__ */ words({
+  cuts: 'How cuts are cut here',
+  head: ['Cut', 'Thick', 'Weighs', 'Blade'],
+  ours: 'Ours.',
+  move: 'Move a range, or put a word to a cut',
+  keep: 'Keep this cut so',
+  cut: 'Cut',
+  thinnest: 'Thinnest',
+  thickest: 'Thickest',
+  lightest: 'Lightest',
+  heaviest: 'Heaviest',
+  flattest: 'Flattest, °',
+  steepest: 'Steepest, °',
+  note: 'The house’s word on it',
+  emptyAsUsual: 'What stays empty is as usual.',
+  asUsual: 'As usual again'
 });
 
 export const blockCut = /* @__PURE__ */ words({

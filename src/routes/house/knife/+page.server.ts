@@ -6,6 +6,7 @@ import { theApp } from '$lib/server/app.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { handWeeks } from '$lib/server/facts/hands.ts';
 import { knivesNow } from '$lib/server/facts/knives.ts';
+import { houseStyles } from '$lib/server/facts/slicing.ts';
 import { yieldFields, yieldHistory } from '$lib/server/facts/yields.ts';
 import type { PageServerLoad } from './$types';
 
@@ -23,6 +24,8 @@ export const load = (({ url }) => {
   const weeks = handWeeks(app);
   return {
     knives: knivesNow(app),
+    styles: Object.values(houseStyles(house)),
+    ownStyles: house.styles,
     weeks: { ...weeks, hands: weeks.hands.map((hand) => ({ ...hand, name: names.get(hand.person) ?? hand.person })) },
     people: Object.fromEntries(names),
     templates: templatesOf(house.templates).map((template) => ({ ...template, own: template.id in house.templates })),

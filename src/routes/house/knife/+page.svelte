@@ -8,6 +8,7 @@
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import Division from '$lib/ui/cut/Division.svelte';
   import HandWeeks from '$lib/ui/slice/HandWeeks.svelte';
+  import HouseStyles from '$lib/ui/slice/HouseStyles.svelte';
   import Knives from '$lib/ui/slice/Knives.svelte';
   import { handWeeks } from '$lib/words/screens/slice.ts';
   import Yields from '$lib/ui/charts/Yields.svelte';
@@ -67,6 +68,7 @@
   {/each}
   {#if data.weeks.hands.length > 0}<p class="soft">{handWeeks.legend}</p>{/if}
 </section>
+<HouseStyles styles={data.styles} own={data.ownStyles} />
 <div class="cards">
   <Knives knives={data.knives} named={(person) => data.people[person] ?? person} />
   <section class="sheet">

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { SHARPENINGS, STYLE_IDS } from './lists.ts';
 import { kind, second, type Kinds } from '../../record/kind.ts';
 import { recorded } from '../../record/recorded.ts';
-import { finite } from '../../record/values.ts';
+import { finite, typedValue } from '../../record/values.ts';
 import { sliceSet, squareSet } from './plan.ts';
 
 /** What can happen under the slicing knife. A shape is never edited once shipped: a new version is added and the old one upcast. */
@@ -100,12 +100,27 @@ export const knifeSharpened = z.object({
   note: z.string()
 });
 
+/** How the house has a cut: ends of its ranges it moved, and its own word on it. */
+export const styleSet = z.object({
+  style: z.enum(STYLE_IDS),
+  thinnest: typedValue.nullable(),
+  thickest: typedValue.nullable(),
+  lightest: typedValue.nullable(),
+  heaviest: typedValue.nullable(),
+  /** Degrees from the board. */
+  flattest: finite.nullable(),
+  steepest: finite.nullable(),
+  note: z.string(),
+  withdrawn: z.boolean()
+});
+
 export const kinds = {
   'piece.sliced': second(sliced, slicedFrom1),
   'piece.squared': kind(squared),
   'block.sized': kind(blockSized),
   'knife.set': kind(knifeSet, false),
   'knife.sharpened': kind(knifeSharpened, false),
+  'style.set': kind(styleSet, false),
   'slices.lifted': kind(lifted),
   'slices.weighed': kind(slicesWeighed)
 } satisfies Kinds;

@@ -1,6 +1,7 @@
 import type { BodyOf } from '../../record/events.ts';
 import { houseSlice, put } from '../../record/house-slice.ts';
 import { pieceSlice } from '../../record/slice.ts';
+import type { StyleId } from './lists.ts';
 import { stamp, type Stamped } from '../../record/stamped.ts';
 
 export interface SliceRun extends Stamped {
@@ -55,16 +56,23 @@ export const sliceSlice = pieceSlice<{
 export interface Knife extends Omit<BodyOf<'knife.set'>, 'withdrawn'> {
   readonly sharpened: (Stamped & Pick<BodyOf<'knife.sharpened'>, 'how' | 'note'>) | null;
 }
+export type HouseStyle = Omit<BodyOf<'style.set'>, 'withdrawn'>;
 /** The knives of the house, and when each got its edge. */
 export interface SliceBooks {
   readonly knives: Readonly<Record<string, Knife>>;
+  /** Cuts the house has otherwise than usual. */
+  readonly styles: Readonly<Partial<Record<StyleId, HouseStyle>>>;
 }
 export const sliceBooks = houseSlice<SliceBooks>({
-  start: { knives: {} },
+  start: { knives: {}, styles: {} },
   on: {
     'knife.set': ({ knives }, { body: { withdrawn, ...own } }) => ({
       knives: put(knives, { ...own, sharpened: knives[own.id]?.sharpened ?? null }, withdrawn)
     }),
+    'style.set': ({ styles }, { body: { withdrawn, ...own } }) => {
+      const { [own.style]: _, ...others } = styles;
+      return { styles: withdrawn ? others : { ...others, [own.style]: own } };
+    },
     'knife.sharpened': ({ knives }, event) => {
       const { knife, how, note } = event.body;
       const known = knives[knife];

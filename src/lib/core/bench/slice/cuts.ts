@@ -280,7 +280,8 @@ function cutRow(knife: Knife, order: CutOrder, index: number, after: Blade | nul
       from,
       to: step.to,
       thickness: row.way.cubes ? edge : knife.thickness(from, step.to),
-      face: knife.rises(from) / sine(from.angle),
+      // At a slanted end the blade comes out where the top begins: there it is the other face that is seen.
+      face: Math.max(knife.rises(from), knife.rises(step.to)) / sine(from.angle),
       slabGrams,
       pieces: most,
       gramsEach: row.way.cubes ? order.density * edge ** 3 : slabGrams

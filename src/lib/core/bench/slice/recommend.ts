@@ -1,5 +1,5 @@
 import { inRange } from '../../errors.ts';
-import { onCurve, SLICE_STYLES } from './styles.ts';
+import { onCurve, SLICE_STYLES, type Styles } from './styles.ts';
 import type { Purpose, StyleId } from '../../activity/slice/lists.ts';
 
 /** As much of a piece as its slicing goes by. */
@@ -120,10 +120,10 @@ function plainStyle(fish: SlicedFish, purpose: Purpose, tight: number): readonly
 }
 
 /** A cured side comes off its skin under a long flat blade, where that is not thicker than its flesh would have it. */
-function styleFor(fish: SlicedFish, purpose: Purpose, tight: number): readonly [StyleId, StyleReason] {
+function styleFor(fish: SlicedFish, purpose: Purpose, tight: number, styles: Styles): readonly [StyleId, StyleReason] {
   const plain = plainStyle(fish, purpose, tight);
   const isSide = fish.saltPercent >= CURED && ['fillet', 'loin'].includes(fish.form) && !fish.boiled;
-  const isThinner = beginsWith('bias', tight).thickness <= beginsWith(plain[0], tight).thickness;
+  const isThinner = beginsWith('bias', tight, styles).thickness <= beginsWith(plain[0], tight, styles).thickness;
   return isSide && isThinner && plain[0] !== 'cubes' ? ['bias', 'cured-side'] : plain;
 }
 
@@ -140,8 +140,12 @@ const OTHERS: Readonly<Record<StyleId, readonly StyleId[]>> = {
 const toHalf = (value: number) => Math.round(value * 2) / 2;
 
 /** What a style begins with for flesh so tight: degrees, mm to the half (thin ones to a tenth), g to the half. */
-export function beginsWith(style: StyleId, tight: number): Pick<SliceAdvice, 'angle' | 'thickness' | 'grams'> {
-  const { angle, thickness, grams } = SLICE_STYLES[style];
+export function beginsWith(
+  style: StyleId,
+  tight: number,
+  styles: Styles = SLICE_STYLES
+): Pick<SliceAdvice, 'angle' | 'thickness' | 'grams'> {
+  const { angle, thickness, grams } = styles[style];
   const [least, most] = grams;
   const mm = onCurve(thickness, tight);
   return {
@@ -159,8 +163,8 @@ export function beginsWith(style: StyleId, tight: number): Pick<SliceAdvice, 'an
  * @example
  * adviseSlice({ texture: 'firm', fat: 'lean', group: 'finfish', rigor: null, agedDays: 0, saltPercent: 0, inAcid: false, wasFrozen: false, skinOn: false, thicknessMm: 24, form: 'block', boiled: false }, 'plate').style // => 'translucent'
  */
-export function adviseSlice(fish: SlicedFish, purpose: Purpose): SliceAdvice {
+export function adviseSlice(fish: SlicedFish, purpose: Purpose, styles: Styles = SLICE_STYLES): SliceAdvice {
   const tight = tightness(fish);
-  const [style, why] = styleFor(fish, purpose, tight.value);
-  return { style, why, tightness: tight, ...beginsWith(style, tight.value), others: OTHERS[style] };
+  const [style, why] = styleFor(fish, purpose, tight.value, styles);
+  return { style, why, tightness: tight, ...beginsWith(style, tight.value, styles), others: OTHERS[style] };
 }

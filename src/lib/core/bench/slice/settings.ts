@@ -5,9 +5,8 @@ import type { Typed } from '../../measure/parse.ts';
 import { slanted, volumeOf, type Block, type Station } from './block.ts';
 import { cutList, type CutList, type CutOrder, type Row } from './cuts.ts';
 import { beginsWith } from './recommend.ts';
-import { SLICE_STYLES } from './styles.ts';
+import { SLICE_STYLES, type SliceStyle, type Styles } from './styles.ts';
 import { lowerThatGives, square, type Lower, type SquareOrder, type SquareOut } from './square.ts';
-import type { StyleId } from '../../activity/slice/lists.ts';
 
 /** Lean flesh and oil, g/mm³ (1.06 and 0.92 g/ml), and how much oil fish of a class holds (2, 8, 16 % by weight; check). */
 const LEAN_FLESH = 1.06e-3;
@@ -27,6 +26,8 @@ export const fleshDensity = (fat: FatClass): number => 1 / ((1 - OIL_SHARE[fat])
 /** What a plan is computed from besides what is set. */
 export interface SliceSubject {
   readonly fat: FatClass;
+  /** The cuts as the house has them; as they are usual where left out. */
+  readonly styles?: Styles;
 }
 const ANY_FLESH: SliceSubject = { fat: 'mid' };
 
@@ -57,8 +58,13 @@ function said(typed: Typed | null, field: string): number {
   if (!typed) throw new EmberError('form.incomplete', { field });
   return typed.si;
 }
-function rowOf(set: SliceSet, style: StyleId, grams: number | null, count: number | null, angle: number): Row {
-  const { thicknesses, angles, cubes } = SLICE_STYLES[style];
+function rowOf(
+  set: SliceSet,
+  { thicknesses, angles, cubes }: SliceStyle,
+  grams: number | null,
+  count: number | null,
+  angle: number
+): Row {
   const byWeight = grams !== null;
   return {
     // A hand that cuts heavy is asked for less.
@@ -79,17 +85,17 @@ function rowOf(set: SliceSet, style: StyleId, grams: number | null, count: numbe
 }
 
 /** The rows of a plan in the order they are written. @throws EmberError `form.incomplete` for a row without its number or weight */
-export function rowsOf(set: SliceSet): Row[] {
-  const angle = SLICE_STYLES[set.style].cubes ? 90 : set.angle;
-  const first = rowOf(set, set.style, set.by === 'weight' ? said(set.grams, 'grams') : null, set.count, angle);
+export function rowsOf(set: SliceSet, styles: Styles = SLICE_STYLES): Row[] {
+  const angle = styles[set.style].cubes ? 90 : set.angle;
+  const first = rowOf(set, styles[set.style], set.by === 'weight' ? said(set.grams, 'grams') : null, set.count, angle);
   const more = MORE_ROWS.flatMap((row): Row[] => {
     const style = set[`style${row}`];
     if (style === '') return [];
     if (set.count === null) throw new EmberError('form.incomplete', { field: 'count' });
     if (row === 3 && set.style2 !== '' && set.count2 === null)
       throw new EmberError('form.incomplete', { field: 'count2' });
-    const begin = beginsWith(style, 0.5);
-    return [rowOf(set, style, set[`grams${row}`]?.si ?? begin.grams, set[`count${row}`], begin.angle)];
+    const begin = beginsWith(style, 0.5, styles);
+    return [rowOf(set, styles[style], set[`grams${row}`]?.si ?? begin.grams, set[`count${row}`], begin.angle)];
   });
   return [first, ...more];
 }
@@ -106,12 +112,12 @@ export interface SliceOutcome extends CutList {
  *
  * @throws EmberError `quantity.out-of-range`, `form.incomplete`, `form.too-many`
  */
-export function cutFor(set: SliceSet, { fat }: SliceSubject = ANY_FLESH): SliceOutcome {
+export function cutFor(set: SliceSet, { fat, styles }: SliceSubject = ANY_FLESH): SliceOutcome {
   const block = blockOf(set);
   const order: CutOrder = {
     block,
     density: fleshDensity(fat),
-    rows: rowsOf(set),
+    rows: rowsOf(set, styles),
     first: set.first,
     tail: set.tail?.si ?? 0
   };

@@ -191,3 +191,49 @@ export function onCurve(curve: Curve, tightness: number): number {
   }
   return before[1];
 }
+
+/** How a house has a cut: its ends of a range, null where it keeps the usual one. Degrees, mm, g. */
+export interface StyleMoves {
+  readonly thinnest: number | null;
+  readonly thickest: number | null;
+  readonly lightest: number | null;
+  readonly heaviest: number | null;
+  readonly flattest: number | null;
+  readonly steepest: number | null;
+}
+export type Styles = Readonly<Record<StyleId, SliceStyle>>;
+
+const moved = ([least, most]: readonly [number, number], low: number | null, high: number | null) =>
+  [low ?? Math.min(least, high ?? least), high ?? Math.max(most, low ?? most)] as const;
+const within = (curve: Curve, [least, most]: readonly [number, number]): Curve =>
+  curve.map(([tightness, value]) => [tightness, Math.min(most, Math.max(least, value))] as const);
+
+/**
+ * The cuts as a house has them: where it moved an end of a range, what a cut begins with lies within it. A curve that falls still
+ * falls, so tighter flesh gets no thicker slice.
+ *
+ * @example
+ * const kept = { thinnest: null, thickest: null, lightest: null, heaviest: null, flattest: null, steepest: null };
+ * stylesOf({ straight: { ...kept, thickest: 8 } }).straight.thicknesses // => [5, 8]
+ */
+export function stylesOf(own: Readonly<Partial<Record<StyleId, StyleMoves>>>): Styles {
+  return Object.fromEntries(
+    Object.values(SLICE_STYLES).map((style) => {
+      const moves = own[style.id];
+      if (!moves) return [style.id, style];
+      const thicknesses = moved(style.thicknesses, moves.thinnest, moves.thickest);
+      const angles = style.cubes ? style.angles : moved(style.angles, moves.flattest, moves.steepest);
+      return [
+        style.id,
+        {
+          ...style,
+          thicknesses,
+          thickness: within(style.thickness, thicknesses),
+          angles,
+          angle: within(style.angle, angles),
+          grams: moved(style.grams, moves.lightest, moves.heaviest)
+        }
+      ];
+    })
+  ) as unknown as Styles;
+}
