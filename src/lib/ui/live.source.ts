@@ -5,7 +5,7 @@ export type LiveMessage =
   | { kind: 'lost' };
 
 /** A house that says nothing for this long, not even that it is there, is lost: three of its beats. ms */
-const SILENCE_MS = 9500;
+export const SILENCE_MS = 9500;
 
 /**
  * Follows the house's changes on a line of its own. A line that is dead without saying so is noticed by its silence, and laid

@@ -1,4 +1,4 @@
-import { openSource, type LiveMessage } from './live.source.ts';
+import { openSource, SILENCE_MS, type LiveMessage } from './live.source.ts';
 
 /** Follows the house's changes, through the tab-shared stream where the browser has shared workers. */
 export function followChanges(onMessage: (message: LiveMessage) => void): () => void {
@@ -7,10 +7,16 @@ export function followChanges(onMessage: (message: LiveMessage) => void): () => 
       type: 'module',
       name: 'ember-tide-live'
     });
-    worker.port.onmessage = ({ data }) => onMessage(data as LiveMessage);
+    // A thread that the house never sent says nothing at all, not even that the house is lost.
+    const silence = setTimeout(() => onMessage({ kind: 'lost' }), SILENCE_MS);
+    worker.port.onmessage = ({ data }) => {
+      clearTimeout(silence);
+      onMessage(data as LiveMessage);
+    };
     const leave = () => worker.port.postMessage('leave');
     addEventListener('pagehide', leave);
     return () => {
+      clearTimeout(silence);
       removeEventListener('pagehide', leave);
       leave();
       worker.port.close();
