@@ -213,8 +213,7 @@ const within = (curve: Curve, [least, most]: readonly [number, number]): Curve =
  * falls, so tighter flesh gets no thicker slice.
  *
  * @example
- * const kept = { thinnest: null, thickest: null, lightest: null, heaviest: null, flattest: null, steepest: null };
- * stylesOf({ straight: { ...kept, thickest: 8 } }).straight.thicknesses // => [5, 8]
+ * stylesOf({ straight: { thinnest: null, thickest: 8, lightest: null, heaviest: null, flattest: null, steepest: null } }).straight.thicknesses // => [5, 8]
  */
 export function stylesOf(own: Readonly<Partial<Record<StyleId, StyleMoves>>>): Styles {
   return Object.fromEntries(
