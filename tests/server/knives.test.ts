@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { planOf } from '../../src/lib/server/facts/slicing.ts';
 import { handWeeks } from '../../src/lib/server/facts/hands.ts';
 import { knifeLately, knivesNow } from '../../src/lib/server/facts/knives.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
@@ -142,6 +143,45 @@ describe('how a house has its cuts', () => {
     });
     expect(house.act('set-style', { style: 'cubes', flattest: '45' })).to.include({ code: 'quantity.out-of-range' });
     expect(house.act('set-style', { style: 'oblique', thinnest: '0.1 mm' })).to.include({ ok: false });
+    house.close();
+  });
+});
+
+describe('a cut of the house’s own', () => {
+  const SUNDAY = { name: 'Sunday cut', like: 'straight', thickest: '7 mm', heaviest: '9 g', note: 'three a plate' };
+  it('cuts by its own ranges, names what comes of it, and is judged by them', () => {
+    const { house, block } = knifeHouse();
+    const piece = block();
+    house.done('set-cut', SUNDAY);
+    const plan = { ...PLAN, by: 'weight', grams: '18 g', piece };
+    expect(house.act('record-slice', { ...plan, cut: 'sunday-cut' })).to.include({ ok: false, code: 'slice.none' });
+    const cut = house.done('record-slice', { ...plan, grams: '7 g', cut: 'sunday-cut' });
+    expect(house.store.projections.piece(String(cut.piece)).state.made.name).to.match(/, Sunday cut$/);
+    house.close();
+  });
+  it('is like what it is said to be like, and one that is not in the book cuts nothing', () => {
+    const { house, block } = knifeHouse();
+    const piece = block();
+    const plan = { ...PLAN, by: 'weight', grams: '7 g', piece };
+    expect(house.act('record-slice', { ...plan, cut: 'sunday-cut' })).to.include({
+      ok: false,
+      code: 'form.value-unknown'
+    });
+    house.done('set-cut', { ...SUNDAY, like: 'oblique' });
+    expect(house.act('record-slice', { ...plan, cut: 'sunday-cut' })).to.include({ code: 'form.value-unknown' });
+    expect(house.act('set-cut', { ...SUNDAY, name: 'Other', withdraw: true })).to.include({ code: 'record.not-found' });
+    house.done('set-cut', { ...SUNDAY, withdraw: true });
+    expect(house.store.projections.currentHouse().cuts).to.deep.equal({});
+    house.close();
+  });
+  it('what was cut by it is looked at as usual once it is out of the book', () => {
+    const { house, block } = knifeHouse();
+    house.done('set-cut', SUNDAY);
+    const made = house.done('record-slice', { ...PLAN, by: 'weight', grams: '7 g', piece: block(), cut: 'sunday-cut' });
+    const { state } = house.store.projections.piece(String(made.piece));
+    expect(planOf(house, state)?.set.cut).to.equal('sunday-cut');
+    house.done('set-cut', { ...SUNDAY, withdraw: true });
+    expect(planOf(house, state)?.set.cut).to.equal('');
     house.close();
   });
 });

@@ -43,6 +43,7 @@ export const KNIFE: readonly Example[] = [
   act('trim-piece', { piece: 'ARC-0309-2-A', what: 'skin', mass: '70 g', keep: true, use: 'crisp' }),
   act('divide-piece', { piece: 'ARC-0309-2-A', name: 'Block', form: 'block', mass: '300 g' }),
   act('set-style', { style: 'straight', thickest: '9 mm', note: 'nobody here cuts it thicker' }),
+  act('set-cut', { name: 'Sunday cut', like: 'oblique', thickest: '6 mm', note: 'three to a plate' }),
   act('set-knife', { name: 'Long slicer', every: 600 }),
   act('record-slice', { ...SLICES, knife: 'long-slicer' }),
   act('sharpen-knife', { knife: 'long-slicer', how: 'touched-up' }),

@@ -132,6 +132,10 @@ const LINES: { readonly [Kind in EventKind]: Line<Kind> } = /* @__PURE__ */ word
     withdrawn
       ? `${by} has ${STYLE_WORDS[style]} as usual again.`
       : `${by} set how ${STYLE_WORDS[style]} is cut here${why(note)}.`,
+  'cut.set': ({ name, like, note, withdrawn }, { by }) =>
+    withdrawn
+      ? `${by} took the cut ${name} out of the book.`
+      : `${by} set a cut of the house, ${name}, like ${STYLE_WORDS[like]}${why(note)}.`,
   'piece.squared': ({ blocks, wantHeight, wantWidth }, { by, of }) =>
     `${by} squared ${of} into ${say.plural(blocks.length, { one: 'block', other: 'blocks' })}, ${say.length(wantHeight.si)} high and ${say.length(wantWidth.si)} wide.`,
   'block.sized': ({ lengthMm, heightMm, widthMm }, { of }) =>

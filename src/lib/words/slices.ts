@@ -77,9 +77,9 @@ export const WHY_TIGHT: Readonly<Record<TightReason, (by: number) => string>> = 
 });
 
 const fishOf = (name: string) => name.split(',')[0]!;
-/** "Turbot, translucent slices". */
-export const slicesName = /* @__PURE__ */ said((name: string, style: StyleId): string =>
-  `${fishOf(name)}, ${PIECE_WORDS[style]}`.slice(0, 80)
+/** "Turbot, translucent slices"; of a cut of the house's own, its name: "Turbot, Sunday cut". */
+export const slicesName = /* @__PURE__ */ said((name: string, style: StyleId, own: string = ''): string =>
+  `${fishOf(name)}, ${own === '' ? PIECE_WORDS[style] : own}`.slice(0, 80)
 );
 /** "Turbot, off-cut for mince". */
 export const offcutName = /* @__PURE__ */ said((name: string, use: string): string =>

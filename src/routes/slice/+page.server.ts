@@ -27,6 +27,7 @@ export const load = (({ url, locals }) => {
     notes: Object.fromEntries(
       Object.values(house.styles).flatMap(({ style, note }) => (note === '' ? [] : [[style, note]]))
     ) as Partial<Record<StyleId, string>>,
+    cuts: Object.values(house.cuts).map(({ id, name, like, note }) => ({ id, name, like, note })),
     view: bench.chosen ? pieceView(app, bench.chosen) : null,
     /** What was lifted off a block within the last hours and stands nowhere yet, or on its tray: the newest first. */
     lifted: projections

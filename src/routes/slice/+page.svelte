@@ -46,6 +46,7 @@
       knives={data.knives}
       knife={data.knife}
       notes={data.notes}
+      cuts={data.cuts}
       hand={data.hand}
       warnMinutes={data.house.warnMinutes}
       onDone={(result) => (made = [...made, ...(result.slices as string[])])}

@@ -1,9 +1,10 @@
 import { cureNow } from '../../core/activity/cure/fold.ts';
 import type { SlicedFish } from '../../core/bench/slice/recommend.ts';
 import { sliceSet, type SliceSet } from '../../core/activity/slice/plan.ts';
+import type { HouseCut, HouseStyle } from '../../core/activity/slice/fold.ts';
 import type { SliceSettings, SliceSubject } from '../../core/bench/slice/settings.ts';
 import { pick } from '../../core/fields/field.ts';
-import { stylesOf, type Styles } from '../../core/bench/slice/styles.ts';
+import { movedStyle, stylesOf, type SliceStyle, type StyleMoves, type Styles } from '../../core/bench/slice/styles.ts';
 import { usualThickness, weightOfOne } from '../../core/bench/thickness.ts';
 import type { Species } from '../../core/fish/species.ts';
 import type { HouseState } from '../../core/record/house.ts';
@@ -20,28 +21,33 @@ const DAY = 86_400_000;
 const FATS = ['lean', 'mid', 'rich'] as const;
 const TEXTURES = ['soft', 'medium', 'firm'] as const;
 
+const movesOf = (own: HouseStyle | HouseCut): StyleMoves => ({
+  thinnest: own.thinnest?.si ?? null,
+  thickest: own.thickest?.si ?? null,
+  lightest: own.lightest?.si ?? null,
+  heaviest: own.heaviest?.si ?? null,
+  flattest: own.flattest,
+  steepest: own.steepest
+});
 /** The cuts as the house has them. */
-export const houseStyles = ({ styles }: HouseState): Styles =>
-  stylesOf(
-    Object.fromEntries(
-      Object.entries(styles).map(([id, own]) => [
-        id,
-        {
-          ...own,
-          thinnest: own.thinnest?.si ?? null,
-          thickest: own.thickest?.si ?? null,
-          lightest: own.lightest?.si ?? null,
-          heaviest: own.heaviest?.si ?? null
-        }
-      ])
-    )
-  );
+export const houseStyles = ({ styles }: Pick<HouseState, 'styles'>): Styles =>
+  stylesOf(Object.fromEntries(Object.entries(styles).map(([id, own]) => [id, movesOf(own)])));
+/** Its own cuts, by id: each as it has the one it is made like, its ranges moved once more. */
+export function houseCuts({ styles, cuts }: Pick<HouseState, 'styles' | 'cuts'>): Record<string, SliceStyle> {
+  const usual = houseStyles({ styles });
+  return Object.fromEntries(Object.values(cuts).map((own) => [own.id, movedStyle(usual[own.like], movesOf(own))]));
+}
 
+/** What of a house a cut is computed from: nothing where it cuts as is usual. */
+export const cutsHere = (house: Pick<HouseState, 'styles' | 'cuts'>): Pick<SliceSubject, 'styles' | 'cuts'> => ({
+  ...(Object.keys(house.styles).length === 0 ? {} : { styles: houseStyles(house) }),
+  ...(Object.keys(house.cuts).length === 0 ? {} : { cuts: houseCuts(house) })
+});
 /** What a block is computed by besides what is set: of several it may be, the fattest, which weighs least. */
 export function sliceSubject(lot: LotState, house: HouseState): SliceSubject {
   const fats = candidatesOfLot(lot, house).map(({ fat }) => FATS.indexOf(fat));
   const fat = fats.length === 0 ? 'mid' : FATS[Math.max(...fats)]!;
-  return Object.keys(house.styles).length === 0 ? { fat } : { fat, styles: houseStyles(house) };
+  return { fat, ...cutsHere(house) };
 }
 
 const daysAged = (chain: readonly PieceState[], now: number): number =>
@@ -114,5 +120,8 @@ export function planOf({ store: { projections } }: Room, { id, made }: PieceStat
   const { state, lot } = projections.piece(block);
   const run = state.slices.find(({ plan }) => plan.slices[0] === id);
   if (!run) return null;
-  return { set: pick(run.plan, sliceSet) as SliceSet, subject: sliceSubject(lot, projections.currentHouse()) };
+  const subject = sliceSubject(lot, projections.currentHouse());
+  const set = pick(run.plan, sliceSet) as SliceSet;
+  // A cut the house took out of its book since is looked at as the one it was made like.
+  return { set: subject.cuts?.[set.cut]?.id === set.style ? set : { ...set, cut: '' }, subject };
 }

@@ -85,13 +85,21 @@ function restOf(input: CutInput, there: number, sliced: number, house: HouseStat
   return { waste, offcut, gap };
 }
 
-function sliceEntries(parent: PieceState, code: string, each: Lot, input: CutInput, at: number): Draft[] {
+function sliceEntries(
+  parent: PieceState,
+  code: string,
+  each: Lot,
+  input: CutInput,
+  { cuts }: HouseState,
+  at: number
+): Draft[] {
   const style = (each.row === 0 ? '' : input[`style${(each.row + 1) as 2 | 3}`]) || input.style;
   const { lot, name, use } = parent.made;
+  const own = each.row === 0 ? cuts[input.cut]?.name : undefined;
   const thicknessMm = Math.max(0.5, Number(each.thickness.toFixed(2)));
   return cutOff(
     parent,
-    { code, lot, name: slicesName(name, style), form: 'portion', mass: each.mass, thicknessMm, use },
+    { code, lot, name: slicesName(name, style, own), form: 'portion', mass: each.mass, thicknessMm, use },
     { what: 'slices', count: each.count, angle: each.angle },
     style,
     at
@@ -151,7 +159,7 @@ export const recordSlice = operation({
           offcut: off,
           knife: input.knife
         }),
-        ...lots.flatMap((each, index) => sliceEntries(state, codes[index]!, each, input, at)),
+        ...lots.flatMap((each, index) => sliceEntries(state, codes[index]!, each, input, house, at)),
         ...(off && offcut
           ? offcutEntries(state, off, offcut, { use: input.offcutUse, style: input.style }, house, at)
           : []),

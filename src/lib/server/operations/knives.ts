@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { SHARPENINGS, STYLE_IDS } from '../../core/activity/slice/lists.ts';
-import { SLICE_STYLES, stylesOf } from '../../core/bench/slice/styles.ts';
+import { movedStyle, SLICE_STYLES, type SliceStyle } from '../../core/bench/slice/styles.ts';
+import { houseStyles } from '../facts/slicing.ts';
 import { EmberError } from '../../core/errors.ts';
 import {
   choice,
@@ -59,49 +60,77 @@ const THICK = { min: 0.5, max: 60 };
 const WEIGHS = { min: 0.5, max: 120 };
 const LEANS = { unit: '°' } as const;
 
+/** What a house says of a cut: ends of its ranges, and a word on it. */
+const ranges = {
+  thinnest: optionalQuantity('length', THICK),
+  thickest: optionalQuantity('length', THICK),
+  lightest: optionalQuantity('mass', WEIGHS),
+  heaviest: optionalQuantity('mass', WEIGHS),
+  flattest: optionalNumeric(15, 90, LEANS),
+  steepest: optionalNumeric(15, 90, LEANS),
+  note: shortText(200),
+  withdraw: ticked
+};
+type Ranges = z.output<z.ZodObject<typeof ranges>>;
+
+/** @throws EmberError `quantity.out-of-range` where what is left of a range has its ends crossed, or cubes would lean */
+function checkRanges(style: SliceStyle, own: Ranges): void {
+  const lean = own.flattest ?? own.steepest;
+  if (style.cubes && lean !== null && lean !== 90) {
+    throw new EmberError('quantity.out-of-range', { field: 'flattest', unit: '°', min: 90, max: 90, seen: lean });
+  }
+  const set = movedStyle(style, {
+    thinnest: own.thinnest?.si ?? null,
+    thickest: own.thickest?.si ?? null,
+    lightest: own.lightest?.si ?? null,
+    heaviest: own.heaviest?.si ?? null,
+    flattest: own.flattest,
+    steepest: own.steepest
+  });
+  const turned = (
+    [
+      ['thickest', set.thicknesses, 'mm'],
+      ['heaviest', set.grams, 'g'],
+      ['steepest', set.angles, '°']
+    ] as const
+  ).find(([, [least, most]]) => least > most);
+  if (turned) {
+    const [field, [least, most], unit] = turned;
+    throw new EmberError('quantity.out-of-range', { field, unit, min: least, seen: most });
+  }
+}
+
 export const setStyle = operation({
   name: 'set-style',
   page: '/house/knife',
   summary: 'Move the ranges of a cut to what this house cuts, with its own word on it; or have it as usual again.',
   input: z.object({
     style: choice(STYLE_IDS, 'oblique'),
-    thinnest: optionalQuantity('length', THICK),
-    thickest: optionalQuantity('length', THICK),
-    lightest: optionalQuantity('mass', WEIGHS),
-    heaviest: optionalQuantity('mass', WEIGHS),
-    flattest: optionalNumeric(15, 90, LEANS),
-    steepest: optionalNumeric(15, 90, LEANS),
-    note: shortText(200),
-    withdraw: ticked
+    ...ranges
   }),
   subject: () => 'house',
   run({ house, now }, { withdraw: withdrawn, ...own }) {
     const { style } = own;
     if (withdrawn && !house.styles[style]) throw new EmberError('record.not-found', { field: 'style', seen: style });
-    const moves = {
-      thinnest: own.thinnest?.si ?? null,
-      thickest: own.thickest?.si ?? null,
-      lightest: own.lightest?.si ?? null,
-      heaviest: own.heaviest?.si ?? null,
-      flattest: own.flattest,
-      steepest: own.steepest
-    };
-    const lean = own.flattest ?? own.steepest;
-    if (SLICE_STYLES[style].cubes && lean !== null && lean !== 90) {
-      throw new EmberError('quantity.out-of-range', { field: 'flattest', unit: '°', min: 90, max: 90, seen: lean });
-    }
-    const set = stylesOf({ [style]: moves })[style];
-    const turned = (
-      [
-        ['thickest', set.thicknesses, 'mm'],
-        ['heaviest', set.grams, 'g'],
-        ['steepest', set.angles, '°']
-      ] as const
-    ).find(([, [least, most]]) => least > most);
-    if (turned) {
-      const [field, [least, most], unit] = turned;
-      throw new EmberError('quantity.out-of-range', { field, unit, min: least, seen: most });
-    }
+    checkRanges(SLICE_STYLES[style], { ...own, withdraw: withdrawn });
     return { events: [draft('style.set', 'house', now, { ...own, withdrawn })], result: { style } };
+  }
+});
+
+export const setCut = operation({
+  name: 'set-cut',
+  page: '/house/knife',
+  summary: "Add a cut of the house's own: like a usual one, with its own name and ranges; or take it out of the book.",
+  input: z.object({
+    name: neededText(40),
+    like: choice(STYLE_IDS, 'oblique'),
+    ...ranges
+  }),
+  subject: () => 'house',
+  run({ house, now }, { withdraw: withdrawn, ...own }) {
+    const id = bookId(own.name);
+    if (withdrawn && !house.cuts[id]) throw new EmberError('record.not-found', { field: 'name', seen: own.name });
+    checkRanges(houseStyles(house)[own.like], { ...own, withdraw: withdrawn });
+    return { events: [draft('cut.set', 'house', now, { id, ...own, withdrawn })], result: { cut: id } };
   }
 });

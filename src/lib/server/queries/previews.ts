@@ -17,6 +17,7 @@ import { sliceSet, squareSet } from '../../core/activity/slice/plan.ts';
 import { plateSet } from '../../core/activity/slice/plate.ts';
 import { platesOf } from '../../core/bench/slice/plating.ts';
 import { cutFor, squareAs } from '../../core/bench/slice/settings.ts';
+import { cutsHere } from '../facts/slicing.ts';
 import { curePlan } from '../../core/activity/cure/plan.ts';
 import { cureSettingsFor } from '../plans/cure.ts';
 import { standing } from '../room.ts';
@@ -141,7 +142,7 @@ export const PREVIEWS = [
       first: 'head'
     },
     input: z.object(sliceSet),
-    run: (_, input) => cutFor(input)
+    run: ({ store }, input) => cutFor(input, { fat: 'mid', ...cutsHere(store.projections.currentHouse()) })
   }),
   query({
     name: 'plate-preview',
@@ -159,8 +160,13 @@ export const PREVIEWS = [
       each: '5'
     },
     input: z.object({ ...sliceSet, ...plateSet, which: numeric(1, 400, { start: '1', fallback: 1, whole: true }) }),
-    run: (_, { arrangement, plate, each, which, ...set }) =>
-      platesOf(cutFor(set), set.style, { arrangement, plate, each }, which - 1)
+    run: ({ store }, { arrangement, plate, each, which, ...set }) =>
+      platesOf(
+        cutFor(set, { fat: 'mid', ...cutsHere(store.projections.currentHouse()) }),
+        set.style,
+        { arrangement, plate, each },
+        which - 1
+      )
   }),
   query({
     name: 'square-preview',

@@ -49,6 +49,7 @@ const NO_VERDICT: readonly EventKind[] = [
   'knife.set',
   'knife.sharpened',
   'style.set',
+  'cut.set',
   'sauce.set',
   'service.set'
 ];

@@ -21,6 +21,7 @@
   import { Simulation } from '$lib/ui/simulation.svelte.ts';
   import type { OtherEnd, SliceOutcome, SliceSettings } from '$lib/core/bench/slice/settings.ts';
   import { SLICE_STYLES } from '$lib/core/bench/slice/styles.ts';
+  import type { HouseCut } from '$lib/core/activity/slice/fold.ts';
   import type { HandBias } from '$lib/core/bench/slice/evenness.ts';
   import type { StyleId } from '$lib/core/activity/slice/lists.ts';
   import type { UnitPreferences } from '$lib/core/measure/units.ts';
@@ -28,10 +29,12 @@
   import { openSliceWorker } from '$lib/workers/slice.ts';
   import * as say from '$lib/words/say.ts';
   import { plateWords, rulerWords, sliceBench as t } from '$lib/words/screens/slice.ts';
+  import { STYLE_WORDS } from '$lib/words/knife-names.ts';
   import { BLADE_WORDS, LAID_WORDS, MISTAKE_WORDS } from '$lib/words/slices.ts';
   import OnPlate from './OnPlate.svelte';
   import CameOff from './CameOff.svelte';
   import BlockCut from './BlockCut.svelte';
+  import StyleDrawing from './StyleDrawing.svelte';
   import SliceFields from './SliceFields.svelte';
   import { SliceDraft } from './draft.svelte.ts';
   import type { BlockOf } from './ruled-draft.svelte.ts';
@@ -45,6 +48,7 @@
     knives,
     knife,
     notes,
+    cuts,
     warnMinutes,
     hand,
     onDone
@@ -58,6 +62,8 @@
     knife: string;
     /** The house's own word on a cut. */
     notes: Partial<Record<StyleId, string>>;
+    /** Cuts of its own. */
+    cuts: readonly Pick<HouseCut, 'id' | 'name' | 'like' | 'note'>[];
     warnMinutes: number;
     /** How the hand of whoever is here is out, by cut. */
     hand: Partial<Record<StyleId, HandBias>>;
@@ -99,6 +105,7 @@
   const paper = $derived(new URLSearchParams({ piece: view.piece.id, ...draft.said() }).toString());
   const bias = $derived(hand[draft.style] ?? null);
   let isLeft = $state(false);
+  const note = $derived(cuts.find(({ id }) => id === draft.texts.cut)?.note || (notes[draft.style] ?? ''));
   const cubes = $derived(SLICE_STYLES[draft.style].cubes);
   const isAll = $derived(draft.texts.count === '');
 </script>
@@ -150,7 +157,7 @@
         onDone(result);
       }}
     >
-      <SliceFields {draft} />
+      <SliceFields {draft} own={cuts} />
       <CameOff
         together={t.slicesTogether}
         offcutHint={isAll ? t.theRest : t.stays}
@@ -223,10 +230,11 @@
     {:else if bias}
       <p class="soft" data-hand="unknown">{t.notKnownYet(bias.slices)}</p>
     {/if}
+    <StyleDrawing style={draft.cut} called={STYLE_WORDS[draft.style]} left={isLeft} />
     <p>{BLADE_WORDS[draft.style]}</p>
     <p>{LAID_WORDS[draft.style]}</p>
     <p class="soft">{MISTAKE_WORDS[draft.style]}</p>
-    {#if notes[draft.style]}<p data-house-note>{t.here(notes[draft.style]!)}</p>{/if}
+    {#if note !== ''}<p data-house-note>{t.here(note)}</p>{/if}
     {#each view.piece.slices.filter(({ plan }) => plan.pieces > 0) as slice (slice.seq)}
       <p class="soft">{t.slicedThen(say.dayAndTime(slice.at), slice.plan.pieces, say.mass(slice.plan.pieceGrams))}</p>
     {/each}

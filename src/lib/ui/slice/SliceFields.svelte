@@ -4,6 +4,7 @@
   import Slide from '$lib/ui/kit/Slide.svelte';
   import Grain from './Grain.svelte';
   import PlanField from '../plan/PlanField.svelte';
+  import type { HouseCut } from '$lib/core/activity/slice/fold.ts';
   import { STYLE_IDS } from '$lib/core/activity/slice/lists.ts';
   import * as say from '$lib/words/say.ts';
   import { sliceFields as t } from '$lib/words/screens/slice.ts';
@@ -12,9 +13,13 @@
   import type { SliceDraft } from './draft.svelte.ts';
 
   /** What is cut, how, and the block it is cut from. */
-  let { draft }: { draft: SliceDraft } = $props();
+  let {
+    draft,
+    own
+  }: { draft: SliceDraft; /** Cuts of the house's own. */ own: readonly Pick<HouseCut, 'id' | 'name' | 'like'>[] } =
+    $props();
   const advice = $derived(draft.advice());
-  const style = $derived(draft.styles[draft.style]);
+  const style = $derived(draft.cut);
   const isAdvised = $derived(advice.style === draft.style);
   // A choice of the hand begins the cut anew; what is typed afterwards stands.
   let purpose = $state('');
@@ -45,6 +50,22 @@
   <PlanField {draft} name="purpose" />
   <PlanField {draft} name="style" />
 </div>
+<input type="hidden" name="cut" value={draft.texts.cut} />
+{#if own.length > 0}
+  <div class="own" role="group" aria-label={t.ofOurs}>
+    <span>{t.ofOurs}</span>
+    {#each own as { id, name, like } (id)}
+      {@const isChosen = draft.texts.cut === id}
+      <Button
+        aria-pressed={isChosen}
+        onclick={() => {
+          draft.choose(like, isChosen ? '' : id);
+          chosen = like;
+        }}>{name}</Button
+      >
+    {/each}
+  </div>
+{/if}
 <p class="soft" data-advice={advice.style}>
   {isAdvised ? t.suits : t.betterSuits(STYLE_WORDS[advice.style])}{WHY_STYLE[advice.why]}
   ({advice.tightness.reasons.map(({ code, by }) => WHY_TIGHT[code](by)).join(', ')}).
@@ -131,6 +152,12 @@
 </Fold>
 
 <style>
+  .own {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem;
+    align-items: center;
+  }
   h3 {
     font-weight: 700;
     margin-top: 0.9rem;

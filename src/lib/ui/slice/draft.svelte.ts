@@ -3,7 +3,7 @@ import { QUARTERS } from '../../core/activity/slice/ruler.ts';
 import { adviseSlice, beginsWith, type SliceAdvice } from '../../core/bench/slice/recommend.ts';
 import { fleshDensity, type SliceOutcome } from '../../core/bench/slice/settings.ts';
 import { cotangent, measureAt } from '../../core/bench/slice/block.ts';
-import { SLICE_STYLES, type Styles } from '../../core/bench/slice/styles.ts';
+import { SLICE_STYLES, type SliceStyle, type Styles } from '../../core/bench/slice/styles.ts';
 import type { Purpose, StyleId } from '../../core/activity/slice/lists.ts';
 import { depthAt, fullProfile } from '../../core/bench/breakdown/depth.ts';
 import type { UnitPreferences } from '../../core/measure/units.ts';
@@ -41,6 +41,10 @@ export class SliceDraft extends RuledDraft<typeof sliceSet, SliceSet> {
   get styles(): Styles {
     return this.piece.subject.styles ?? SLICE_STYLES;
   }
+  /** The cut that is set: one of the house's own, or a usual one. */
+  get cut(): SliceStyle {
+    return this.piece.subject.cuts?.[this.texts.cut!] ?? this.styles[this.style];
+  }
   /** What suits this piece for what it is wanted for. */
   advice(): SliceAdvice {
     return adviseSlice(this.piece.fish, this.purpose, this.styles);
@@ -51,23 +55,24 @@ export class SliceDraft extends RuledDraft<typeof sliceSet, SliceSet> {
     this.texts.purpose = purpose;
     this.choose(this.advice().style);
   }
-  /** Begins where a style begins, for flesh as tight as this. */
-  choose(style: StyleId): void {
-    const begin = beginsWith(style, this.advice().tightness.value, this.styles);
+  /** Begins where a cut begins, for flesh as tight as this: a style, or a cut of the house's own that is made like one. */
+  choose(style: StyleId, own = ''): void {
     this.texts.style = style;
+    this.texts.cut = own;
+    const begin = beginsWith(style, this.advice().tightness.value, { ...this.styles, [style]: this.cut });
     this.texts.angle = String(begin.angle);
     this.figure('thickness', begin.thickness);
-    this.figure('grams', this.#weighs(style, begin));
+    this.figure('grams', this.#weighs(begin));
     this.texts.by = style === 'cubes' ? 'thickness' : 'weight';
   }
 
   /** What a slice as thick as suits it weighs here, within what pieces of its style weigh: to the half gram. */
-  #weighs(style: StyleId, { thickness, angle, grams }: Pick<SliceAdvice, 'thickness' | 'angle' | 'grams'>): number {
+  #weighs({ thickness, angle, grams }: Pick<SliceAdvice, 'thickness' | 'angle' | 'grams'>): number {
     const settings = this.settings();
     if (typeof settings === 'string') return grams;
     const { height, width } = settings.set;
     const face = (height.si * width.si) / Math.sin((angle * Math.PI) / 180);
-    const [least, most] = this.styles[style].grams;
+    const [least, most] = this.cut.grams;
     const here = fleshDensity(this.piece.subject.fat) * thickness * face;
     return Math.round(Math.min(most, Math.max(least, here)) * 2) / 2;
   }

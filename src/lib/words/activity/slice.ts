@@ -9,6 +9,7 @@ export const sliceWords = /* @__PURE__ */ words({
     'knife.set': 'Knife set',
     'knife.sharpened': 'Knife sharpened',
     'style.set': 'Cut set',
+    'cut.set': 'Cut of the house set',
     'slices.lifted': 'Lifted off the board',
     'slices.weighed': 'Slices weighed'
   },

@@ -26,6 +26,7 @@ const RULER_WORDS = {
 export const SLICE_FIELDS: PlanWords<typeof sliceSet> = /* @__PURE__ */ words({
   purpose: { label: 'For', values: PURPOSE_WORDS },
   style: { label: 'Cut', values: STYLE_WORDS },
+  cut: { label: 'As the house cuts it' },
   by: { label: 'Each slice', values: { weight: 'by weight', thickness: 'by thickness' } },
   grams: { label: 'One slice' },
   thickness: { label: 'Thickness' },

@@ -6,7 +6,7 @@ import { theApp } from '$lib/server/app.ts';
 import { actionsFor } from '$lib/server/forms.ts';
 import { handWeeks } from '$lib/server/facts/hands.ts';
 import { knivesNow } from '$lib/server/facts/knives.ts';
-import { houseStyles } from '$lib/server/facts/slicing.ts';
+import { houseCuts, houseStyles } from '$lib/server/facts/slicing.ts';
 import { yieldFields, yieldHistory } from '$lib/server/facts/yields.ts';
 import type { PageServerLoad } from './$types';
 
@@ -26,6 +26,7 @@ export const load = (({ url }) => {
     knives: knivesNow(app),
     styles: Object.values(houseStyles(house)),
     ownStyles: house.styles,
+    ownCuts: Object.values(house.cuts).map((cut) => ({ cut, style: houseCuts(house)[cut.id]! })),
     weeks: { ...weeks, hands: weeks.hands.map((hand) => ({ ...hand, name: names.get(hand.person) ?? hand.person })) },
     people: Object.fromEntries(names),
     templates: templatesOf(house.templates).map((template) => ({ ...template, own: template.id in house.templates })),

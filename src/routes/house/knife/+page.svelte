@@ -68,7 +68,7 @@
   {/each}
   {#if data.weeks.hands.length > 0}<p class="soft">{handWeeks.legend}</p>{/if}
 </section>
-<HouseStyles styles={data.styles} own={data.ownStyles} />
+<HouseStyles styles={data.styles} own={data.ownStyles} cuts={data.ownCuts} />
 <div class="cards">
   <Knives knives={data.knives} named={(person) => data.people[person] ?? person} />
   <section class="sheet">

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { SHARPENINGS, STYLE_IDS } from './lists.ts';
-import { kind, second, type Kinds } from '../../record/kind.ts';
+import { kind, third, type Kinds } from '../../record/kind.ts';
 import { recorded } from '../../record/recorded.ts';
 import { finite, typedValue } from '../../record/values.ts';
 import { sliceSet, squareSet } from './plan.ts';
@@ -21,6 +21,8 @@ export const sliced = z.object({
   /** Which knife, by its id; an empty text where nobody said. */
   knife: z.string()
 });
+/** Of a block that was sliced when a house had no cuts of its own. */
+export const slicedFrom2 = (body: unknown) => ({ ...(body as object), cut: '' });
 
 interface SlicedOnce {
   readonly cut: 'straight' | 'oblique';
@@ -100,9 +102,8 @@ export const knifeSharpened = z.object({
   note: z.string()
 });
 
-/** How the house has a cut: ends of its ranges it moved, and its own word on it. */
-export const styleSet = z.object({
-  style: z.enum(STYLE_IDS),
+/** Ends of the ranges of a cut that a house moved, and its own word on it. */
+const moves = z.object({
   thinnest: typedValue.nullable(),
   thickest: typedValue.nullable(),
   lightest: typedValue.nullable(),
@@ -113,14 +114,19 @@ export const styleSet = z.object({
   note: z.string(),
   withdrawn: z.boolean()
 });
+/** How the house has one of the usual cuts. */
+export const styleSet = z.object({ style: z.enum(STYLE_IDS), ...moves.shape });
+/** A cut of the house's own: what it is called, and which of the usual ones it is made like. */
+export const cutSet = z.object({ id: z.string(), name: z.string(), like: z.enum(STYLE_IDS), ...moves.shape });
 
 export const kinds = {
-  'piece.sliced': second(sliced, slicedFrom1),
+  'piece.sliced': third(sliced, slicedFrom1, slicedFrom2),
   'piece.squared': kind(squared),
   'block.sized': kind(blockSized),
   'knife.set': kind(knifeSet, false),
   'knife.sharpened': kind(knifeSharpened, false),
   'style.set': kind(styleSet, false),
+  'cut.set': kind(cutSet, false),
   'slices.lifted': kind(lifted),
   'slices.weighed': kind(slicesWeighed)
 } satisfies Kinds;

@@ -57,14 +57,17 @@ export interface Knife extends Omit<BodyOf<'knife.set'>, 'withdrawn'> {
   readonly sharpened: (Stamped & Pick<BodyOf<'knife.sharpened'>, 'how' | 'note'>) | null;
 }
 export type HouseStyle = Omit<BodyOf<'style.set'>, 'withdrawn'>;
+export type HouseCut = Omit<BodyOf<'cut.set'>, 'withdrawn'>;
 /** The knives of the house, and when each got its edge. */
 export interface SliceBooks {
   readonly knives: Readonly<Record<string, Knife>>;
   /** Cuts the house has otherwise than usual. */
   readonly styles: Readonly<Partial<Record<StyleId, HouseStyle>>>;
+  /** Cuts of its own, by id. */
+  readonly cuts: Readonly<Record<string, HouseCut>>;
 }
 export const sliceBooks = houseSlice<SliceBooks>({
-  start: { knives: {}, styles: {} },
+  start: { knives: {}, styles: {}, cuts: {} },
   on: {
     'knife.set': ({ knives }, { body: { withdrawn, ...own } }) => ({
       knives: put(knives, { ...own, sharpened: knives[own.id]?.sharpened ?? null }, withdrawn)
@@ -73,6 +76,7 @@ export const sliceBooks = houseSlice<SliceBooks>({
       const { [own.style]: _, ...others } = styles;
       return { styles: withdrawn ? others : { ...others, [own.style]: own } };
     },
+    'cut.set': ({ cuts }, { body: { withdrawn, ...own } }) => ({ cuts: put(cuts, own, withdrawn) }),
     'knife.sharpened': ({ knives }, event) => {
       const { knife, how, note } = event.body;
       const known = knives[knife];

@@ -8,6 +8,7 @@ import {
   optionalQuantity,
   pieceId,
   quantity,
+  shortText,
   type Settled
 } from '../../fields/field.ts';
 import { PURPOSES, STYLE_IDS } from './lists.ts';
@@ -22,6 +23,7 @@ const GRAMS = { min: 0.5, max: 120 };
 export const sliceSet = {
   purpose: choice(PURPOSES, 'topping'),
   style: oneOf(STYLE_IDS, 'oblique'),
+  cut: shortText(60).describe("a cut of the house's own made like it, by its id; empty: the usual one"),
   by: choice(['weight', 'thickness'], 'thickness'),
   grams: optionalQuantity('mass', { ...GRAMS, start: 12 }).describe('of one slice, where it goes by weight'),
   thickness: optionalQuantity('length', { min: 0.5, max: 60, start: 5 }).describe(

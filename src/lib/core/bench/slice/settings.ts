@@ -28,6 +28,8 @@ export interface SliceSubject {
   readonly fat: FatClass;
   /** The cuts as the house has them; as they are usual where left out. */
   readonly styles?: Styles;
+  /** Cuts of its own, by id; each is one of the usual ones with other ranges. */
+  readonly cuts?: Readonly<Record<string, SliceStyle>>;
 }
 const ANY_FLESH: SliceSubject = { fat: 'mid' };
 
@@ -84,10 +86,23 @@ function rowOf(
   };
 }
 
-/** The rows of a plan in the order they are written. @throws EmberError `form.incomplete` for a row without its number or weight */
-export function rowsOf(set: SliceSet, styles: Styles = SLICE_STYLES): Row[] {
-  const angle = styles[set.style].cubes ? 90 : set.angle;
-  const first = rowOf(set, styles[set.style], set.by === 'weight' ? said(set.grams, 'grams') : null, set.count, angle);
+/** The cut of a first row: the house's own where one is named. @throws EmberError `form.value-unknown` for one it does not have, or not of that style */
+export function cutOf(
+  { style, cut }: Pick<SliceSet, 'style' | 'cut'>,
+  { styles = SLICE_STYLES, cuts = {} }: Pick<SliceSubject, 'styles' | 'cuts'> = {}
+): SliceStyle {
+  if (cut === '') return styles[style];
+  const own = cuts[cut];
+  if (own?.id !== style) throw new EmberError('form.value-unknown', { field: 'cut', seen: cut });
+  return own;
+}
+
+/** The rows of a plan in the order they are written. @throws EmberError `form.incomplete` for a row without its number or weight, and as {@link cutOf} */
+export function rowsOf(set: SliceSet, subject: Pick<SliceSubject, 'styles' | 'cuts'> = {}): Row[] {
+  const { styles = SLICE_STYLES } = subject;
+  const style = cutOf(set, subject);
+  const angle = style.cubes ? 90 : set.angle;
+  const first = rowOf(set, style, set.by === 'weight' ? said(set.grams, 'grams') : null, set.count, angle);
   const more = MORE_ROWS.flatMap((row): Row[] => {
     const style = set[`style${row}`];
     if (style === '') return [];
@@ -110,14 +125,14 @@ export interface SliceOutcome extends CutList {
 /**
  * The cut of a block as a person set it: the one way there, for the board, the preview and the deed alike.
  *
- * @throws EmberError `quantity.out-of-range`, `form.incomplete`, `form.too-many`
+ * @throws EmberError `quantity.out-of-range`, `form.incomplete`, `form.too-many`, `form.value-unknown`
  */
-export function cutFor(set: SliceSet, { fat, styles }: SliceSubject = ANY_FLESH): SliceOutcome {
+export function cutFor(set: SliceSet, subject: SliceSubject = ANY_FLESH): SliceOutcome {
   const block = blockOf(set);
   const order: CutOrder = {
     block,
-    density: fleshDensity(fat),
-    rows: rowsOf(set, styles),
+    density: fleshDensity(subject.fat),
+    rows: rowsOf(set, subject),
     first: set.first,
     tail: set.tail?.si ?? 0
   };

@@ -209,8 +209,27 @@ const within = (curve: Curve, [least, most]: readonly [number, number]): Curve =
   curve.map(([tightness, value]) => [tightness, Math.min(most, Math.max(least, value))] as const);
 
 /**
- * The cuts as a house has them: where it moved an end of a range, what a cut begins with lies within it. A curve that falls still
- * falls, so tighter flesh gets no thicker slice.
+ * A cut with ends of its ranges moved: what it begins with lies within them. A curve that falls still falls, so tighter flesh gets no
+ * thicker slice.
+ *
+ * @example
+ * movedStyle(SLICE_STYLES.bias, { thinnest: 4, thickest: 6, lightest: null, heaviest: null, flattest: null, steepest: null }).thickness // => [[0.3, 4], [1, 4]]
+ */
+export function movedStyle(style: SliceStyle, moves: StyleMoves): SliceStyle {
+  const thicknesses = moved(style.thicknesses, moves.thinnest, moves.thickest);
+  const angles = style.cubes ? style.angles : moved(style.angles, moves.flattest, moves.steepest);
+  return {
+    ...style,
+    thicknesses,
+    thickness: within(style.thickness, thicknesses),
+    angles,
+    angle: within(style.angle, angles),
+    grams: moved(style.grams, moves.lightest, moves.heaviest)
+  };
+}
+
+/**
+ * The cuts as a house has them.
  *
  * @example
  * stylesOf({ straight: { thinnest: null, thickest: 8, lightest: null, heaviest: null, flattest: null, steepest: null } }).straight.thicknesses // => [5, 8]
@@ -219,20 +238,7 @@ export function stylesOf(own: Readonly<Partial<Record<StyleId, StyleMoves>>>): S
   return Object.fromEntries(
     Object.values(SLICE_STYLES).map((style) => {
       const moves = own[style.id];
-      if (!moves) return [style.id, style];
-      const thicknesses = moved(style.thicknesses, moves.thinnest, moves.thickest);
-      const angles = style.cubes ? style.angles : moved(style.angles, moves.flattest, moves.steepest);
-      return [
-        style.id,
-        {
-          ...style,
-          thicknesses,
-          thickness: within(style.thickness, thicknesses),
-          angles,
-          angle: within(style.angle, angles),
-          grams: moved(style.grams, moves.lightest, moves.heaviest)
-        }
-      ];
+      return [style.id, moves ? movedStyle(style, moves) : style];
     })
   ) as unknown as Styles;
 }
