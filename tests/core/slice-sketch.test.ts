@@ -3,12 +3,14 @@ import { beginsWith } from '../../src/lib/core/bench/slice/recommend.ts';
 import { sketchOf } from '../../src/lib/core/bench/slice/sketch.ts';
 import { movedStyle, onCurve, SLICE_STYLES } from '../../src/lib/core/bench/slice/styles.ts';
 
+type Point = readonly [number, number];
+type Ends = readonly [Point, Point];
 /** How far the second line lies from the first, square to it. */
-function apart([[x0, y0], [x1, y1]]: number[][], [[u0, v0]]: number[][]): number {
-  const length = Math.hypot(x1! - x0!, y1! - y0!);
-  return Math.abs((u0! - x0!) * (y1! - y0!) - (v0! - y0!) * (x1! - x0!)) / length;
+function apart([[x0, y0], [x1, y1]]: Ends, [[u0, v0]]: Ends): number {
+  const length = Math.hypot(x1 - x0, y1 - y0);
+  return Math.abs((u0 - x0) * (y1 - y0) - (v0 - y0) * (x1 - x0)) / length;
 }
-const ends = (points: readonly (readonly number[])[]) => [[...points[0]!], [...points.at(-1)!]];
+const ends = (points: readonly Point[]): Ends => [points[0]!, points.at(-1)!];
 
 describe('a drawing of a cut', () => {
   for (const style of Object.values(SLICE_STYLES)) {
@@ -18,7 +20,7 @@ describe('a drawing of a cut', () => {
       expect(through.length).to.be.greaterThan(2);
       const [first, second] = through.map(({ points }) => ends(points));
       expect(apart(first!, second!)).to.be.closeTo(onCurve(style.thickness, 0.5), 1e-9);
-      const [[x0, y0], [x1, y1]] = first as [[number, number], [number, number]];
+      const [[x0, y0], [x1, y1]] = first!;
       const lean = (Math.atan2(y1 - y0, x1 - x0) * 180) / Math.PI;
       expect(lean).to.be.closeTo(onCurve(style.angle, 0.5), 1e-9);
       for (const [at, up] of lines.flatMap(({ points }) => points)) {

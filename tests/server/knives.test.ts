@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { planOf } from '../../src/lib/server/facts/slicing.ts';
 import { handWeeks } from '../../src/lib/server/facts/hands.ts';
 import { knifeLately, knivesNow } from '../../src/lib/server/facts/knives.ts';
+import { nowView } from '../../src/lib/server/views/now.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { CHAR, FEED, HOUR, NOON, openTestHouse, type TestHouse } from './house.ts';
 
@@ -182,6 +183,29 @@ describe('a cut of the house’s own', () => {
     expect(planOf(house, state)?.set.cut).to.equal('sunday-cut');
     house.done('set-cut', { ...SUNDAY, withdraw: true });
     expect(planOf(house, state)?.set.cut).to.equal('');
+    house.close();
+  });
+});
+
+describe('a knife that wants its edge', () => {
+  it('is a row of what hands have to do, until it has it', () => {
+    const { house, block } = knifeHouse();
+    const rows = () => nowView(house).tasks.filter(({ code }) => code === 'knife-due');
+    const cut = () => house.done('record-slice', { ...PLAN, piece: block(), knife: 'long-slicer' });
+    cut();
+    cut();
+    expect(rows()).to.deep.equal([]);
+    cut();
+    expect(rows().map(({ name, station, danger, seen }) => ({ name, station, danger, seen }))).to.deep.equal([
+      { name: 'Long slicer', station: 'board', danger: 'tonight', seen: { strokes: 75, knife: 'long-slicer' } }
+    ]);
+    house.done('set-service', { name: 'Evening', at: new Date(NOON + 8 * HOUR).toISOString() });
+    expect(rows()[0]).to.include({ danger: 'before-service' });
+    house.clock.moveTo(NOON + 2 * HOUR, true);
+    house.done('sharpen-knife', { knife: 'long-slicer', how: 'stone' });
+    expect(rows()).to.deep.equal([]);
+    cut();
+    expect(rows()).to.deep.equal([]);
     house.close();
   });
 });

@@ -10,6 +10,7 @@ export const rowActions = actionsNamed([
   'end-acid',
   'end-cure',
   'step-cure',
+  'sharpen-knife',
   'look-aged',
   'close-excursion'
 ]);

@@ -3,6 +3,7 @@ import type { Together } from '../core/record/slice.ts';
 import type { EventKind } from '../core/record/events.ts';
 import type { TaskCode } from '../core/service/hands.ts';
 import type { Step, Task } from '../core/service/show.ts';
+import type { HouseCode } from '../core/service/house-tasks.ts';
 import type { SubjectCode } from '../core/service/subjects.ts';
 import { receiveWords } from './activity/receive.ts';
 import { inspectWords } from './activity/inspect.ts';
@@ -58,7 +59,7 @@ const OWN_TASKS = /* @__PURE__ */ words({
   'leftover-closed': () => 'Decide: every window is closed'
 });
 /** Codes of all tasks: of fish, and of what else an activity keeps. */
-export type AnyTaskCode = TaskCode | SubjectCode;
+export type AnyTaskCode = TaskCode | SubjectCode | HouseCode;
 const TASK_WORDS: Record<AnyTaskCode, (seen: Task['seen']) => string> = /* @__PURE__ */ words({
   ...OWN_TASKS,
   ...together('tasks')

@@ -42,7 +42,7 @@ const ALWAYS: Readonly<Record<string, Danger>> = {
 };
 const READINGS: ReadonlySet<string> = new Set(['read-it', 'freeze-reading']);
 /** Days are their measure: an hour more or less changes nothing. */
-const SLOW: ReadonlySet<string> = new Set(['age-look', 'age-ready', 'cure-paused']);
+const SLOW: ReadonlySet<string> = new Set(['age-look', 'age-ready', 'cure-paused', 'knife-due']);
 
 /**
  * How pressing a task is.
@@ -96,6 +96,7 @@ export const STATIONS = ['board', 'cold', 'freeze', 'cure', 'acid', 'age', 'rice
 export type Station = (typeof STATIONS)[number];
 const STATION_OF: Readonly<Record<string, Station>> = {
   'board-open': 'board',
+  'knife-due': 'board',
   'read-it': 'cold',
   'warm-hours': 'cold',
   'thaw-due': 'freeze',

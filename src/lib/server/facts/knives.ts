@@ -1,5 +1,6 @@
 import type { Knife } from '../../core/activity/slice/fold.ts';
 import type { Room } from '../room.ts';
+import type { Store } from '../store/store.ts';
 
 /** Slicings that are looked at: of a few months of a busy counter. */
 const MOST = 2000;
@@ -12,8 +13,22 @@ export interface KnifeNow extends Knife {
   readonly isDue: boolean;
 }
 
+/** Counted once for a board's newest run: every screen that has something to do asks for it. */
+const counted = new WeakMap<Store, { readonly of: readonly unknown[]; readonly knives: KnifeNow[] }>();
+
 /** The knives of the house by name, each with its strokes since it got its edge. */
-export function knivesNow({ store }: Room): KnifeNow[] {
+export function knivesNow({ store }: Pick<Room, 'store'>): readonly KnifeNow[] {
+  const { knives } = store.projections.currentHouse();
+  const newest = (kind: 'piece.sliced' | 'piece.squared') => store.record.list({ kind, limit: 1 })[0]?.seq;
+  const of = [knives, newest('piece.sliced'), newest('piece.squared')];
+  const known = counted.get(store);
+  if (known && of.every((each, index) => each === known.of[index])) return known.knives;
+  const fresh = countStrokes(store);
+  counted.set(store, { of, knives: fresh });
+  return fresh;
+}
+
+function countStrokes(store: Store): KnifeNow[] {
   const knives = Object.values(store.projections.currentHouse().knives);
   const strokes = new Map<string, number>();
   const since = new Map(knives.map(({ id, sharpened }) => [id, sharpened?.at ?? -Infinity]));

@@ -2,12 +2,14 @@ import { EmberError } from '../../core/errors.ts';
 import { ROUTES, stateAt, type RouteWindow } from '../../core/codes/window.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import { spentShare, warmShare } from '../../core/rules/piece-clock.ts';
+import { houseTasks } from '../../core/service/house-tasks.ts';
 import { byDanger } from '../../core/service/danger.ts';
 import { handsQueue, stepsOf } from '../../core/service/hands.ts';
 import { stepWords, type AnyTaskCode } from '../../words/tasks.ts';
 import type { Room } from '../room.ts';
 import type { KeptSubject } from '../store/subjects.ts';
 import { excursionsIn } from '../facts/excursions.ts';
+import { knivesNow } from '../facts/knives.ts';
 import { alarmsOf, horizonOf, todoOf } from './todo.ts';
 
 /** The moment screens are about: the clock's, and never before the newest entry, however the clock is set. */
@@ -87,7 +89,8 @@ export function nowView(room: Room) {
       name: names.get(task.piece) ?? '',
       path: `/piece/${task.piece}`
     })),
-    ...kept.flatMap((each) => each.tasks)
+    ...kept.flatMap((each) => each.tasks),
+    ...houseTasks(knivesNow(room), now).map((task) => ({ ...task, path: '/house/knife' }))
   ];
   return {
     at: now,

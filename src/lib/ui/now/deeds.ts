@@ -63,6 +63,12 @@ const DEEDS: Readonly<Record<Todo['code'], (task: Todo, now: number) => RowDeed>
   'board-open': ({ piece }) => go(`/break?piece=${piece}#finish`, t.finishIt),
   'warm-hours': ({ piece }) => go(`/piece/${piece}?do=move#move`, t.moveIt),
   'window-closes': ({ piece }) => go(`/serve?piece=${piece}`, t.serveIt),
+  'knife-due': ({ seen }) => ({
+    kind: 'touch',
+    operation: 'sharpen-knife',
+    also: { knife: String(seen.knife), how: 'stone' },
+    label: t.sharpenedOnStones
+  }),
   'label-stale': ({ piece }) => go(`/labels?piece=${piece}`, t.printIt),
   'read-it': ({ seen }) =>
     seen.place ? reading('read-place', { place: String(seen.place) }) : reading('read-cold', {}),

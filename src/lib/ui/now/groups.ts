@@ -24,7 +24,7 @@ export function rowsOf(tasks: readonly Todo[], alarms: readonly Alarm[], now: nu
     ...tasks
       .filter(({ code, place }) => code !== 'read-it' || !unread.has(place))
       .map((task): Row => ({
-        key: `${task.code} ${task.piece}`,
+        key: `${task.code} ${task.piece || task.name}`,
         danger: task.danger,
         at: task.at,
         place: task.place,

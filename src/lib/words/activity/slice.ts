@@ -13,7 +13,7 @@ export const sliceWords = /* @__PURE__ */ words({
     'slices.lifted': 'Lifted off the board',
     'slices.weighed': 'Slices weighed'
   },
-  tasks: {},
+  tasks: { 'knife-due': (seen) => `Sharpen it: ${seen.strokes} strokes since` },
   steps: {
     slice: (seen) => `${seen.pieces} slices`
   }

@@ -52,6 +52,7 @@ export const nowPage = /* @__PURE__ */ words({
   openIt: 'Open it',
   printIt: 'Print it',
   readItsCore: 'Read its core',
+  sharpenedOnStones: 'Sharpened, on the stones',
   allAsItShouldBe: 'All as it should be',
   write: 'Write',
   itReads: 'It reads',
