@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { planOf } from '../../src/lib/server/facts/slicing.ts';
+import { depthKnown } from '../../src/lib/server/facts/knife-bench.ts';
 import { handWeeks } from '../../src/lib/server/facts/hands.ts';
 import { knifeLately, knivesNow } from '../../src/lib/server/facts/knives.ts';
 import { nowView } from '../../src/lib/server/views/now.ts';
@@ -206,6 +207,38 @@ describe('a knife that wants its edge', () => {
     expect(rows()).to.deep.equal([]);
     cut();
     expect(rows()).to.deep.equal([]);
+    house.close();
+  });
+});
+
+describe('a cut of a side that was measured', () => {
+  it('is as deep as its stretch of the side; measured itself, as it was measured', () => {
+    const house = openTestHouse();
+    house.done('set-place', { name: 'Drawer', kind: 'drawer' });
+    const { piece } = house.done('receive-lot', { ...CHAR, form: 'fillet' }) as { piece: string };
+    house.done('set-depth', { piece, length: '400 mm', t0: '40 mm', t6: '16 mm' });
+    house.done('open-board', { piece, template: 'five-cuts' });
+    const loin = String(house.done('take-part', { piece, part: 'loin', mass: '400 g' }).piece);
+    const belly = String(house.done('take-part', { piece, part: 'belly-front', mass: '150 g' }).piece);
+    const stateOf = (id: string) => house.store.projections.piece(id).state;
+    // From 22 to 76 % of 400 mm; it falls by 24 mm over all of it.
+    expect(depthKnown(house, stateOf(loin))).to.deep.include({ ofSide: true });
+    const { depth } = depthKnown(house, stateOf(loin));
+    expect(depth!.lengthMm).to.be.closeTo(216, 1e-9);
+    expect(depth!.points[0]!.mm).to.be.closeTo(40 - 24 * 0.22, 1e-9);
+    expect(depth!.points.at(-1)!.mm).to.be.closeTo(40 - 24 * 0.76, 1e-9);
+    expect(depthKnown(house, stateOf(belly)).depth!.points[0]!.mm).to.be.lessThan(40);
+    house.done('set-depth', { piece: loin, length: '210 mm', t0: '33 mm', t6: '22 mm' });
+    expect(depthKnown(house, stateOf(loin))).to.include({ ofSide: false });
+    expect(depthKnown(house, stateOf(loin)).depth!.lengthMm).to.equal(210);
+    house.close();
+  });
+  it('nothing is known of a cut whose side nobody measured, nor of what was cut from no side', () => {
+    const { house, block } = knifeHouse();
+    expect(depthKnown(house, house.store.projections.piece(block()).state)).to.deep.equal({
+      depth: null,
+      ofSide: false
+    });
     house.close();
   });
 });

@@ -103,6 +103,7 @@
   />
 {/if}
 <h3>{t.theBlock}</h3>
+{#if draft.ofSide}<p class="soft" data-of-side>{t.ofItsSide}</p>{/if}
 {#if draft.guessed}<p class="soft" data-guessed>{t.guessed}</p>{/if}
 <div class="fields">
   {#each ['length', 'height', 'width'] as const as name (name)}<PlanField {draft} {name} />{/each}

@@ -133,6 +133,7 @@
         onslide={(at) => draft.figure('wantWidth', at)}
       />
       <h3>{t.theSide}</h3>
+      {#if draft.ofSide}<p class="soft" data-of-side>{sliceFields.ofItsSide}</p>{/if}
       {#if draft.guessed}<p class="soft" data-guessed>{t.guessed}</p>{/if}
       <div class="fields">
         {#each ['length', 'height', 'width'] as const as name (name)}<PlanField {draft} {name} />{/each}

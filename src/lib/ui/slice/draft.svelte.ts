@@ -91,6 +91,7 @@ export class SliceDraft extends RuledDraft<typeof sliceSet, SliceSet> {
     }
     if (depth && depth.points.length >= 2) {
       const points = fullProfile(depth);
+      this.ofSide = this.piece.ofSide;
       const length = Math.min(1000, depth.lengthMm);
       const heights = QUARTERS.map((quarter) => depthAt(points, (depth.lengthMm * quarter) / 4));
       this.figure('length', length);

@@ -13,6 +13,8 @@ export interface BlockOf {
   readonly grams: number;
   readonly form: string;
   readonly depth: DepthProfile | null;
+  /** That depth is its stretch of the side it was cut from: it was not measured itself. */
+  readonly ofSide: boolean;
   /** Of a block that was squared. */
   readonly size: BlockSize | null;
   readonly fish: SlicedFish;
@@ -23,6 +25,8 @@ export interface BlockOf {
 export abstract class RuledDraft<Shape extends PlanShape, Set extends Ruled> extends PlanDraft<Shape> {
   /** Nobody laid a ruler on it yet: its sizes are guessed from its weight. */
   guessed = $state(true);
+  /** Its depths were read off the side it was cut from. */
+  ofSide = $state(false);
   protected readonly piece: BlockOf;
 
   constructor(shape: Shape, words: PlanWords<Shape>, units: UnitPreferences, piece: BlockOf) {

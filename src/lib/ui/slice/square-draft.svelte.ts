@@ -29,6 +29,7 @@ export class SquareDraft extends RuledDraft<typeof squareSet, SquareSet> {
     this.figure('height', shape.height);
     if (depth && depth.points.length >= 2) {
       const points = fullProfile(depth);
+      this.ofSide = this.piece.ofSide;
       this.figure('length', Math.min(1000, depth.lengthMm));
       for (const quarter of QUARTERS) {
         const mm = Math.max(3, depthAt(points, (depth.lengthMm * quarter) / 4));

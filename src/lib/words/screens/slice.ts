@@ -20,6 +20,7 @@ export const sliceFields = /* @__PURE__ */ words({
     `The block from above: its grain runs ${degrees}° off its length, the blade goes across it.`,
   theBlock: 'The block',
   guessed: 'Guessed from its weight. Lay a ruler on it.',
+  ofItsSide: 'Read off the side it was cut from. Lay a ruler on it to be sure.',
   moreOfTheBlock: 'It is not even: heights and widths between, slants, a thin edge',
   grainAndEnds: 'Grain, which end first, the stringy tail',
   howMany: 'How many, and what then'

@@ -1,3 +1,4 @@
+import { depthAt, fullProfile, type DepthProfile } from './depth.ts';
 import type { CutTemplate } from '../../activity/board/fold.ts';
 
 type TemplatePart = CutTemplate['parts'][number];
@@ -78,4 +79,24 @@ export function overlaps(parts: readonly TemplatePart[]): [string, string][] {
     }
   });
   return out;
+}
+
+/**
+ * How deep one cut of a side is along it, from what was measured of the side: its own stretch of that profile, of the belly as much
+ * thinner as the drawn side has it there.
+ *
+ * @throws EmberError `quantity.out-of-range`, `form.incomplete`, `form.value-unknown` for a profile that is none
+ * @example
+ * depthOfCut({ lengthMm: 400, points: [{ at: 0, mm: 40 }, { at: 400, mm: 20 }] }, { id: 'x', name: 'x', from: 0.25, to: 0.75, band: 'back', use: 'raw' })
+ * // => { lengthMm: 200, points: [{ at: 0, mm: 35 }, { at: 200, mm: 25 }] }
+ */
+export function depthOfCut(side: DepthProfile, { from, to, band }: TemplatePart): DepthProfile {
+  const points = fullProfile(side);
+  const [begin, end] = [from * side.lengthMm, to * side.lengthMm];
+  const thin = band === 'belly' ? BELLY_DEPTH : 1;
+  const inside = points.filter(({ at }) => at > begin && at < end).map(({ at }) => at);
+  return {
+    lengthMm: end - begin,
+    points: [begin, ...inside, end].map((at) => ({ at: at - begin, mm: depthAt(points, at) * thin }))
+  };
 }
