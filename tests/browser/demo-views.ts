@@ -22,6 +22,7 @@ export const VIEWS: readonly string[] = [
   '/break?piece=RAI-0312-1-C&map=fillet',
   '/break/depth?piece=RAI-0312-1-C',
   '/slice/square?piece=SAB-0310-1-A',
+  '/slice/plate',
   '/lot/TUR-0309-1?by=money',
   '/lot/RAI-0312-1',
   '/house/knife',

@@ -55,6 +55,7 @@ describe('nothing in it yet, and names without end', () => {
       '/house/knife',
       '/break/depth',
       '/slice/square',
+      '/slice/plate',
       '/labels'
     ])) {
       await visit(watched.page, house.url + path);

@@ -135,4 +135,45 @@ describe('from the side to the plate', () => {
     quiet();
     await close();
   });
+
+  it('a cut of the house’s own, drawn and kept under its name; then several kinds on one plate', async () => {
+    const { call, open } = scaled.bench;
+    await call('set-cut', { name: 'Sunday cut', like: 'straight', thickest: '7 mm', note: 'three to a plate' });
+    const { lot, piece } = await call('receive-lot', { ...CHAR, mass: '1.2 kg', thickness: '34 mm' });
+    await call('attach-evidence', { lot, ...FEED });
+    const block = (await call('divide-piece', { piece, name: 'Char', form: 'block', mass: '300 g' })) as {
+      piece: string;
+    };
+    const { page, quiet, close } = await open(`/slice?piece=${block.piece}`, { hasTouch: true });
+    await page.waitForSelector('[data-answer="yes"]');
+    const ours = page.getByRole('button', { name: 'Sunday cut' });
+    await ours.tap();
+    await page.waitForSelector('[data-house-note]:has-text("three to a plate")');
+    expect(await ours.getAttribute('aria-pressed')).to.equal('true');
+    expect(await page.inputValue('[name="style"]')).to.equal('straight');
+    await page.waitForSelector('[data-sketch="straight"]');
+    // Another cut of the list is that cut, and no longer ours.
+    await page.selectOption('[name="style"]', 'oblique');
+    await page.waitForSelector('[data-sketch="oblique"]');
+    expect(await ours.getAttribute('aria-pressed')).to.equal('false');
+    await ours.tap();
+    await page.waitForSelector('[data-answer="yes"]');
+    await page.getByRole('button', { name: 'Keep these slices' }).tap();
+    await page.locator('[data-lifted]:has-text("Sunday cut")').waitFor();
+    await page.getByRole('link', { name: 'Several kinds on one plate' }).tap();
+    await page.waitForURL('**/slice/plate');
+    await page.waitForSelector('[data-together]');
+    await page.fill('[name="plate"]', '400');
+    await page.waitForSelector('[data-together="yes"]');
+    expect(await page.locator('[data-kind]').count()).to.be.greaterThan(1);
+    await page.fill('[name="plate"]', '100');
+    await page.waitForSelector('[data-together="over"] [role="alert"]');
+    // It says how many do, and takes them at a touch until they lie there.
+    for (let tries = 0; tries < 4 && (await page.locator('[data-together="over"]').count()) > 0; tries++) {
+      await page.locator('[data-together="over"] button').first().tap();
+    }
+    await page.waitForSelector('[data-together="yes"], [data-together="no"]');
+    quiet();
+    await close();
+  });
 });

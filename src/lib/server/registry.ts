@@ -30,6 +30,7 @@ import * as house from './operations/house.ts';
 import * as book from './operations/book.ts';
 import type { Operation } from './operations/operation.ts';
 import { BOOKS } from './queries/books.ts';
+import { OF_KNIVES } from './queries/knife.ts';
 import { PREVIEWS } from './queries/previews.ts';
 import { OF_FISH } from './queries/fish.ts';
 import type { AnswersOf } from './answering.ts';
@@ -84,6 +85,7 @@ export const QUERIES: readonly Query[] = [
   ...OF_FISH,
   ...PREVIEWS,
   ...BOOKS,
+  ...OF_KNIVES,
   ...ACTIVITIES.flatMap(({ queries = [] }) => queries)
 ];
 
@@ -92,7 +94,11 @@ type ValuesOf<File> = File extends unknown ? File[keyof File] : never;
 export type OperationResults = AnswersOf<ValuesOf<(typeof FILES)[number]> | Brought['operations'][number]>;
 /** What each query answers: the document's schemas are made of this type. */
 export type QueryAnswers = AnswersOf<
-  (typeof OF_FISH)[number] | (typeof PREVIEWS)[number] | (typeof BOOKS)[number] | Brought['queries'][number]
+  | (typeof OF_FISH)[number]
+  | (typeof PREVIEWS)[number]
+  | (typeof BOOKS)[number]
+  | (typeof OF_KNIVES)[number]
+  | Brought['queries'][number]
 >;
 
 /** A part of a path without its escapes; as it is, where they are none. */

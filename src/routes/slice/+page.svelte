@@ -1,6 +1,6 @@
 <script lang="ts">
   import { titled } from '$lib/words/screens/common.ts';
-  import { slicePage as t } from '$lib/words/screens/slice.ts';
+  import { slicePage as t, togetherPage } from '$lib/words/screens/slice.ts';
   import PiecePick from '$lib/ui/controls/PiecePick.svelte';
   import Lifted from '$lib/ui/slice/Lifted.svelte';
   import SliceBench from '$lib/ui/slice/SliceBench.svelte';
@@ -24,6 +24,9 @@
   left={data.left}
   empty={t.nothingToSliceYet}
 />
+{#if data.lifted.length > 1}
+  <p><a class="way" href="/slice/plate">{togetherPage.together}</a></p>
+{/if}
 {#if waiting.length > 0}
   <div class="cards">
     {#each waiting as each (each.id)}<Lifted

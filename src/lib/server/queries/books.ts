@@ -1,6 +1,4 @@
 import { z } from 'zod';
-import { handWeeks } from '../facts/hands.ts';
-import { knivesNow } from '../facts/knives.ts';
 import { query } from './query.ts';
 import { catalogueOf } from '../../core/fish/house-species.ts';
 import { LOOKALIKES } from '../../core/fish/lookalikes.ts';
@@ -159,19 +157,5 @@ export const BOOKS = [
     summary: 'What boards gave, by species, supplier, hand or part.',
     input: yieldFields,
     run: yieldHistory
-  }),
-  query({
-    name: 'knives',
-    path: 'knives',
-    summary: 'Knives of the house: when each was sharpened last, how and by whom, and its strokes since.',
-    input: z.object({}),
-    run: (room) => ({ knives: knivesNow(room) })
-  }),
-  query({
-    name: 'hand-weeks',
-    path: 'hands',
-    summary: 'How even each hand cut over the last weeks: a mark a weighing.',
-    input: z.object({}),
-    run: handWeeks
   })
 ];

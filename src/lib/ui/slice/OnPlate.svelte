@@ -63,7 +63,11 @@
   {/if}
   {#if shown.placed.length > 0}
     <div class="plate">
-      <PlateDrawing plate={shown} across={set.plate.si} called={ARRANGEMENT_WORDS[set.arrangement]} />
+      <PlateDrawing
+        groups={[{ letter: '', placed: shown.placed }]}
+        across={set.plate.si}
+        called={ARRANGEMENT_WORDS[set.arrangement]}
+      />
     </div>
     <p class="soft">
       {shown.overlap === null

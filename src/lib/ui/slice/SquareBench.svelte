@@ -18,7 +18,7 @@
   import type { PieceView } from '$lib/server/views/piece.ts';
   import { openSquareWorker } from '$lib/workers/square.ts';
   import * as say from '$lib/words/say.ts';
-  import { sliceBench, squarePage as t } from '$lib/words/screens/slice.ts';
+  import { sliceBench, sliceFields, squarePage as t } from '$lib/words/screens/slice.ts';
   import { LOSS_WORDS } from '$lib/words/slices.ts';
   import type { BlockOf } from './ruled-draft.svelte.ts';
   import CameOff from './CameOff.svelte';

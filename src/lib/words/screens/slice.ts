@@ -143,6 +143,24 @@ export const handWeeks = /* @__PURE__ */ words({
   legend: 'A mark a weighing, as large as the share within a tenth of what was wanted. On the line: just right.'
 });
 
+export const togetherPage = /* @__PURE__ */ words({
+  together: 'Several kinds on one plate',
+  none: 'No slices lie ready.',
+  sliceSome: 'Slice a block first',
+  howMany: 'How many of each',
+  thereAre: (left: Said) => `${left} there`,
+  leftHanded: 'For a left-handed guest',
+  thePlate: 'The plate',
+  saySome: 'Say how many of each go on it.',
+  tooManyKinds: (most: Said) => `A plate takes ${most} kinds at most here.`,
+  onlySoMany: (name: Said, left: Said) => `There are only ${left} of ${name}.`,
+  doNotFit: 'So many do not lie on it.',
+  only: (count: Said, name: Said) => `${count} of ${name}`,
+  without: (name: Said) => `Without ${name}`,
+  head: ['Kind, top row first', 'Slices', 'Weighs'],
+  inAll: (grams: Said) => `${grams} in all. Eaten from the top row down.`
+});
+
 export const plateWords = /* @__PURE__ */ words({
   onAPlate: 'On a plate',
   platesOf: (plates: number, each: Said) => `${plates === 1 ? 'plate' : 'plates'} of ${each}`,

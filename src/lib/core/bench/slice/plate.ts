@@ -36,7 +36,7 @@ export interface Plate {
 }
 
 /** Share of its width that a plate's rim and the air beside it take on each side (check: plates differ). */
-const RIM = 0.08;
+export const RIM_SHARE = 0.08;
 /** A slice lies over the next by a third of its length, and by no more than a half. */
 const OVERLAP = 1 / 3;
 const MOST_OVERLAP = 1 / 2;
@@ -54,25 +54,25 @@ const cosine = (degrees: number) => Math.cos((degrees * Math.PI) / 180);
 const SAW = 1e-9;
 
 /** What a row or a ring goes by: the largest of its slices, so that none runs over the rim. */
-interface Size {
+export interface Size {
   readonly long: number;
   readonly short: number;
   readonly thick: number;
 }
-const largest = (slices: readonly Laid[]): Size => ({
+export const largest = (slices: readonly Laid[]): Size => ({
   long: Math.max(...slices.map(({ long }) => long)),
   short: Math.max(...slices.map(({ short }) => short)),
   thick: Math.max(...slices.map(({ thick }) => thick))
 });
 
 /** A line of places: how many it takes at the closest, and where they lie for a number. */
-interface Line {
+export interface Line {
   readonly most: number;
   place(count: number): { readonly at: readonly Omit<Placed, 'number'>[]; readonly overlap: number };
 }
 
 /** Slices along a straight row at a height on the plate, each over the next. */
-function rowAt(y: number, radius: number, { covers, deep, step, least, turn }: RowWay): Line {
+export function rowAt(y: number, radius: number, { covers, deep, step, least, turn }: RowWay): Line {
   const room = 2 * Math.sqrt(Math.max(0, radius ** 2 - (Math.abs(y) + deep / 2) ** 2));
   const most = room < covers ? 0 : 1 + Math.floor((room - covers) / least + SAW);
   return {
@@ -91,7 +91,7 @@ function rowAt(y: number, radius: number, { covers, deep, step, least, turn }: R
     }
   };
 }
-interface RowWay {
+export interface RowWay {
   /** What a slice covers along the row, and how deep the row is. */
   readonly covers: number;
   readonly deep: number;
@@ -100,6 +100,21 @@ interface RowWay {
   readonly least: number;
   /** 1 to the right, -1 for a left-handed eater. */
   readonly turn: 1 | -1;
+}
+/** How a row of slices goes on: flat, each over the next; leaning, each on the one before; or cubes side by side. */
+export function wayOf(arrangement: 'row' | 'leaning' | 'block', { long, short, thick }: Size, left: boolean): RowWay {
+  const turn = left ? -1 : 1;
+  switch (arrangement) {
+    case 'row':
+      return { covers: short, deep: long, step: short * (1 - OVERLAP), least: short * (1 - MOST_OVERLAP), turn };
+    case 'leaning': {
+      // From above a leaning slice covers its shadow; the next one leans on it, its own thickness further.
+      const step = thick / sine(LEAN);
+      return { covers: short * cosine(LEAN) + thick * sine(LEAN), deep: long, step, least: step, turn };
+    }
+    case 'block':
+      return { covers: long, deep: long, step: long, least: long, turn };
+  }
 }
 /** One row through the middle, or two, or three: each a way to lay them, until a row has no room. */
 function rowsOf(radius: number, way: RowWay): Line[][] {
@@ -171,7 +186,7 @@ function blockOf(radius: number, edge: number): Line[] {
 /** The angle between neighbours of a heap that is laid evenly (the golden one). */
 const GOLDEN = 180 * (3 - Math.sqrt(5));
 /** Strips dropped into a heap as high as it holds. */
-function moundOf(radius: number, { long, short }: Size, grams: number): Line[] {
+export function moundOf(radius: number, { long, short }: Size, grams: number): Line[] {
   // Half its diagonal: it lies there at any turn.
   const own = Math.hypot(long, short) / 2;
   const room = radius - own;
@@ -206,28 +221,10 @@ function moundOf(radius: number, { long, short }: Size, grams: number): Line[] {
 /** Every way to lay them so: what holds them with the fewest lines is taken. */
 function waysFor(arrangement: Arrangement, radius: number, slices: readonly Laid[], left: boolean): Line[][] {
   const size = largest(slices);
-  const { long, short, thick } = size;
-  const turn = left ? -1 : 1;
   switch (arrangement) {
     case 'row':
-      return rowsOf(radius, {
-        covers: short,
-        deep: long,
-        step: short * (1 - OVERLAP),
-        least: short * (1 - MOST_OVERLAP),
-        turn
-      });
-    case 'leaning': {
-      // From above a leaning slice covers its shadow; the next one leans on it, its own thickness further.
-      const step = thick / sine(LEAN);
-      return rowsOf(radius, {
-        covers: short * cosine(LEAN) + thick * sine(LEAN),
-        deep: long,
-        step,
-        least: step,
-        turn
-      });
-    }
+    case 'leaning':
+      return rowsOf(radius, wayOf(arrangement, size, left));
     case 'fan':
       return [ringsOf(radius, size, 'along', 1 - OVERLAP)];
     case 'spokes':
@@ -237,7 +234,7 @@ function waysFor(arrangement: Arrangement, radius: number, slices: readonly Laid
     case 'mound':
       return [moundOf(radius, size, Math.max(...slices.map(({ grams }) => grams)))];
     case 'block':
-      return [blockOf(radius, long)];
+      return [blockOf(radius, size.long)];
   }
 }
 
@@ -269,6 +266,17 @@ function shared(count: number, lines: readonly Line[], arrangement: Arrangement)
   return counts;
 }
 
+/** @throws EmberError `quantity.out-of-range`, `form.incomplete` for no slice */
+export function checkLaid(slices: readonly Laid[]): void {
+  if (slices.length === 0) throw new EmberError('form.incomplete', { field: 'each' });
+  for (const { long, short, thick, grams } of slices) {
+    inRange(long, { field: 'height', unit: 'mm', min: 0.5, max: 1000 });
+    inRange(short, { field: 'width', unit: 'mm', min: 0.5, max: long });
+    inRange(thick, { field: 'thickness', unit: 'mm', min: 0.1, max: 200 });
+    inRange(grams, { field: 'grams', unit: 'g', min: 0.01, max: 1000 });
+  }
+}
+
 const roomOf = (lines: readonly Line[]): number => lines.reduce((sum, { most }) => sum + most, 0);
 
 /**
@@ -288,14 +296,8 @@ export function layOut(
   }: { readonly arrangement: Arrangement; readonly plate: number; readonly left?: boolean }
 ): Plate {
   inRange(plate, { field: 'plate', unit: 'mm', min: 80, max: 600 });
-  if (slices.length === 0) throw new EmberError('form.incomplete', { field: 'each' });
-  for (const { long, short, thick, grams } of slices) {
-    inRange(long, { field: 'height', unit: 'mm', min: 0.5, max: 1000 });
-    inRange(short, { field: 'width', unit: 'mm', min: 0.5, max: long });
-    inRange(thick, { field: 'thickness', unit: 'mm', min: 0.1, max: 200 });
-    inRange(grams, { field: 'grams', unit: 'g', min: 0.01, max: 1000 });
-  }
-  const radius = (plate / 2) * (1 - 2 * RIM);
+  checkLaid(slices);
+  const radius = (plate / 2) * (1 - 2 * RIM_SHARE);
   const ways = waysFor(arrangement, radius, slices, left);
   const most = Math.max(0, ...ways.map(roomOf));
   const count = Math.min(slices.length, most);
