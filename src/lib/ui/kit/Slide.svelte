@@ -12,6 +12,22 @@
     /** Each place it is slid to. */
     onslide: (value: number) => void;
   } = $props();
+
+  /**
+   * Where it was slid to and nobody was told yet. A browser draws in the very task in which it tells of a slide: what follows from it
+   * is worked out in a task of its own, so that neither holds the page for long.
+   */
+  let waiting: number | null = null;
+  function tell() {
+    if (waiting === null) return;
+    const at = waiting;
+    waiting = null;
+    onslide(at);
+  }
+  function slid(at: number) {
+    if (waiting === null) setTimeout(tell);
+    waiting = at;
+  }
 </script>
 
 <input
@@ -19,5 +35,6 @@
   class="slid {own}"
   type="range"
   {value}
-  oninput={(event) => onslide(Number(event.currentTarget.value))}
+  oninput={(event) => slid(Number(event.currentTarget.value))}
+  onchange={tell}
 />

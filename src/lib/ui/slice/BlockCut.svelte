@@ -19,8 +19,9 @@
   const block = $derived(cut.order.first === 'head' ? cut.block : turned(cut.block));
   const most = $derived(Math.max(...block.heights.map(({ mm }) => mm)));
   const scale = $derived(Math.min((W - 2 * PAD) / block.length, 140 / most));
-  const x = (mm: number) => (left ? W - PAD - mm * scale : PAD + mm * scale);
-  const y = (mm: number) => BASE - mm * scale;
+  const tenth = (px: number) => Math.round(px * 10) / 10;
+  const x = (mm: number) => tenth(left ? W - PAD - mm * scale : PAD + mm * scale);
+  const y = (mm: number) => tenth(BASE - mm * scale);
   const outline = $derived.by(() => {
     const tops = [...new Set([0, ...block.heights.map(({ at }) => at), block.length])].sort((a, b) => a - b);
     return `M${x(0)} ${y(0)} ${tops.map((at) => `L${x(at)} ${y(measureAt(block.heights, at))}`).join(' ')} L${x(block.length)} ${y(0)}Z`;
@@ -39,18 +40,23 @@
         index,
         row: cut.sequence[slice.row]!,
         path: `M${x(from!.at)} ${y(0)} L${x(from!.up.at)} ${y(from!.up.height)} L${x(to!.up.at)} ${y(to!.up.height)} L${x(to!.at)} ${y(0)}Z`,
-        end: x(to!.at),
         mark: x((from!.at + to!.at) / 2)
       };
     })
   );
+  // All slices of a row are one path: a drawing of a hundred of them is redrawn while the knife is dragged.
+  const drawn = $derived([0, 1, 2].map((row) => faces.flatMap((face) => (face.row === row ? face.path : [])).join('')));
   // Every number where there is room for it, else every fifth or tenth.
   const stride = $derived.by(() => {
     const step = faces.length > 1 ? Math.abs(faces.at(-1)!.mark - faces[0]!.mark) / (faces.length - 1) : 99;
     return [1, 2, 5, 10, 20, 50].find((each) => each * step > 26) ?? 100;
   });
+  const numbered = $derived(faces.filter(({ index }) => (index + 1) % stride === 0 || index === 0));
   const ticks = $derived(Array.from({ length: Math.floor(block.length / 10) + 1 }, (_, index) => index * 10));
   const tickStride = $derived([1, 2, 5, 10].find((each) => each * 10 * scale > 34) ?? 20);
+  const tickPath = $derived(
+    ticks.map((mm) => `M${x(mm)} ${BASE + 32}v${mm % (10 * tickStride) === 0 ? 10 : 5}`).join('')
+  );
   const rows = $derived(
     cut.slices.map((slice, index) => [
       String(index + 1),
@@ -70,18 +76,17 @@
   table={{ head: t.cutHead, rows, name: t.everyCut, numbers: [0, 1, 2, 3, 4, 5] }}
 >
   <path class="block" d={outline} />
-  {#each faces as face (face.index)}
-    <path class="slice row{face.row}" d={face.path} />
-    {#if (face.index + 1) % stride === 0 || face.index === 0}
-      <text class="number" x={face.mark} y={BASE + 18} text-anchor="middle">{face.index + 1}</text>
-    {/if}
+  {#each drawn as d, row (row)}
+    {#if d !== ''}<path class="slice row{row}" {d} />{/if}
+  {/each}
+  {#each numbered as { index, mark } (index)}
+    <text class="number" x={tenth(mark)} y={BASE + 18} text-anchor="middle">{index + 1}</text>
   {/each}
   <path class="board" d="M0 {BASE + 1} H{W}" />
   <g class="ruler">
-    <path d="M{x(0)} {BASE + 32} H{x(block.length)}" />
-    {#each ticks as mm (mm)}
-      <path d="M{x(mm)} {BASE + 32} v{mm % (10 * tickStride) === 0 ? 10 : 5}" />
-      {#if mm % (10 * tickStride) === 0}<text x={x(mm)} y={BASE + 58} text-anchor="middle">{mm}</text>{/if}
+    <path d="M{x(0)} {BASE + 32} H{x(block.length)}{tickPath}" />
+    {#each ticks.filter((mm) => mm % (10 * tickStride) === 0) as mm (mm)}
+      <text x={x(mm)} y={BASE + 58} text-anchor="middle">{mm}</text>
     {/each}
   </g>
   <text x={left ? W - PAD : PAD} y={16} text-anchor={left ? 'end' : 'start'}>{t.endFirst[cut.order.first]}</text>
