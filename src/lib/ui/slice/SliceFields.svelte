@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import Button from '$lib/ui/kit/Button.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
   import Slide from '$lib/ui/kit/Slide.svelte';
@@ -32,6 +33,15 @@
     } else if (draft.texts.style !== chosen) {
       draft.choose(draft.style);
       chosen = draft.texts.style!;
+    }
+  });
+  // So does what comes after it.
+  const after: Record<2 | 3, string> = { 2: '', 3: '' };
+  $effect.pre(() => {
+    for (const row of [2, 3] as const) {
+      const style = draft.texts[`style${row}`] ?? '';
+      if (style !== after[row]) untrack(() => draft.row(row));
+      after[row] = style;
     }
   });
   /** What one slice goes by, as it is dragged: in grams or millimetres, whatever unit it is typed in. */

@@ -2,7 +2,7 @@ import { sliceSet, type SliceSet } from '../../core/activity/slice/plan.ts';
 import { QUARTERS } from '../../core/activity/slice/ruler.ts';
 import { adviseSlice, beginsWith, type SliceAdvice } from '../../core/bench/slice/recommend.ts';
 import { fleshDensity, type SliceOutcome } from '../../core/bench/slice/settings.ts';
-import { cotangent, measureAt } from '../../core/bench/slice/block.ts';
+import { blockLeft } from '../../core/bench/slice/left.ts';
 import { SLICE_STYLES, type SliceStyle, type Styles } from '../../core/bench/slice/styles.ts';
 import type { Purpose, StyleId } from '../../core/activity/slice/lists.ts';
 import { depthAt, fullProfile } from '../../core/bench/breakdown/depth.ts';
@@ -66,6 +66,13 @@ export class SliceDraft extends RuledDraft<typeof sliceSet, SliceSet> {
     this.texts.by = style === 'cubes' ? 'thickness' : 'weight';
   }
 
+  /** A row after the first begins with what such a piece weighs of flesh as tight as this. */
+  row(at: 2 | 3): void {
+    const style = this.texts[`style${at}`] as StyleId | '';
+    if (style === '') this.texts[`grams${at}`] = '';
+    else this.figure(`grams${at}`, beginsWith(style, this.advice().tightness.value, this.styles).grams);
+  }
+
   /** What a slice as thick as suits it weighs here, within what pieces of its style weigh: to the half gram. */
   #weighs({ thickness, angle, grams }: Pick<SliceAdvice, 'thickness' | 'angle' | 'grams'>): number {
     const settings = this.settings();
@@ -107,20 +114,18 @@ export class SliceDraft extends RuledDraft<typeof sliceSet, SliceSet> {
     this.figure('length', length);
   }
 
-  /** What stays of the block once these were cut: it begins at their last face, which leans. */
-  shorten({ slices, order, block }: SliceOutcome): void {
-    const last = slices.at(-1)?.to;
-    if (!last || order.first !== 'head') return;
-    const at = Math.min(last.at, block.length - 5);
-    const ends = { height: block.heights, width: block.widths } as const;
+  /** Goes on with what stays of the block once these were cut. */
+  shorten(cut: SliceOutcome): void {
+    const left = blockLeft(cut);
+    if (!left) return;
     for (const name of ['height', 'width'] as const) {
-      const tail = this.texts[`${name}4`];
-      this.figure(name, round(Math.max(5, measureAt(ends[name], at))));
+      // What stands between is not where it was any more; the other end is.
       for (const quarter of [1, 2, 3]) this.texts[`${name}${quarter}`] = '';
-      this.texts[`${name}4`] = tail ?? '';
+      const [near, far] = left.end === 'head' ? [name, `${name}4`] : [`${name}4`, name];
+      this.figure(near, round(left[name]));
+      this.figure(far, round(left.far[name]));
     }
-    this.figure('length', round(block.length - at));
-    const lean = measureAt(block.heights, at) * cotangent(last.angle);
-    if (lean > 0.5) this.figure('slantHead', round(Math.min(lean, (block.length - at) / 2 - 1)));
+    this.figure('length', round(left.length));
+    if (left.slant > 0.5) this.figure(left.end === 'head' ? 'slantHead' : 'slantTail', round(left.slant));
   }
 }
