@@ -42,6 +42,7 @@ export const VIEWS: readonly string[] = [
   '/age?piece=ATL-0311-1-A',
   '/cure/recipes',
   '/cure/recipes/weighed-at-two',
+  '/serve/pass',
   '/serve/dishes',
   '/serve/dishes/halibut-in-lime',
   '/cure/learning'

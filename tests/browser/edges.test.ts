@@ -47,6 +47,7 @@ describe('nothing in it yet, and names without end', () => {
       '/cure/recipes',
       '/cure/recipes/even-dill-cover',
       '/cure/learning',
+      '/serve/pass',
       '/serve/dishes',
       '/house/species',
       '/house/species?add',

@@ -24,12 +24,14 @@ import * as recipes from './operations/recipes.ts';
 import * as knife from './operations/knife.ts';
 import * as knives from './operations/knives.ts';
 import * as squaring from './operations/square.ts';
+import * as pass from './operations/pass.ts';
 import * as serve from './operations/serve.ts';
 import * as ledger from './operations/ledger.ts';
 import * as house from './operations/house.ts';
 import * as book from './operations/book.ts';
 import type { Operation } from './operations/operation.ts';
 import { BOOKS } from './queries/books.ts';
+import { OF_PASS } from './queries/pass.ts';
 import { OF_KNIVES } from './queries/knife.ts';
 import { PREVIEWS } from './queries/previews.ts';
 import { OF_FISH } from './queries/fish.ts';
@@ -63,6 +65,7 @@ const FILES = [
   knife,
   squaring,
   knives,
+  pass,
   serve,
   ledger,
   house,
@@ -86,6 +89,7 @@ export const QUERIES: readonly Query[] = [
   ...PREVIEWS,
   ...BOOKS,
   ...OF_KNIVES,
+  ...OF_PASS,
   ...ACTIVITIES.flatMap(({ queries = [] }) => queries)
 ];
 
@@ -98,6 +102,7 @@ export type QueryAnswers = AnswersOf<
   | (typeof PREVIEWS)[number]
   | (typeof BOOKS)[number]
   | (typeof OF_KNIVES)[number]
+  | (typeof OF_PASS)[number]
   | Brought['queries'][number]
 >;
 

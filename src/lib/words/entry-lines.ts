@@ -188,6 +188,8 @@ const LINES: { readonly [Kind in EventKind]: Line<Kind> } = /* @__PURE__ */ word
     withdrawn
       ? `${by} took the dish ${page.name} off the card.`
       : `${by} wrote the dish ${page.name}, version ${version}.`,
+  'dish.off': ({ name, until }, { by }) =>
+    until === null ? `${by} put ${name} on again.` : `${by} took ${name} off for tonight.`,
   'dish.noted': ({ id, note }, { by, named }) => `${by} tasted ${named(id)}${why(note)}.`,
   'species.set': ({ id, withdrawn }, { by, named }) =>
     withdrawn

@@ -110,6 +110,11 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'record.key-reused': () => 'This form was sent before with other contents. Nothing was written the second time.',
   'record.mass-exceeded': ({ max, seen }, field) =>
     `${field}: ${seen} is more than the ${number(Math.round(Number(max)))} g that are there.`,
+  'dish.not-for-the-pass': ({ seen }) =>
+    `${seen} does not say yet how its fish is eaten, or which fish it is. Write that into its page.`,
+  'dish.short': ({ seen }) => `There is not enough ${seen} for that. Nothing was taken.`,
+  'dish.instead': ({ seen }) => `Only with ${seen} instead. Say so to the guest, then take that.`,
+  'dish.off': ({ seen }) => `${seen} is off tonight.`,
   'receive.mass-odd': ({ seen, candidates }) => `${seen} for a whole fish? Is it ${candidates?.join(' or ')}?`,
   'receive.core-odd': ({ seen, candidates }) => `A core of ${seen}? Is it ${candidates?.join(' or ')}?`,
   'receive.too-heavy': ({ seen, max, candidates = [] }) =>

@@ -115,24 +115,6 @@ export function curesOf({ step, receive, paper, daysAgo, grams, celsius, pieces 
     id: 'weighed-at-two',
     note: 'for char a shade more salt, 2.4 %, and a third less sugar'
   }));
-  step(99, 'p1', 'set-dish', () => ({
-    name: 'Halibut in lime',
-    lines: 'Halibut; 70; fish\nHarbour lime; 35; sauce\nRed onion; 6\nOlive oil; 2',
-    steps: 'Dress it when it is called.\nOil last, in drops.',
-    goodFor: 'the first sitting'
-  }));
-  step(98.9, 'p1', 'set-dish', () => ({
-    name: 'Char, mustard, rye',
-    lines: 'Char, cured; 45; fish\nWeighed at two; 1; recipe\nMustard = mustard; 4\nRye crisp = gluten; 8'
-  }));
-  step(97, 'p2', 'set-dish', () => ({
-    id: 'halibut-in-lime',
-    name: 'Halibut in lime',
-    lines: 'Halibut; 70; fish\nHarbour lime; 30; sauce\nRed onion; 8\nOlive oil; 2',
-    steps: 'Dress it when it is called.\nOil last, in drops.',
-    goodFor: 'the first sitting',
-    reason: 'less sauce, more onion'
-  }));
 }
 
 /** Halibut dice for the first sitting, in lime since a quarter of an hour. */

@@ -8,6 +8,7 @@ import { operationByName } from '../registry.ts';
 import { rackOf, sittings } from './age.ts';
 import { coldLogs, coldPlacesOf, DEMO_LOGGER_KEY } from './cold.ts';
 import { curesOf, diceOf } from './cure.ts';
+import { dishesOf } from './dishes.ts';
 import { knifeWork } from './knife.ts';
 import { demoPaper, houseBooks, morning } from './morning.ts';
 import { week } from './week.ts';
@@ -122,6 +123,7 @@ export function seedDemo(store: Store, startedAt: number, seed = 0.42): void {
   knifeWork(tools);
   coldPlacesOf(tools);
   curesOf(tools);
+  dishesOf(tools);
   diceOf(tools);
   rackOf(tools);
   sittings(tools);

@@ -1,32 +1,53 @@
 import { z } from 'zod';
 import { COMPONENT_KINDS, dishBody, type DishLine } from '../../core/activity/book/dish-body.ts';
+import { STYLE_IDS } from '../../core/activity/slice/lists.ts';
+import { ROUTES } from '../../core/codes/window.ts';
 import { EmberError } from '../../core/errors.ts';
-import { neededText, shortText } from '../../core/fields/field.ts';
+import { neededText, openChoice, optionalNumeric, shortText } from '../../core/fields/field.ts';
 import { readAs } from '../../core/fields/trouble.ts';
 import { readIngredient } from '../../core/ingredients/read.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import { bookOf, pageOf } from '../facts/book.ts';
 import { dishesIn } from '../facts/dishes.ts';
+import { speciesMeant } from '../facts/pass.ts';
 import { operation } from './operation.ts';
 import { noteOn, pageFields, pageToWrite, takeIn, textLines, withdraw, written } from './pages.ts';
 
+/** The fish a line may be, "Turbot or halibut", in that order; none where one of them means no one species. */
+function speciesFrom(what: string, house: HouseState): string[] {
+  const meant = what.split(/\s+or\s+/i).map((name) => speciesMeant(name.trim(), house));
+  return meant.some((id) => id === null) ? [] : [...new Set(meant as string[])];
+}
+/** How it is cut, by the first word of a cut's name or by its id. @throws EmberError `form.value-unknown` */
+function cutFrom(cut: string): DishLine['style'] {
+  if (cut === '') return '';
+  const found = STYLE_IDS.find((id) => id === cut.toLowerCase());
+  if (!found) throw new EmberError('form.value-unknown', { field: 'lines', seen: cut, candidates: STYLE_IDS });
+  return found;
+}
+
 /**
- * One component of a dish: "Turbot; 60; fish", "Harbour lime; 12; sauce", or an ingredient of the list, "Chives; 2". Grams are of
+ * One component of a dish: "Turbot; 60; fish", "Turbot or halibut; 5 x 13; fish; translucent", "Harbour lime; 12; sauce", or an ingredient of the list, "Chives; 2". Grams are of
  * one portion.
  *
  * @throws EmberError `form.value-unknown` naming the part, `recipe.unknown` for a page the book does not have,
  *   `ingredient.unknown`
  */
 export function dishLineFrom(text: string, house: HouseState): DishLine {
-  const [what = '', amount = '', said = 'ingredient'] = text.split(';').map((part) => part.trim());
+  const [what = '', amount = '', said = 'ingredient', cut = ''] = text.split(';').map((part) => part.trim());
   const kind = COMPONENT_KINDS.find((each) => each === said.toLowerCase());
-  const grams = Number(/^(\d+(?:[.,]\d+)?)\s*g?$/.exec(amount)?.[1]?.replace(',', '.') ?? NaN);
+  const [, times, each] = /^(?:(\d{1,3})\s*[x×]\s*)?(\d+(?:[.,]\d+)?)\s*g?$/i.exec(amount) ?? [];
+  const count = times === undefined ? null : Number(times);
+  const grams = Number(each?.replace(',', '.') ?? NaN) * (count ?? 1);
   if (what === '' || !kind || !Number.isFinite(grams)) {
     const candidates = kind ? undefined : COMPONENT_KINDS;
     throw new EmberError('form.value-unknown', { field: 'lines', seen: text.slice(0, 60), candidates });
   }
-  const plain = { what, ingredient: '', holds: null, mayHold: [], kind, page: '', grams };
-  if (kind === 'fish') return plain;
+  const none = { species: [], style: '' as const, count: null };
+  const plain = { what, ingredient: '', holds: null, mayHold: [], kind, page: '', grams, ...none };
+  if (kind === 'fish') return { ...plain, count, style: cutFrom(cut), species: speciesFrom(what, house) };
+  if (count !== null || cut !== '')
+    throw new EmberError('form.value-unknown', { field: 'lines', seen: text.slice(0, 60) });
   if (kind === 'ingredient') return { ...plain, ...readIngredient(what, house.ingredients, 'lines') };
   const page = bookOf(house, kind).find(
     ({ id, name, withdrawn }) => !withdrawn && (id === what || name.toLowerCase() === what.toLowerCase())
@@ -47,8 +68,10 @@ export const setDish = operation({
       .min(1)
       .max(4000)
       .describe(
-        'one a line: what; grams on a portion; fish, recipe, sauce or dish (an ingredient of the list where left out)'
+        'one a line: what; grams on a portion, of pieces "5 x 13"; fish, recipe, sauce or dish (an ingredient of the list where left out); how fish is cut'
       ),
+    route: openChoice(ROUTES).describe('how its fish is eaten; empty: it is not served by the plate'),
+    price: optionalNumeric(0, 100_000).describe("in the house's currency"),
     note: shortText(500),
     ...pageFields
   }),
@@ -61,6 +84,8 @@ export const setDish = operation({
       lines: textLines(input.lines).map((line) => dishLineFrom(line, house)),
       steps: textLines(input.steps),
       goodFor: input.goodFor,
+      route: input.route,
+      price: input.price,
       // Typed elsewhere and come in with a file: told on, whatever the lines now say.
       allergens: input.id === '' ? [] : pageOf(house, 'dish', input.id).allergens,
       note: input.note

@@ -3,10 +3,11 @@ import { EmberError } from '../../core/errors.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import { foldLineages, judge, versionsFor } from '../../core/rules/verdict.ts';
 import type { Step } from '../../core/record/occupation.ts';
-import { ROUTES } from '../../core/codes/window.ts';
+import { ROUTES, type Route } from '../../core/codes/window.ts';
+import { toldTogether, type Told } from '../../core/ingredients/ingredient.ts';
 import { discardTime } from '../../core/rules/clocks.ts';
 import type { Typed } from '../../core/measure/parse.ts';
-import { draft } from '../store/record.ts';
+import { draft, type Draft } from '../store/record.ts';
 import {
   TEMPERATURE,
   list,
@@ -101,6 +102,60 @@ export const readHold = operation({
   }
 });
 
+/** What goes to a guest of one piece. */
+export interface Served {
+  readonly piece: string;
+  readonly route: Route;
+  readonly mass: Typed;
+  readonly dish: string;
+  /** What the dish holds besides the fish. */
+  readonly besides?: Told;
+  readonly susceptible: boolean;
+  readonly at: number;
+}
+/**
+ * The entry of what is served of a piece, judged at its moment.
+ *
+ * @throws EmberError `record.not-allowed-now` where the route's window is shut, or the piece is where nothing is served from;
+ *   `record.not-for-sale`
+ */
+export function servedEntry(context: OperationContext, told: Served): Draft {
+  const { piece, route, mass, dish, susceptible, at } = told;
+  const { store, house } = context;
+  here(context, piece, 'serve');
+  const seen = judge(
+    foldLineages(store.projections.lineages(piece), {
+      house,
+      at,
+      knownAt: context.now,
+      logs: store.projections.logs.book(at, context.now),
+      susceptible
+    })
+  );
+  const window = seen.windows.find((each) => each.route === route)!;
+  if (window.state !== 'open' && window.state !== 'ebbing') {
+    throw notNow('route', 'window-shut', { seen: window.state, route });
+  }
+  const { notice, ...own } = declarations(store, piece, house, route, dish);
+  const {
+    holds: allergens,
+    mayHold,
+    unsaid
+  } = told.besides
+    ? toldTogether([{ holds: own.allergens, mayHold: own.mayHold, unsaid: own.unsaid }, told.besides])
+    : { ...own, holds: own.allergens };
+  return draft('piece.served', `piece:${piece}`, at, {
+    mass,
+    dish,
+    route,
+    allergens: [...allergens],
+    mayHold: [...mayHold],
+    unsaid: [...unsaid],
+    notice,
+    pins: seen.pins
+  });
+}
+
 export const servePiece = operation({
   name: 'serve-piece',
   page: '/serve',
@@ -116,33 +171,12 @@ export const servePiece = operation({
   }),
   subject: (input) => `piece:${input.piece}`,
   run(context, input) {
-    const found = here(context, input.piece, 'serve');
-    const { state } = found;
+    const { state } = here(context, input.piece, 'serve');
     const at = context.instant(input.at, 'at');
     const mass = meant(state.grams, input) ?? { si: state.grams, unit: 'g', typed: `${Math.round(state.grams)} g` };
-    const seen = judge(
-      foldLineages(context.store.projections.lineages(input.piece), {
-        house: context.house,
-        at,
-        knownAt: context.now,
-        logs: context.store.projections.logs.book(at, context.now),
-        susceptible: input.susceptible
-      })
-    );
-    const window = seen.windows.find(({ route }) => route === input.route)!;
-    if (window.state !== 'open' && window.state !== 'ebbing') {
-      throw notNow('route', 'window-shut', { seen: window.state, route: input.route });
-    }
+    const { piece, route, dish, susceptible } = input;
     return {
-      events: [
-        draft('piece.served', `piece:${input.piece}`, at, {
-          mass,
-          dish: input.dish,
-          route: input.route,
-          ...declarations(context.store, input.piece, context.house, input.route, input.dish),
-          pins: seen.pins
-        })
-      ],
+      events: [servedEntry(context, { piece, route, mass, dish, susceptible, at })],
       result: { piece: input.piece, grams: mass.si }
     };
   }

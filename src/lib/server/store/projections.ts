@@ -44,6 +44,7 @@ const NO_VERDICT: readonly EventKind[] = [
   'sauce.noted',
   'dish.set',
   'dish.noted',
+  'dish.off',
   'learning.set',
   'rack.set',
   'knife.set',

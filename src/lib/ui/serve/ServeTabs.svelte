@@ -4,6 +4,7 @@
 
   const ROOMS = [
     { path: '/serve', name: t.serve },
+    { path: '/serve/pass', name: t.thePass },
     { path: '/serve/dishes', name: t.dishes }
   ];
 </script>

@@ -8,7 +8,8 @@ export const bookWords = /* @__PURE__ */ words({
     'sauce.set': 'Sauce set',
     'sauce.noted': 'Sauce noted',
     'dish.set': 'Dish set',
-    'dish.noted': 'Dish noted'
+    'dish.noted': 'Dish noted',
+    'dish.off': 'Dish off or on'
   },
   tasks: {},
   steps: {}

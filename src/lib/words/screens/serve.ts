@@ -4,8 +4,11 @@ import { words, type Said } from '../speech.ts';
 export const dishForm = /* @__PURE__ */ words({
   onAPortion: 'On a portion',
   oneALineWhat:
-    'One a line: what; grams on one portion; fish, sauce, recipe or dish. Without a last word it is an ingredient of the list.',
-  turbotFishHarbourLime: 'Turbot; 60; fish\nHarbour lime; 12; sauce\nChives; 2',
+    'One a line: what; grams on one portion, or pieces and grams of each (5 x 13); fish, sauce, recipe or dish. Without a last word it is an ingredient of the list. After fish may stand how it is cut: straight, oblique, translucent, strips, cubes, ripple, scored, bias.',
+  turbotFishHarbourLime: 'Turbot or halibut; 5 x 12; fish; oblique\nHarbour lime; 12; sauce\nChives; 2',
+  route: 'Its fish is eaten',
+  notSaid: 'not said: not by the plate',
+  price: 'Price',
   keepAsTheNext: 'Keep as the next version',
   writeItIntoThe: 'Write it into the book'
 });
@@ -13,6 +16,7 @@ export const dishForm = /* @__PURE__ */ words({
 export const serveTabs = /* @__PURE__ */ words({
   roomsOfService: 'Service',
   serve: 'Serve',
+  thePass: 'The pass',
   dishes: 'Dishes'
 });
 
@@ -95,4 +99,29 @@ export const serveDishesOnePage = /* @__PURE__ */ words({
   scaledTo: 'Scaled to',
   portions: 'Portions',
   writeTheNextVersion: (version: Said) => `Write the next version from version ${version}`
+});
+
+export const passPage = /* @__PURE__ */ words({
+  thePass: 'The pass',
+  tonight: 'Tonight',
+  none: 'No dish says yet how its fish is eaten. Write that into its page, and it stands here with what is left of it.',
+  toDishes: 'Dishes',
+  until: (time: Said) => `the first has to go ${time}`,
+  few: (left: number) => (left === 1 ? 'The last one.' : `Only ${left} more.`),
+  ends: (fish: Said) => `Then ${fish} is out.`,
+  noMore: (fish: Said) => `Not enough ${fish}.`,
+  timeIsUp: 'Its time is up. Bin the tray, or take it off.',
+  withOther: (fish: Said) => `A plate with ${fish} instead`,
+  several: 'Several at once',
+  howMany: 'Plates at a touch',
+  plates: (count: Said) => `${count} ×`,
+  lately: 'Just served',
+  plateThen: (time: Said, dish: Said, grams: Said) => `${time} ${dish}, ${grams}`,
+  takeBack: 'Take it back',
+  offTonight: (count: number) => (count === 0 ? 'Take a dish off for tonight' : `Off tonight: ${count}`),
+  takeOff: 'Off tonight',
+  onAgain: 'On again',
+  unready: (count: number) =>
+    count === 1 ? '1 dish is not served by the plate yet' : `${count} dishes are not served by the plate yet`,
+  unreadyWhy: 'Their pages do not say how the fish is eaten, or name no one fish.'
 });

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { kind, second, type Kinds } from '../../record/kind.ts';
+import { finite } from '../../record/values.ts';
 import { sauceBody } from '../acid/sauce-body.ts';
 import { recipeBody } from '../cure/recipe-body.ts';
-import { dishBody } from './dish-body.ts';
+import { dishBody, dishSetFrom1 } from './dish-body.ts';
 
 /** What can happen to a page of the book: written anew, taken out, put back, and what was tasted noted on one of its versions. */
 
@@ -26,6 +27,8 @@ const versionOf = <Body extends z.ZodType>(page: Body) =>
 export const recipeSet = versionOf(recipeBody);
 export const sauceSet = versionOf(sauceBody);
 export const dishSet = versionOf(dishBody);
+/** Off tonight, until a moment, ms; null: on again. */
+export const dishOff = z.object({ id: z.string(), name: z.string(), until: finite.nullable() });
 /** A correction by taste kept as a note on one version. */
 export const pageNoted = z.object({ id: z.string(), version: z.number().int(), note: z.string() });
 
@@ -40,6 +43,7 @@ export const kinds = {
   'recipe.noted': kind(pageNoted, false),
   'sauce.set': second(sauceSet, pageFrom1('sauce'), false),
   'sauce.noted': kind(pageNoted, false),
-  'dish.set': kind(dishSet, false),
+  'dish.set': second(dishSet, dishSetFrom1, false),
+  'dish.off': kind(dishOff, false),
   'dish.noted': kind(pageNoted, false)
 } satisfies Kinds;

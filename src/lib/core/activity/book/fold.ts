@@ -19,25 +19,35 @@ export interface HousePages<Shape extends PageShape> {
 }
 export interface Book {
   readonly pages: { readonly [Shape in PageShape]: HousePages<Shape> };
+  /** Dishes that are off, by id: until when, ms. */
+  readonly off: Readonly<Record<string, number>>;
 }
 const EMPTY = { versions: {}, notes: [] };
 
 /** One more version of a page of the book. */
-function written<Shape extends PageShape>(shape: Shape, { pages }: Book, version: PageVersion<Shape>): Book {
+function written<Shape extends PageShape>(
+  shape: Shape,
+  { pages }: Pick<Book, 'pages'>,
+  version: PageVersion<Shape>
+): Pick<Book, 'pages'> {
   const of: HousePages<Shape> = pages[shape];
   const before = of.versions[version.id] ?? [];
   return { pages: { ...pages, [shape]: { ...of, versions: { ...of.versions, [version.id]: [...before, version] } } } };
 }
-const noted = (shape: PageShape, { pages }: Book, note: Noted): Book => ({
+const noted = (shape: PageShape, { pages }: Pick<Book, 'pages'>, note: Noted): Pick<Book, 'pages'> => ({
   pages: { ...pages, [shape]: { ...pages[shape], notes: [...pages[shape].notes, note] } }
 });
 
 export const bookSlice = houseSlice<Book>({
-  start: { pages: { recipe: EMPTY, sauce: EMPTY, dish: EMPTY } },
+  start: { pages: { recipe: EMPTY, sauce: EMPTY, dish: EMPTY }, off: {} },
   on: {
     'recipe.set': (book, event) => written('recipe', book, { ...stamp(event), ...event.body }),
     'sauce.set': (book, event) => written('sauce', book, { ...stamp(event), ...event.body }),
     'dish.set': (book, event) => written('dish', book, { ...stamp(event), ...event.body }),
+    'dish.off': ({ off }, { body: { id, until } }) => {
+      const { [id]: _, ...others } = off;
+      return { off: until === null ? others : { ...others, [id]: until } };
+    },
     'recipe.noted': (book, event) => noted('recipe', book, { ...stamp(event), ...event.body }),
     'sauce.noted': (book, event) => noted('sauce', book, { ...stamp(event), ...event.body }),
     'dish.noted': (book, event) => noted('dish', book, { ...stamp(event), ...event.body })

@@ -1,0 +1,104 @@
+<script lang="ts">
+  import Fold from '../kit/Fold.svelte';
+  import Field from '../controls/Field.svelte';
+  import OperationForm from '../controls/OperationForm.svelte';
+  import type { PassDish } from '$lib/server/facts/pass.ts';
+  import { ROUTE_WORDS } from '$lib/words/findings.ts';
+  import { TOLD_WORDS, toldLine } from '$lib/words/notices.ts';
+  import * as say from '$lib/words/say.ts';
+  import { passPage as t } from '$lib/words/screens/serve.ts';
+
+  /** A dish at the pass: plates left, until when, and a plate of it at one touch. */
+  let { dish, now, warnMs }: { dish: PassDish; now: number; warnMs: number } = $props();
+  const FEW = 3;
+  let plates = $state('1');
+  const isGone = $derived(dish.until !== null && dish.until <= now);
+  const left = $derived(isGone ? 0 : dish.plates);
+  const isSoon = $derived(dish.until !== null && dish.until - now < warnMs);
+  const withOther = $derived(left === 0 && !isGone && dish.instead > 0);
+  const many = $derived(Number(plates) > 1 ? t.plates(plates) : '');
+</script>
+
+<div
+  class="key"
+  class:few={left > 0 && left <= FEW}
+  class:soon={isSoon && left > 0}
+  class:none={left === 0}
+  data-dish={dish.id}
+  data-left={left}
+>
+  <p class="top">
+    <span class="figure">{left}</span>
+    <span class="soft">
+      {ROUTE_WORDS[dish.route]}
+      {#if dish.until !== null && left > 0}· {t.until(say.until(dish.until, now))}{/if}
+    </span>
+  </p>
+  {#if left > 0}
+    <OperationForm
+      operation="serve-dish"
+      subject={`dish ${dish.id}`}
+      submit={many === '' ? dish.name : `${many} ${dish.name}`}
+      also={{ dish: dish.id, plates }}
+      onDone={() => (plates = '1')}
+    />
+    {#if left <= FEW}<p><b>{t.few(left)}</b> {dish.short === '' ? '' : t.ends(dish.short)}</p>{/if}
+  {:else}
+    <p><b>{dish.name}</b></p>
+    <p>{isGone ? t.timeIsUp : t.noMore(dish.short)}</p>
+    {#if withOther}
+      <OperationForm
+        operation="serve-dish"
+        subject={`dish ${dish.id} instead`}
+        submit={t.withOther(dish.insteadOf)}
+        also={{ dish: dish.id, plates: '1', instead: true }}
+      />
+    {/if}
+  {/if}
+  {#if left > 1}
+    <Fold title={t.several}>
+      <Field name="plates-{dish.id}" label={t.howMany} kind="number" bind:value={plates} />
+    </Fold>
+  {/if}
+  <p class="soft told">
+    {TOLD_WORDS.tell}
+    {toldLine({ holds: dish.allergens, mayHold: dish.mayHold, unsaid: dish.unsaid })}
+  </p>
+</div>
+
+<style>
+  .key {
+    display: flex;
+    flex-direction: column;
+    gap: 0.45rem;
+    height: 100%;
+    padding: 0.7rem 0.9rem;
+    background: var(--surface);
+    border: 1px solid var(--line);
+    border-left: 6px solid var(--water);
+  }
+  .soon,
+  .few {
+    border-left-color: var(--ember-glow);
+    background: var(--ember-wash);
+  }
+  .none {
+    border-left-color: var(--strong-line);
+    background: var(--sunk);
+  }
+  .top {
+    display: flex;
+    align-items: baseline;
+    gap: 0.7rem;
+  }
+  .key :global(form button) {
+    width: 100%;
+    min-height: 4.5rem;
+    font-size: 1.15rem;
+    white-space: normal;
+  }
+  .told {
+    font-size: 0.9rem;
+    margin-top: auto;
+  }
+</style>
