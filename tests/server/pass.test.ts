@@ -95,6 +95,15 @@ describe('a plate at a touch', () => {
     expect(verify(house.store, house.clock.now()).trouble).to.equal(null);
     house.close();
   });
+  it('two plates at one moment are two: each is taken back by itself', () => {
+    const { house, dish } = passHouse();
+    house.done('serve-dish', { dish });
+    house.done('serve-dish', { dish });
+    expect(passView(house).lately.map(({ entries }) => entries.length)).to.deep.equal([1, 1]);
+    house.done('take-plate-back', {});
+    expect(keyOf(house, dish).plates).to.equal(4);
+    house.close();
+  });
   it('never by a route that is shut at that moment: slices that lie out, fish without its papers, an expired tray', () => {
     const { house, char, dish } = passHouse();
     house.done('start-hold', { piece: char, label: 'Left', startCore: '3 C' });

@@ -75,6 +75,9 @@ export interface PassDish {
   readonly unsaid: readonly string[];
 }
 
+/** Entries that are looked through for them, and plates that are shown. */
+const MOST_LATELY = 60;
+const MOST_PLATES = 6;
 /** How long back a plate may be taken back, ms. */
 export const BACK_MS = 15 * 60_000;
 
@@ -132,19 +135,37 @@ export function passView(room: Room) {
 
 /** Plates of the last quarter of an hour that may be taken back, the newest first: the entries of each. */
 export function platesLately({ store }: Pick<Room, 'store'>, now: number) {
-  const plates = new Map<string, { dish: string; at: number; entries: number[]; grams: number }>();
-  for (const event of store.record.list({ kind: 'piece.served', limit: 60 })) {
-    if (event.kind !== 'piece.served' || now - event.recorded > BACK_MS) continue;
-    if (!standsServed(store, event.subject.slice('piece:'.length), event.seq)) continue;
-    const key = `${event.recorded} ${event.body.dish}`;
-    const known = plates.get(key) ?? { dish: event.body.dish, at: event.happened, entries: [], grams: 0 };
-    plates.set(key, {
-      ...known,
-      entries: [event.seq, ...known.entries],
-      grams: known.grams + event.body.mass.si
-    });
+  interface Lately {
+    readonly dish: string;
+    readonly at: number;
+    readonly recorded: number;
+    readonly entries: number[];
+    readonly pieces: Set<string>;
+    grams: number;
   }
-  return [...plates.values()].slice(0, 6);
+  const plates: Lately[] = [];
+  for (const event of store.record.list({ kind: 'piece.served', limit: MOST_LATELY })) {
+    if (event.kind !== 'piece.served' || now - event.recorded > BACK_MS) continue;
+    const piece = event.subject.slice('piece:'.length);
+    if (!standsServed(store, piece, event.seq)) continue;
+    const { dish, mass } = event.body;
+    const last = plates.at(-1);
+    // One touch writes its entries one after another, at one moment, one a piece.
+    const isSame =
+      last?.recorded === event.recorded &&
+      last.dish === dish &&
+      last.entries[0] === event.seq + 1 &&
+      !last.pieces.has(piece);
+    if (last && isSame) {
+      last.entries.unshift(event.seq);
+      last.pieces.add(piece);
+      last.grams += mass.si;
+    } else {
+      const { happened: at, recorded, seq } = event;
+      plates.push({ dish, at, recorded, entries: [seq], pieces: new Set([piece]), grams: mass.si });
+    }
+  }
+  return plates.slice(0, MOST_PLATES).map(({ dish, at, entries, grams }) => ({ dish, at, entries, grams }));
 }
 /** Whether a plate's entry still stands: one that was taken back is not taken back again. */
 export const standsServed = ({ projections }: Room['store'], piece: string, seq: number): boolean =>
