@@ -40,9 +40,6 @@ function pathOf(style: SliceStyle, angle: number, at: number, from: number, heig
 
 /**
  * How a cut is made, as it begins for middling flesh: the blade at its angle, as far apart as the slices are thick.
- *
- * @example
- * sketchOf(SLICE_STYLES.straight).lines[0] // => { points: [[7.5, 0], [7.5, 26]], isScore: false }
  */
 export function sketchOf(style: SliceStyle): Sketch {
   const angle = onCurve(style.angle, TIGHTNESS);
