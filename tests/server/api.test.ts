@@ -139,6 +139,12 @@ describe('the API', () => {
   it('answers each query as the document says, or says what is missing', async () => {
     house.done('open-delivery', { supplier: 'Kelda Bay Boats' });
     house.done('set-place', { name: 'Drawer 1' });
+    const { piece } = house.done('receive-lot', CHAR) as { piece: string };
+    for (let block = 0; block < 2; block++) {
+      house.done('divide-piece', { piece, name: 'Block', form: 'block', mass: '300 g' });
+    }
+    const cut = { style: 'straight', by: 'thickness', thickness: '6 mm', angle: 90, count: 6 };
+    house.done('record-slice', { ...cut, piece: 'ARC-0309-2-C', length: '120 mm', height: '26 mm', width: '80 mm' });
     house.done('set-dish', { name: 'Char and lime', lines: 'Char; 60; fish\nHarbour lime; 12; sauce' });
     for (const { name, path, post, example = {} } of QUERIES) {
       const filled = path.replace(/\{(\w+)\}/g, (_, key: string) => example[key] ?? 'no-example');
