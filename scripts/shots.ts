@@ -45,7 +45,7 @@ try {
     age: '/age',
     slice: '/slice?piece=HAL-0302-1-B',
     rice: '/rice',
-    serve: '/serve',
+    serve: '/serve/pass',
     ledger: '/ledger',
     inspect: '/inspect/JOH-0313-1',
     delivery: '/receive?delivery=DEL-0313-1',
