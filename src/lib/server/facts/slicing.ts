@@ -21,7 +21,8 @@ const DAY = 86_400_000;
 const FATS = ['lean', 'mid', 'rich'] as const;
 const TEXTURES = ['soft', 'medium', 'firm'] as const;
 
-const movesOf = (own: HouseStyle | HouseCut): StyleMoves => ({
+/** Ends of ranges as a house said them, in mm, g and degrees. */
+export const movesOf = (own: Pick<HouseStyle | HouseCut, keyof StyleMoves>): StyleMoves => ({
   thinnest: own.thinnest?.si ?? null,
   thickest: own.thickest?.si ?? null,
   lightest: own.lightest?.si ?? null,

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { SHARPENINGS, STYLE_IDS } from '../../core/activity/slice/lists.ts';
 import { movedStyle, SLICE_STYLES, type SliceStyle } from '../../core/bench/slice/styles.ts';
-import { houseStyles } from '../facts/slicing.ts';
+import { houseStyles, movesOf } from '../facts/slicing.ts';
 import { EmberError } from '../../core/errors.ts';
 import {
   choice,
@@ -79,14 +79,7 @@ function checkRanges(style: SliceStyle, own: Ranges): void {
   if (style.cubes && lean !== null && lean !== 90) {
     throw new EmberError('quantity.out-of-range', { field: 'flattest', unit: '°', min: 90, max: 90, seen: lean });
   }
-  const set = movedStyle(style, {
-    thinnest: own.thinnest?.si ?? null,
-    thickest: own.thickest?.si ?? null,
-    lightest: own.lightest?.si ?? null,
-    heaviest: own.heaviest?.si ?? null,
-    flattest: own.flattest,
-    steepest: own.steepest
-  });
+  const set = movedStyle(style, movesOf(own));
   const turned = (
     [
       ['thickest', set.thicknesses, 'mm'],
