@@ -47,6 +47,8 @@ let chromium;
 let passed = 0;
 let failed = 0;
 const slowest = [];
+/** What failed, told once more at the very end: who reads only the last lines of a long run sees it too. */
+const broken = [];
 
 /** Runs a suite, or of it the files named. */
 async function suite(name, config, files = []) {
@@ -73,6 +75,7 @@ async function suite(name, config, files = []) {
   passed += stats.passes;
   failed += stats.failures;
   slowest.push(...stats.slowest);
+  broken.push(...stats.broken);
   if (stats.tests === 0) troubles.push(`${name}: no test was run`);
   if (stats.pending > 0) troubles.push(`${name}: ${stats.pending} skipped`);
   if (code !== 0 && stats.failures === 0) troubles.push(`${name}: the runner failed`);
@@ -147,6 +150,7 @@ say('the slowest tests:');
 for (const { title, ms } of slowest.sort((a, b) => b.ms - a.ms).slice(0, 10)) {
   say(`${(ms / 1000).toFixed(1).padStart(6)} s  ${title}`);
 }
+for (const { title, why } of broken) say(`FAILED: ${title}\n${why.split('\n').slice(0, 12).join('\n')}`);
 for (const trouble of troubles) say(`FAILED: ${trouble}`);
 // A check that is no test still counts against the change.
 failed += troubles.length;
