@@ -43,6 +43,9 @@ export const VIEWS: readonly string[] = [
   '/cure/recipes',
   '/cure/recipes/weighed-at-two',
   '/serve/pass',
+  '/serve/choice',
+  '/serve/table',
+  '/serve/lineup',
   '/serve/dishes',
   '/serve/dishes/halibut-in-lime',
   '/cure/learning'

@@ -25,7 +25,7 @@ describe('Now: each thing with its deed', () => {
   it('worst first; a tray that is over is binned in its row and taken back, an alarm answered at a touch, a step done', async () => {
     const tray = await side();
     const cured = await side();
-    await bench.call('start-hold', { piece: tray, label: 'Old tray', startCore: '3 C' });
+    await bench.call('start-hold', { all: true, piece: tray, label: 'Old tray', startCore: '3 C' });
     await bench.call('start-cure', { piece: cured, place: 'Drawer 3', ...COVER });
     await bench.call('move-piece', { piece: await side(), place: 'Drawer 2' });
     await bench.call('read-place', { place: 'Drawer 2', reading: '9 C' });

@@ -22,7 +22,7 @@ describe('one way to pick a piece, and to find anything', () => {
     await bench.call('discard-piece', { piece: gone, reason: 'dropped', all: true });
     await bench.call('move-piece', { piece: turbot, place: 'Drawer 2' });
     const froze = (await bench.call('receive-lot', { ...flat, mass: '500 g' })).piece!;
-    await bench.call('start-hold', { piece: froze, label: 'Counter', startCore: '3 C' });
+    await bench.call('start-hold', { all: true, piece: froze, label: 'Counter', startCore: '3 C' });
   });
   after(() => bench.close());
   /** A scanner that types like a keyboard. */

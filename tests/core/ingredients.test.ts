@@ -201,6 +201,7 @@ describe('what the house says of an ingredient', () => {
         holds: [],
         mayHold: [],
         raw: false,
+        tell: [],
         note: '',
         withdrawn: false,
         ...more

@@ -56,6 +56,12 @@ describe('a plate at the pass, worked by hand', () => {
     expect(plateFrom([want({ style: 'translucent' })], [stock('t')]).short).to.equal(0);
     expect(plateFrom([want({ style: 'oblique' })], [stock('t')]).short).to.equal(null);
   });
+  it('of what the card is not true of comes last, is asked about, and is never counted as a plate of it', () => {
+    const all = [stock('bent', { untrue: true, closes: HOUR }), stock('straight', { grams: 60 })];
+    const [first, then] = [platesLeft([want()], all), plateFrom([want()], [all[0]!])];
+    expect(first).to.deep.include({ plates: 1, instead: 2, pieces: ['straight'], untrue: [] });
+    expect(then).to.deep.include({ short: null, instead: true, untrue: ['bent'], species: ['turbot'] });
+  });
   it('two lines of one fish share what there is; nothing is taken of a plate that cannot be filled', () => {
     const all = [stock('t', { grams: 84 })];
     expect(plateFrom([want(), want({ count: 3, grams: 36 })], all).short).to.equal(1);
@@ -74,9 +80,11 @@ describe('a plate at the pass, worked by hand', () => {
       plates: 2,
       instead: 1,
       until: 2 * HOUR,
+      by: 'tray',
       short: 0,
       species: ['turbot'],
-      pieces: ['t']
+      pieces: ['t'],
+      untrue: []
     });
     expect(platesLeft([want()], [])).to.include({ plates: 0, until: null, short: 0 });
   });

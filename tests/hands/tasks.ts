@@ -205,7 +205,7 @@ export const TASKS: readonly HandTask[] = [
     name: 'slice and tray',
     async before(house) {
       const other = await side(house);
-      await house.bench.call('start-hold', { piece: other, label: 'Counter left', startCore: '3 C' });
+      await house.bench.call('start-hold', { all: true, piece: other, label: 'Counter left', startCore: '3 C' });
       await house.bench.call('discard-piece', { piece: other, reason: 'time is up', all: true });
       return side(house);
     },
@@ -238,7 +238,7 @@ export const TASKS: readonly HandTask[] = [
     name: 'bin',
     async before(house) {
       const piece = await side(house);
-      await house.bench.call('start-hold', { piece, label: 'Old tray', startCore: '3 C' });
+      await house.bench.call('start-hold', { all: true, piece, label: 'Old tray', startCore: '3 C' });
       return piece;
     },
     async hands(hand, piece, house) {

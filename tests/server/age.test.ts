@@ -188,7 +188,7 @@ describe('the ageing rack', () => {
       ['start-age', { piece, ...HANG, spot: 'H3' }],
       ['open-board', { piece }],
       ['reweigh-piece', { piece, mass: '1900 g', cause: 'drying' }],
-      ['start-hold', { piece, label: 'left', startCore: '2 C' }],
+      ['start-hold', { all: true, piece, label: 'left', startCore: '2 C' }],
       ['serve-piece', { piece, route: 'raw', all: true }]
     ] as const) {
       expect(refusal(name, input).details.hindrance, name).to.deep.equal({ kind: 'in', occupant: 'rack' });

@@ -21,7 +21,7 @@ export const THAW = {
   shape: 'slab',
   packing: 'film'
 };
-const TRAY = { label: 'Left', startCore: '2 C' };
+const TRAY = { label: 'Left', startCore: '2 C', all: true };
 const SLICE = { style: 'straight', length: '100 mm', height: '20 mm', width: '60 mm', thickness: '6 mm', count: 2 };
 
 /** How a piece gets into each. */

@@ -62,7 +62,7 @@ describe('one fish through the house', () => {
     });
     expect(cut).to.include({ pieces: 40 });
     const slices = String(cut.piece);
-    house.done('start-hold', { piece: slices, control: '4h', label: 'Left', startCore: '4 C' });
+    house.done('start-hold', { all: true, piece: slices, control: '4h', label: 'Left', startCore: '4 C' });
     house.clock.moveBy(3 * HOUR);
     house.done('serve-piece', { piece: slices, route: 'cured', mass: '500 g' });
     house.clock.moveBy(1.5 * HOUR);

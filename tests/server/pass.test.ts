@@ -106,7 +106,7 @@ describe('a plate at a touch', () => {
   });
   it('never by a route that is shut at that moment: slices that lie out, fish without its papers, an expired tray', () => {
     const { house, char, dish } = passHouse();
-    house.done('start-hold', { piece: char, label: 'Left', startCore: '3 C' });
+    house.done('start-hold', { all: true, piece: char, label: 'Left', startCore: '3 C' });
     const { until } = keyOf(house, dish);
     expect(until).to.be.a('number');
     house.clock.moveTo(until! + 1000, true);
@@ -169,6 +169,61 @@ describe('what is on tonight', () => {
     ]) {
       expect(house.act('set-dish', { name: 'X', lines }), lines).to.include({ ok: false });
     }
+    house.close();
+  });
+});
+
+describe('a tray in slices or grams', () => {
+  const TRAY = { label: 'Counter left', startCore: '3 C' };
+  it('takes so many slices: they are a piece of their own, the rest stays in the cold', () => {
+    const { house, char, each, dish } = passHouse();
+    const before = gramsOf(house, char);
+    const tray = String(house.done('start-hold', { ...TRAY, piece: char, count: 7 }).piece);
+    expect(tray).to.not.equal(char);
+    expect(gramsOf(house, tray)).to.be.closeTo(7 * each, 0.01);
+    expect(gramsOf(house, char) + gramsOf(house, tray)).to.be.closeTo(before, 1e-6);
+    const stateOf = (id: string) => house.store.projections.piece(id).state;
+    expect(stateOf(tray).lifted).to.deep.include({ what: 'slices', count: 7, style: 'straight' });
+    expect(stateOf(char).holds).to.deep.equal([]);
+    expect(stateOf(char).stays.at(-1)).to.deep.include({ place: 'Drawer', to: null });
+    // The tray goes first, then the drawer: 7 and 18 of them, five to a plate.
+    expect(keyOf(house, dish).plates).to.equal(5);
+    house.done('serve-dish', { dish });
+    expect(gramsOf(house, tray)).to.be.closeTo(2 * each, 0.02);
+    const later = house.done('serve-dish', { dish });
+    expect(later.pieces).to.have.members([tray, char]);
+    expect(verify(house.store, house.clock.now()).trouble).to.equal(null);
+    house.close();
+  });
+  it('takes grams of what is not counted; the last of it is all of it', () => {
+    const { house } = passHouse();
+    const { lot, piece } = house.done('receive-lot', CHAR) as { lot: string; piece: string };
+    house.done('attach-evidence', { lot, ...FEED });
+    const tray = String(house.done('start-hold', { ...TRAY, piece, mass: '300 g' }).piece);
+    expect(gramsOf(house, tray)).to.equal(300);
+    const rest = gramsOf(house, piece);
+    expect(house.done('start-hold', { ...TRAY, piece, mass: `${rest} g` }).piece).to.equal(piece);
+    house.close();
+  });
+  it('never takes the whole piece unless it is said, nor more than there is, nor slices of a block', () => {
+    const { house, char } = passHouse();
+    expect(house.act('start-hold', { ...TRAY, piece: char })).to.include({ ok: false, code: 'form.incomplete' });
+    expect(house.act('start-hold', { ...TRAY, piece: char, count: 5, all: true })).to.include({
+      code: 'form.one-of-two'
+    });
+    expect(house.act('start-hold', { ...TRAY, piece: char, count: 40 })).to.include({ code: 'record.mass-exceeded' });
+    const block = house.store.projections.piece(char).state.made.parents[0]!;
+    const fish = house.store.projections.piece(block).state.made.parents[0]!;
+    expect(house.act('start-hold', { ...TRAY, piece: fish, count: 2 })).to.include({ code: 'record.not-found' });
+    house.close();
+  });
+  it('has its own clock: its slices are shut when it ends, the rest is not', () => {
+    const { house, char, dish } = passHouse();
+    const { piece, discardAt } = house.done('start-hold', { ...TRAY, piece: char, count: 5 });
+    house.clock.moveTo(Number(discardAt) + 60_000, true);
+    expect(keyOf(house, dish).plates).to.equal(4);
+    const served = house.done('serve-dish', { dish });
+    expect(served.pieces).to.not.include(piece);
     house.close();
   });
 });

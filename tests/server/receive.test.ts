@@ -102,7 +102,9 @@ describe('receiving', () => {
       door.house.done('attach-evidence', { lot, ...FROZEN });
       expect(raw(piece)).to.equal('open');
       expect(refused('serve-piece', { piece, route: 'raw', all: true }).code).to.equal('record.not-for-sale');
-      expect(refused('start-hold', { piece, label: 'Tray', startCore: '2 C' }).code).to.equal('record.not-for-sale');
+      expect(refused('start-hold', { all: true, piece, label: 'Tray', startCore: '2 C' }).code).to.equal(
+        'record.not-for-sale'
+      );
       door.house.done('discard-piece', { piece, reason: 'eaten by the staff', all: true });
     });
     it('that nobody can name is judged by its candidates, and told by its marks', () => {

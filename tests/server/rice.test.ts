@@ -81,7 +81,7 @@ describe('tubs of rice', () => {
     make({ dressing: '' });
     const [first, second] = riceView(app()).tubs;
     expect(first!.told.holds).to.deep.equal(['barley']);
-    expect(second!.told).to.deep.include({ holds: [], unsaid: ['its dressing'] });
+    expect(second!.told).to.deep.include({ holds: [], unsaid: ['the dressing of the rice'] });
     expect(printedOf(app(), second!.id).words.allergens).to.contain('ask what it holds');
     expect(refused('make-tub', { ...TUB, dressing: 'Moon dust' }).details.field).to.equal('dressing');
   });

@@ -188,7 +188,7 @@ describe('a slicing that was none', () => {
   it('not once any of it was served, put on a tray or cut again', () => {
     const { house, block } = blockHouse();
     const made = cut(house, block, { place: 'Drawer' });
-    house.done('start-hold', { piece: made.piece, label: 'Left', startCore: '3 C' });
+    house.done('start-hold', { all: true, piece: made.piece, label: 'Left', startCore: '3 C' });
     expect(house.act('put-slices-back', { piece: made.offcut! })).to.include({ code: 'record.not-allowed-now' });
     expect(house.act('put-slices-back', { piece: block })).to.include({ code: 'record.not-found' });
     house.close();
@@ -199,7 +199,7 @@ describe('from the board to the tray', () => {
   it('by one touch and one reading; served in grams, never twice', () => {
     const { house, block } = blockHouse();
     const { piece } = cut(house, block, { mass: '200 g', place: 'Drawer' });
-    house.done('start-hold', { piece, label: 'Counter left', startCore: '3 C' });
+    house.done('start-hold', { all: true, piece, label: 'Counter left', startCore: '3 C' });
     house.done('serve-piece', { piece, route: 'raw', mass: '50 g' });
     expect(state(house, piece).grams).to.equal(150);
     // What is left of the block stands on no tray.
@@ -211,7 +211,12 @@ describe('from the board to the tray', () => {
   });
   it('what is cut from a tray keeps the tray’s hour', () => {
     const { house, block } = blockHouse();
-    const { discardAt } = house.done('start-hold', { piece: block, label: 'Counter left', startCore: '3 C' });
+    const { discardAt } = house.done('start-hold', {
+      all: true,
+      piece: block,
+      label: 'Counter left',
+      startCore: '3 C'
+    });
     house.clock.moveTo(NOON + 3 * HOUR, true);
     const { piece } = cut(house, block);
     const raw = house.store.projections.piece(piece).windows.find(({ route }) => route === 'raw')!;

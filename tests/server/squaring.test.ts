@@ -129,7 +129,7 @@ describe('a side squared into blocks', () => {
     expect(secondsOut([state(house, side)], NOON + HOUR)).to.equal(30 * 60);
     expect(house.act('put-blocks-back', { piece: blocks[0]! })).to.include({ ok: false, code: 'record.not-found' });
     const again = square(house, side, { place: 'Drawer' });
-    house.done('start-hold', { piece: again.blocks[0]!, label: 'Left', startCore: '3 C' });
+    house.done('start-hold', { all: true, piece: again.blocks[0]!, label: 'Left', startCore: '3 C' });
     expect(house.act('put-blocks-back', { piece: again.offcut! })).to.include({ code: 'record.not-allowed-now' });
     expect(verify(house.store, NOON + HOUR).trouble).to.equal(null);
     house.close();

@@ -25,6 +25,7 @@ import * as knife from './operations/knife.ts';
 import * as knives from './operations/knives.ts';
 import * as squaring from './operations/square.ts';
 import * as pass from './operations/pass.ts';
+import * as party from './operations/party.ts';
 import * as serve from './operations/serve.ts';
 import * as ledger from './operations/ledger.ts';
 import * as house from './operations/house.ts';
@@ -66,6 +67,7 @@ const FILES = [
   squaring,
   knives,
   pass,
+  party,
   serve,
   ledger,
   house,

@@ -149,9 +149,17 @@ const LINES: { readonly [Kind in EventKind]: Line<Kind> } = /* @__PURE__ */ word
   'hold.started': ({ label, startCore, discardAt }, { by, of }) =>
     `${by} put ${of} on ${label}${core(startCore)}. Bin at ${say.dayAndTime(discardAt)}.`,
   'hold.read': ({ reading }, { by, of }) => `${by} read ${of} on its tray: ${degrees(reading)}.`,
+  'piece.benched': ({ ms, dish }, { of }) =>
+    `${of} lay on the board for ${dish || 'a plate'}: ${say.span(ms / 1000)} out of the cold, by the house’s usual time.`,
   'piece.served': ({ mass: typed, dish, route }, { by, of }) =>
     `${by} served ${ofIt(typed)}${of}, ${route}${dish ? `: ${dish}` : ''}.`,
   'piece.discarded': ({ mass: typed, reason }, { by, of }) => `${by} binned ${ofIt(typed)}${of}${why(reason)}.`,
+  'party.set': ({ name, seats, courses, closed }, { by }) =>
+    closed
+      ? `${by} closed ${name}.`
+      : `${by} chose ${say.plural(courses.length, { one: 'course', other: 'courses' })} for ${name}, ${say.plural(seats.length, { one: 'seat', other: 'seats' })}.`,
+  'party.sent': ({ name, course, seats }, { by }) =>
+    `${by} sent course ${course + 1} to ${name}: ${say.plural(seats.filter((each) => each !== null).length, { one: 'plate', other: 'plates' })}.`,
   'tub.made': ({ name, mass: typed, discardAt }, { by }) =>
     `${by} dressed ${typed ? `${mass(typed)} of ` : ''}${name}. Bin at ${say.dayAndTime(discardAt)}.`,
   'tub.read': ({ reading }, { by, of }) => `${by} read ${of}: ${degrees(reading)}.`,

@@ -110,10 +110,16 @@ const SENTENCES: Record<ErrorCode, (details: ErrorDetails, field: string) => str
   'record.key-reused': () => 'This form was sent before with other contents. Nothing was written the second time.',
   'record.mass-exceeded': ({ max, seen }, field) =>
     `${field}: ${seen} is more than the ${number(Math.round(Number(max)))} g that are there.`,
+  'party.nothing-suits': ({ seen }) =>
+    `Nothing that is left suits seat ${seen}. Change the courses, or say that the seat goes without.`,
+  'tray.running': ({ seen }) =>
+    `The clock of ${seen ?? 'that tray'} runs already. It is not topped up: take a new tray, with a clock of its own.`,
   'dish.not-for-the-pass': ({ seen }) =>
     `${seen} does not say yet how its fish is eaten, or which fish it is. Write that into its page.`,
   'dish.short': ({ seen }) => `There is not enough ${seen} for that. Nothing was taken.`,
-  'dish.instead': ({ seen }) => `Only with ${seen} instead. Say so to the guest, then take that.`,
+  'dish.instead': ({ seen }) => `What is left is not what the card says: ${seen}. Say so to the guest, then take that.`,
+  'dish.untrue-name': ({ seen }) =>
+    `Its name says ${seen}, and no fish on it is that. Name it after what is on it, or add the fish.`,
   'dish.off': ({ seen }) => `${seen} is off tonight.`,
   'receive.mass-odd': ({ seen, candidates }) => `${seen} for a whole fish? Is it ${candidates?.join(' or ')}?`,
   'receive.core-odd': ({ seen, candidates }) => `A core of ${seen}? Is it ${candidates?.join(' or ')}?`,

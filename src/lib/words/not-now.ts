@@ -16,6 +16,7 @@ export const NOT_NOW = /* @__PURE__ */ words({
   'not-frozen': () => 'It is not frozen: there is nothing to thaw.',
   'house-species': () => 'The house added this fish itself: no shipped entry stands behind it to go back to.',
   'in-the-book': () => 'It is in the book already.',
+  'course-sent': () => 'That course has gone out already, or there is none left.',
   'out-of-the-book': () => 'It is out of the book already.',
   'old-cure': () =>
     'This cure was begun in an earlier version and is not changed on the way. Take it out, or let it run.',

@@ -89,7 +89,11 @@ const ALLERGENS: Record<string, string> = /* @__PURE__ */ words({
 });
 
 /** What is asked after where nobody said what was used. */
-export const UNSAID = /* @__PURE__ */ words({ marinade: 'the paste or soy of the marinade', oil: 'the oil' } as const);
+export const UNSAID = /* @__PURE__ */ words({
+  marinade: 'the paste or soy of the marinade',
+  oil: 'the oil',
+  riceDressing: 'the dressing of the rice'
+} as const);
 
 export const allergenWord = /* @__PURE__ */ said((allergen: string): string => ALLERGENS[allergen] ?? allergen);
 
@@ -164,6 +168,7 @@ export const INGREDIENT_PAGE_WORDS = /* @__PURE__ */ words({
   holds: 'It is made with',
   mayHold: 'It may contain',
   raw: 'Of an animal, and eaten raw (roe, yolk): the notice goes with it',
+  tell: 'Guests may ask of it',
   nothing: 'Its label was read: it holds none of these',
   note: 'Note',
   choose: 'Choose one to see what is made with it, and to say what is used instead.',

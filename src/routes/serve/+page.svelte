@@ -154,8 +154,17 @@
       </section>
       {#if !hold && open.length > 0 && view.lot.received.purpose === 'sale'}
         <Fold class="sheet" title={t.putItOutUnder}>
-          <OperationForm operation="start-hold" piece={view.piece} submit={t.startItsClock}>
+          <OperationForm
+            operation="start-hold"
+            piece={view.piece}
+            submit={t.startItsClock}
+            all={t.allOnATray(say.mass(view.piece.grams))}
+          >
             <div class="fields">
+              {#if view.piece.lifted?.gramsEach}
+                <Field name="count" label={t.slices} kind="number" hint={t.orGrams} optional />
+              {/if}
+              <Field name="mass" label={t.howMuch} kind="quantity" units={massUnits()} optional />
               <Field name="label" label={t.tray} placeholder={t.counterTrayLeft} among={data.labels} />
               <Field
                 name="control"

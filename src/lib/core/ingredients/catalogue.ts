@@ -6,7 +6,7 @@ import { ingredientBody, type Ingredient, type IngredientBody } from './ingredie
  * cereals are exempt: Reg. (EU) 1169/2011 Annex II 1(d). Sulphites are told above 10 mg/kg (Annex II 12), which wine and what is
  * made of it commonly pass.
  */
-type Optional = 'mayHold' | 'note' | 'alsoCalled' | 'holds' | 'raw';
+type Optional = 'mayHold' | 'note' | 'alsoCalled' | 'holds' | 'raw' | 'tell';
 type Row = Omit<IngredientBody, Optional> & Partial<Pick<IngredientBody, Optional>>;
 const plain = (name: string, ...alsoCalled: string[]): Row => ({ name, alsoCalled });
 
@@ -53,6 +53,7 @@ const SOUR: readonly Row[] = [
   { ...plain('Apple juice'), holds: ['apple'], mayHold: ['sulphites'] },
   {
     ...plain('Sour plum paste', 'Pickled plum'),
+    tell: ['colour'],
     mayHold: ['fish', 'soy', 'wheat'],
     note: 'some are seasoned with bonito'
   }
@@ -87,26 +88,32 @@ const SOY_AND_PASTE: readonly Row[] = [
   },
   { ...plain('Soft bean curd', 'Tofu'), holds: ['soy'] },
   { ...plain('Fish sauce'), holds: ['fish'], mayHold: ['crustacean', 'mollusc'] },
-  { ...plain('Oyster sauce'), holds: ['mollusc', 'soy', 'wheat'] },
+  { ...plain('Oyster sauce'), tell: ['enhancer'], holds: ['mollusc', 'soy', 'wheat'] },
   { ...plain('Anchovy, salted', 'Anchovy'), holds: ['fish'] }
 ];
 
 const WINE: readonly Row[] = [
   {
     ...plain('Sweet rice wine', 'Mirin'),
+    tell: ['alcohol'],
     mayHold: ['wheat', 'sulphites'],
     note: 'seasonings sold in its place hold more'
   },
   {
     ...plain('Rice wine', 'Sake', 'Cooking rice wine'),
+    tell: ['alcohol'],
     mayHold: ['wheat'],
     note: 'cooking ones are sometimes blended'
   },
-  { ...plain('White wine', 'Red wine', 'Sparkling wine'), holds: ['sulphites'] },
-  { ...plain('Beer'), holds: ['barley'], mayHold: ['wheat', 'sulphites'] },
-  { ...plain('Dry gin', 'Gin'), note: 'distilled from grain: exempt in the EU and UK' },
-  { ...plain('Grain spirit', 'Vodka', 'Aquavit'), note: 'distilled from grain: exempt in the EU and UK' },
-  plain('Rice spirit', 'Potato spirit')
+  { ...plain('White wine', 'Red wine', 'Sparkling wine'), tell: ['alcohol'], holds: ['sulphites'] },
+  { ...plain('Beer'), tell: ['alcohol'], holds: ['barley'], mayHold: ['wheat', 'sulphites'] },
+  { ...plain('Dry gin', 'Gin'), tell: ['alcohol'], note: 'distilled from grain: exempt in the EU and UK' },
+  {
+    ...plain('Grain spirit', 'Vodka', 'Aquavit'),
+    tell: ['alcohol'],
+    note: 'distilled from grain: exempt in the EU and UK'
+  },
+  { ...plain('Rice spirit', 'Potato spirit'), tell: ['alcohol'] }
 ];
 
 const SEA: readonly Row[] = [
@@ -120,7 +127,12 @@ const SEA: readonly Row[] = [
     mayHold: ['crustacean', 'mollusc', 'fish'],
     note: 'gathered among them'
   },
-  { ...plain('Seasoned laver sheet'), holds: ['soy', 'wheat'], mayHold: ['sesame', 'crustacean', 'mollusc', 'fish'] },
+  {
+    ...plain('Seasoned laver sheet'),
+    tell: ['enhancer'],
+    holds: ['soy', 'wheat'],
+    mayHold: ['sesame', 'crustacean', 'mollusc', 'fish']
+  },
   {
     ...plain('Kelp stock', 'Cold kelp stock'),
     mayHold: ['fish', 'crustacean', 'mollusc'],
@@ -131,7 +143,12 @@ const SEA: readonly Row[] = [
     holds: ['fish'],
     mayHold: ['crustacean', 'mollusc']
   },
-  { ...plain('Stock powder'), holds: ['fish'], mayHold: ['wheat', 'soy', 'milk', 'crustacean', 'mollusc'] },
+  {
+    ...plain('Stock powder'),
+    tell: ['enhancer'],
+    holds: ['fish'],
+    mayHold: ['wheat', 'soy', 'milk', 'crustacean', 'mollusc']
+  },
   {
     ...plain('Shellfish stock', 'Prawn stock'),
     holds: ['crustacean', 'prawn'],
@@ -147,9 +164,19 @@ const SEA: readonly Row[] = [
     note: 'read how it was seasoned'
   },
   { ...plain('Trout roe'), raw: true, holds: ['fish'], mayHold: ['soy', 'wheat'], note: 'read how it was seasoned' },
-  { ...plain('Flying fish roe', 'Seasoned fish roe'), raw: true, holds: ['fish', 'soy', 'wheat'] },
+  {
+    ...plain('Flying fish roe', 'Seasoned fish roe'),
+    tell: ['colour', 'enhancer'],
+    raw: true,
+    holds: ['fish', 'soy', 'wheat']
+  },
   { ...plain('Squid ink'), holds: ['mollusc', 'squid'] },
-  { ...plain('Surimi sticks'), holds: ['fish', 'egg', 'wheat'], mayHold: ['crustacean', 'crab', 'soy'] }
+  {
+    ...plain('Surimi sticks'),
+    tell: ['colour', 'enhancer'],
+    holds: ['fish', 'egg', 'wheat'],
+    mayHold: ['crustacean', 'crab', 'soy']
+  }
 ];
 
 const SEEDS_AND_NUTS: readonly Row[] = [
@@ -178,6 +205,11 @@ const FAT_AND_DAIRY: readonly Row[] = [
     ...plain('Soybean oil'),
     holds: ['soy'],
     note: 'fully refined it is exempt in the EU, the UK and the US; told here all the same'
+  },
+  {
+    ...plain('Board, shared'),
+    mayHold: ['fish', 'crustacean', 'mollusc'],
+    note: 'the board and the knife of a raw bar carry on what was cut before, however often they are wiped'
   },
   {
     ...plain('Frying oil, shared', 'Frying oil'),
@@ -210,12 +242,13 @@ const GREEN_AND_SPICE: readonly Row[] = [
   plain('Dried chilli flakes', 'Chilli flakes'),
   plain('Smoked dried chilli'),
   plain('Ginger'),
-  { ...plain('Pickled ginger'), mayHold: ['sulphites', 'soy', 'wheat'] },
+  { ...plain('Pickled ginger'), tell: ['colour'], mayHold: ['sulphites', 'soy', 'wheat'] },
   plain('Horseradish'),
   { ...plain('Horseradish from a jar'), mayHold: ['sulphites', 'milk', 'egg', 'mustard'] },
   plain('Wasabi, fresh', 'Wasabi'),
   {
     ...plain('Wasabi paste or powder', 'Wasabi powder', 'Wasabi paste'),
+    tell: ['colour'],
     mayHold: ['mustard', 'soy', 'wheat', 'milk'],
     note: 'mostly horseradish and mustard'
   },

@@ -3,6 +3,10 @@ import { ALLERGENS } from '../codes/allergens.ts';
 
 export const allergenName = z.enum(ALLERGENS);
 
+/** What a guest may ask besides what the lists of allergens name. Where a maker's label says otherwise, the label goes before it (check). */
+export const TELLS = ['alcohol', 'colour', 'enhancer'] as const;
+export type Tell = (typeof TELLS)[number];
+
 /** What may go onto fish: its name, and what has to be told of it. */
 export const ingredientBody = z.object({
   name: z.string().trim().min(1).max(60),
@@ -14,6 +18,8 @@ export const ingredientBody = z.object({
   mayHold: z.array(allergenName).max(20).default([]),
   /** Of an animal, and commonly eaten raw: a dish with it is raw in that, however it is cooked. */
   raw: z.boolean().default(false),
+  /** It has alcohol, added colour or a flavour enhancer in it, or commonly has. */
+  tell: z.array(z.enum(TELLS)).max(3).default([]),
   /** Why, or what to read on its label. */
   note: z.string().max(200).default('')
 });

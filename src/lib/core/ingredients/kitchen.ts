@@ -1,6 +1,6 @@
 import { DAY } from '../measure/spans.ts';
 import { INGREDIENTS } from './catalogue.ts';
-import { toldTogether, type Ingredient, type LinkedLine, type Told } from './ingredient.ts';
+import { TELLS, toldTogether, type Ingredient, type LinkedLine, type Tell, type Told } from './ingredient.ts';
 
 /** The house is out of one, and uses another (or nothing) instead, from a moment on until it is undone; ms. */
 export interface Swap {
@@ -50,6 +50,7 @@ function asTheHouseHasIt(
     holds: both.holds as Ingredient['holds'],
     mayHold: both.mayHold as Ingredient['mayHold'],
     raw: own.raw || shipped.raw,
+    tell: [...new Set([...shipped.tell, ...own.tell])],
     note: own.note || shipped.note
   };
 }
@@ -218,13 +219,27 @@ export const swapsOfLines = (
     })
   );
 
+/** Ingredients a line stands for at a moment, and those used for it while a batch of then may still stand. */
+function standingFor(house: HouseIngredients, line: LinkedLine, at: number): Ingredient[] {
+  return idsOf(house, line).flatMap((id) => {
+    const { now, lately } = usesOf(house, id, at);
+    return [now || id, ...lately].flatMap((each) => ingredientById(house, each) ?? []);
+  });
+}
+
 /** What of a sauce or garnish is raw of an animal (egg yolk, roe): names as they are written. */
 export const rawOfLines = (house: HouseIngredients, lines: readonly LinkedLine[], at: number): string[] =>
-  lines.flatMap((line) =>
-    idsOf(house, line).some((id) => {
-      const { now, lately } = usesOf(house, id, at);
-      return [now || id, ...lately].some((each) => ingredientById(house, each)?.raw === true);
-    })
-      ? [line.what]
-      : []
-  );
+  lines.filter((line) => standingFor(house, line, at).some(({ raw }) => raw)).map(({ what }) => what);
+
+/** What else is told of lines: alcohol, added colour, a flavour enhancer; and egg that is raw. */
+export function tellsOfLines(
+  house: HouseIngredients,
+  lines: readonly LinkedLine[],
+  at: number
+): { readonly tells: Tell[]; readonly rawEgg: boolean } {
+  const all = lines.flatMap((line) => standingFor(house, line, at));
+  return {
+    tells: TELLS.filter((tell) => all.some((each) => each.tell.includes(tell))),
+    rawEgg: all.some(({ raw, holds }) => raw && holds.includes('egg'))
+  };
+}

@@ -6,6 +6,7 @@ import { coldBooks, type ColdBooks } from '../activity/cold/fold.ts';
 import { cureBooks, type CureBooks } from '../activity/cure/fold.ts';
 import { houseBooks, type HouseBooks } from '../activity/house/fold.ts';
 import { sliceBooks, type SliceBooks } from '../activity/slice/fold.ts';
+import { partyBooks, type PartyBooks } from '../activity/tray/fold.ts';
 import type { EventKind, RecordEvent } from './events.ts';
 import type { HouseSlice } from './house-slice.ts';
 import { viewed, type ViewOptions } from './view.ts';
@@ -18,6 +19,7 @@ export type HouseState = HouseBooks &
   IngredientBooks &
   Book &
   SliceBooks &
+  PartyBooks &
   AgeBooks & { readonly lastSeq: number };
 
 const SLICES = [
@@ -28,6 +30,7 @@ const SLICES = [
   ingredientBooks,
   bookSlice,
   sliceBooks,
+  partyBooks,
   ageBooks
 ] as const;
 type Heed = (house: HouseState, event: RecordEvent) => Partial<HouseState>;

@@ -34,6 +34,8 @@ export interface PieceHands {
   leavesPlace(event: RecordEvent): void;
   goesOut(event: RecordEvent, startCore: Core | null): void;
   comesBack(event: RecordEvent, core: Core | null): void;
+  /** It was out for so long up to this entry, and is back, ms; nothing is added while it is out anyway. */
+  wasOut(event: RecordEvent, ms: number): void;
   /** It ends where nothing is left of it, and it lies on no board. */
   leave(how: GoneHow, event: RecordEvent): void;
 }

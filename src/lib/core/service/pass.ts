@@ -17,6 +17,10 @@ export interface Stock {
   readonly tray: number | null;
   /** When the route's window closes; null where nothing closes it. */
   readonly closes: number | null;
+  /** It lies whole in the cold, and is cut to order. */
+  readonly isBlock?: boolean;
+  /** What the card of the dish says of its fish is not true of it: it is taken last, and asked about. */
+  readonly untrue?: boolean;
 }
 
 /** Fish on one portion of a dish: one of these species, the first that is there, cut so, so many pieces or grams. */
@@ -40,14 +44,20 @@ export interface Plate {
   readonly short: number | null;
   /** For each line the species it is of; null where there is none. */
   readonly species: readonly (string | null)[];
-  /** A line is of another fish than the first it names. */
+  /** A line is of another fish than the first it names, or of one of which the card is not true. */
   readonly instead: boolean;
+  /** Pieces of which the card is not true. */
+  readonly untrue: readonly string[];
 }
 
 /** A piece weighs what a scale says: a smear less than a slice is a slice all the same, as a share of it; and g for what is not counted. */
 const SMEAR_SHARE = 0.05;
 const SMEAR_GRAMS = 0.5;
 const MOST_PLATES = 99;
+/** More plates than this are no one touch. */
+export const MOST_AT_ONCE = 12;
+/** So many plates are few: the pass and the sheet before service say so. */
+export const FEW_PLATES = 3;
 
 const endOf = ({ tray, closes }: Stock): number => Math.min(tray ?? Infinity, closes ?? Infinity);
 /** What has to go first: trays before all, and of both what ends soonest. */
@@ -86,11 +96,16 @@ function fill(wants: readonly Wanted[], stock: readonly Stock[], left: Map<strin
   const species: (string | null)[] = [];
   let short: number | null = null;
   let instead = false;
+  const bent = new Set(stock.filter(({ untrue }) => untrue).map(({ id }) => id));
   for (const [line, want] of wants.entries()) {
     let found: Share[] | null = null;
     let of: string | null = null;
-    for (const each of want.species) {
-      const fits = stock.filter((one) => isOf(one, each) && (want.style === '' || one.style === want.style));
+    // All that the card is true of goes before what it is not true of.
+    for (const [each, mayBend] of [false, true].flatMap((may) => want.species.map((one) => [one, may] as const))) {
+      if (mayBend && bent.size === 0) break;
+      const fits = stock.filter(
+        (one) => isOf(one, each) && (mayBend || !bent.has(one.id)) && (want.style === '' || one.style === want.style)
+      );
       found = fillFrom(want, line, [...fits].sort(bySoonest), left);
       of = found ? each : null;
       if (found) break;
@@ -100,12 +115,13 @@ function fill(wants: readonly Wanted[], stock: readonly Stock[], left: Map<strin
       short ??= line;
       continue;
     }
-    instead ||= of !== want.species[0];
+    instead ||= of !== want.species[0] || found.some(({ piece }) => bent.has(piece));
     // Two lines may want the same piece.
     for (const { piece, grams } of found) left.set(piece, left.get(piece)! - grams);
     shares.push(...found);
   }
-  return { shares, short, species, instead };
+  const untrue = [...new Set(shares.map(({ piece }) => piece).filter((piece) => bent.has(piece)))];
+  return { shares, short, species, instead, untrue };
 }
 
 function checked(wants: readonly Wanted[], stock: readonly Stock[]): Map<string, number> {
@@ -121,7 +137,7 @@ function checked(wants: readonly Wanted[], stock: readonly Stock[]): Map<string,
 
 /**
  * From which pieces one plate comes: of each line the first species that there is enough of, trays and what ends soonest first. A line
- * is never of two species; what nobody told apart is no species; what nobody counted gives no pieces.
+ * is never of two species; what nobody told apart is no species; what nobody counted gives no pieces; what the card is not true of comes last.
  *
  * @throws EmberError `form.incomplete` for a dish without fish or a line without species, `quantity.out-of-range`
  */
@@ -134,11 +150,14 @@ export interface Left {
   readonly instead: number;
   /** When the first of what the next plate takes has to be gone; null where nothing closes it. */
   readonly until: number | null;
+  /** What makes it go then: its tray's clock, or the window it is served in. */
+  readonly by: 'tray' | 'window' | null;
   /** The line that ends it, and for each line the species of the next plate. */
   readonly short: number | null;
   readonly species: readonly (string | null)[];
-  /** Pieces the next plate comes from. */
+  /** Pieces the next plate comes from, and those of them the card is not true of. */
   readonly pieces: readonly string[];
+  readonly untrue: readonly string[];
 }
 
 /**
@@ -148,7 +167,7 @@ export interface Left {
  */
 export function platesLeft(wants: readonly Wanted[], stock: readonly Stock[]): Left {
   const left = checked(wants, stock);
-  const ends = new Map(stock.map((each) => [each.id, endOf(each)]));
+  const byId = new Map(stock.map((each) => [each.id, each]));
   let [plates, instead] = [0, 0];
   let first: Plate | null = null;
   let plate = fill(wants, stock, left);
@@ -157,13 +176,17 @@ export function platesLeft(wants: readonly Wanted[], stock: readonly Stock[]): L
     if (plate.instead) instead++;
     else plates++;
   }
-  const until = Math.min(Infinity, ...(first?.shares ?? []).map(({ piece }) => ends.get(piece)!));
+  const taken = (first?.shares ?? []).map(({ piece }) => byId.get(piece)!);
+  const until = Math.min(Infinity, ...taken.map(endOf));
+  const isTray = taken.some((each) => each.tray === until && endOf(each) === until);
   return {
     plates,
     instead,
     until: Number.isFinite(until) ? until : null,
+    by: !Number.isFinite(until) ? null : isTray ? 'tray' : 'window',
     short: plate.short,
     species: (first ?? plate).species,
-    pieces: [...new Set((first?.shares ?? []).map(({ piece }) => piece))]
+    pieces: [...new Set((first?.shares ?? []).map(({ piece }) => piece))],
+    untrue: first?.untrue ?? []
   };
 }

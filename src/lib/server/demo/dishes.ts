@@ -47,4 +47,92 @@ export function dishesOf({ step }: Pick<DemoTools, 'step'>): void {
     route: 'cooked',
     price: 9
   }));
+  for (const [at, dish] of CARD.entries()) step(96 - at / 100, 'p2', 'set-dish', () => ({ ...dish }));
 }
+
+/** The rest of the card: what is on the counter tonight and what is not, so that the pass has dishes it is out of. */
+const CARD = [
+  {
+    name: 'Kelp-pressed turbot',
+    lines: 'Turbot; 5 x 10; fish; oblique\nKelp; 1\nBitter orange juice; 4',
+    route: 'cured',
+    source: 'farmed',
+    price: 19
+  },
+  {
+    name: 'Vinegared sardine',
+    lines: 'Sardine; 60; fish\nPale rice vinegar; 12; sauce\nGinger; 2; garnish',
+    route: 'acid',
+    price: 14
+  },
+  {
+    name: 'Translucent gurnard',
+    lines: 'Gurnard; 18 x 3; fish; translucent\nSoy and yuzu; 15; sauce\nChives; 2; garnish',
+    route: 'raw',
+    price: 18
+  },
+  {
+    name: 'Char, carved off the skin',
+    lines: 'Arctic char; 5 x 12; fish; oblique\nSoured cream, horseradish and chive; 12; sauce',
+    route: 'cured',
+    price: 17
+  },
+  {
+    name: 'Seared bonito',
+    lines:
+      'Atlantic bonito; 90; fish\nSoy, boiled wine and bonito; 20; sauce\nGarlic; 2; garnish\nSpring onion; 3; garnish',
+    route: 'seared',
+    price: 17
+  },
+  {
+    name: 'Razor clams from the grill',
+    lines: 'Razor clam, surf clam; 70; fish\nButter; 8\nGarlic; 2',
+    route: 'cooked',
+    price: 14
+  },
+  {
+    name: 'Six oysters',
+    lines: 'Oyster; 80; fish\nCharred onion vinegar; 12; sauce',
+    route: 'raw',
+    board: 'apart',
+    notFor: 'who is under sixteen',
+    price: 21
+  },
+  {
+    name: 'Spoon-meat bowl',
+    lines:
+      'Rainbow / steelhead trout or Arctic char; 110; fish\nRice; 200; rice; bowl\nSesame, spring onion and chilli; 20; sauce\nEgg yolk; 16; garnish',
+    route: 'raw',
+    price: 16
+  },
+  {
+    name: 'Turbot roll',
+    lines: 'Turbot; 50; fish\nRice; 115; rice; inside-out\nLaver sheet; 1.5\nCucumber; 20\nWhite sesame; 2; garnish',
+    route: 'raw',
+    price: 13
+  },
+  {
+    name: 'Thin bonito roll',
+    lines: 'Atlantic bonito; 22; fish\nRice; 80; rice; thin\nLaver sheet; 1.5\nWasabi paste or powder; 1; garnish',
+    route: 'raw',
+    price: 9
+  },
+  {
+    name: 'Hand roll of char and roe',
+    lines: 'Arctic char; 30; fish\nRice; 50; rice; hand-roll\nLaver sheet; 1.5\nSalmon roe; 6',
+    route: 'raw',
+    price: 10
+  },
+  {
+    name: 'Boiled octopus',
+    lines: 'Octopus; 7 x 7; fish; ripple\nCider vinegar and dill; 12; sauce',
+    route: 'cooked',
+    price: 15
+  },
+  {
+    name: 'Grilled collar',
+    lines: 'Halibut or Sablefish or Amberjack / yellowtail; 180; fish\nFlake salt; 2\nLemon juice; 5; garnish',
+    route: 'cooked',
+    price: 16
+  }
+];

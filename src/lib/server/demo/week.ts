@@ -129,7 +129,12 @@ export function turbot({ receive, paper, daysAgo, grams, celsius, divide, on, st
   );
   on('turbot-tray', 3.55, 'p1', 'weigh-slices', { weights: '8.2 7.7 8.4 8.9 8.1 7.8 8.3 8.5' });
   // The tray that is about to run out.
-  on('turbot-tray', 3.45, 'p2', 'start-hold', { control: '4h', label: 'Counter tray, left', startCore: '2.1 C' });
+  on('turbot-tray', 3.45, 'p2', 'start-hold', {
+    all: true,
+    control: '4h',
+    label: 'Counter tray, left',
+    startCore: '2.1 C'
+  });
   on('turbot-tray', 1.2, 'p2', 'serve-piece', { route: 'raw', mass: '120 g', dish: 'Turbot, brown butter salt' });
 }
 

@@ -2,38 +2,71 @@ import { scaleIntervalOf } from '../../core/bench/breakdown/mass.ts';
 import { z } from 'zod';
 import type { DishBody, DishLine } from '../../core/activity/book/dish-body.ts';
 import { numeric } from '../../core/fields/field.ts';
-import { toldTogether, type Told } from '../../core/ingredients/ingredient.ts';
-import { toldOfLines } from '../../core/ingredients/kitchen.ts';
+import { NOTHING_TOLD, toldTogether, type LinkedLine, type Told } from '../../core/ingredients/ingredient.ts';
+import { linkTo, toldOfLines } from '../../core/ingredients/kitchen.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import type { Store } from '../store/store.ts';
 import { bookOf, versionOf } from './book.ts';
+import { NO_TUB } from './rice.ts';
 
 /** A page nobody finds any more is asked after: it is never taken to hold nothing. */
 const asked = (what: string): Told => ({ holds: [], mayHold: [], unsaid: [what] });
 
-function toldOfLine(house: HouseState, line: DishLine, at: number, above: readonly string[]): Told {
+/** What goes with a dish that is not on its page: the rice of the moment, and what the board and the oil carry. */
+const SHARED = { board: 'Board, shared', oil: 'Frying oil, shared' } as const;
+
+function toldOfLine(house: HouseState, line: DishLine, at: number, rice: Told, above: readonly string[]): Told {
   // The fish is told by the piece that is served.
-  if (line.kind === 'fish') return { holds: [], mayHold: [], unsaid: [] };
-  if (line.kind === 'ingredient') return toldOfLines(house.ingredients, [line], at);
+  if (line.kind === 'fish') return NOTHING_TOLD;
+  if (line.kind === 'rice') return rice;
+  if (line.kind === 'ingredient' || line.kind === 'garnish') return toldOfLines(house.ingredients, [line], at);
   const page = bookOf(house, line.kind).find(({ id }) => id === line.page);
   if (!page) return asked(line.what);
   if (line.kind !== 'dish') return toldOfLines(house.ingredients, page.lines, at, page.allergens);
   if (above.includes(line.page)) return asked(line.what);
-  return toldOfDish(house, page as DishBody, at, [...above, line.page]);
+  return toldOfDish(house, page as DishBody, at, rice, [...above, line.page]);
 }
 
-/** What a dish holds and may hold by its pages and ingredients, and of what nobody said; the fish on it comes to that. */
-export const toldOfDish = (
+/**
+ * What a dish holds and may hold by its pages and ingredients, its rice, and what the board and the oil carry to it; and of what
+ * nobody said. The fish on it comes to that.
+ *
+ * @param rice as the tubs of the moment have it
+ */
+export function toldOfDish(
   house: HouseState,
-  dish: Pick<DishBody, 'lines' | 'allergens'>,
+  dish: Pick<DishBody, 'lines' | 'allergens' | 'board' | 'oil'>,
   at: number,
+  rice: Told = NO_TUB,
   above: readonly string[] = []
-): Told =>
-  toldTogether([
+): Told {
+  const shared = [...(dish.board === 'shared' ? [SHARED.board] : []), ...(dish.oil === 'shared' ? [SHARED.oil] : [])];
+  return toldTogether([
     // Out of a file a list may come that was typed elsewhere.
-    toldOfLines(house.ingredients, [], at, dish.allergens),
-    ...dish.lines.map((line) => toldOfLine(house, line, at, above))
+    toldOfLines(
+      house.ingredients,
+      shared.map((what) => ({ what, ...linkTo(what) })),
+      at,
+      dish.allergens
+    ),
+    ...dish.lines.map((line) => toldOfLine(house, line, at, rice, above))
   ]);
+}
+
+/** All that is on a dish besides fish and rice, with what stands in the dishes and pages it is made of. */
+export function linesOfDish(
+  house: HouseState,
+  dish: Pick<DishBody, 'lines'>,
+  above: readonly string[] = []
+): LinkedLine[] {
+  return dish.lines.flatMap((line): readonly LinkedLine[] => {
+    if (line.kind === 'fish' || line.kind === 'rice') return [];
+    if (line.kind === 'ingredient' || line.kind === 'garnish') return [line];
+    const page = bookOf(house, line.kind).find(({ id }) => id === line.page);
+    if (!page || above.includes(line.page)) return [];
+    return line.kind === 'dish' ? linesOfDish(house, page as DishBody, [...above, line.page]) : page.lines;
+  });
+}
 
 /** Every dish that stands in a dish, and in those. */
 export function dishesIn(

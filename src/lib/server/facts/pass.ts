@@ -2,15 +2,20 @@ import { stateAt, type Route } from '../../core/codes/window.ts';
 import { catalogueOf, speciesIn } from '../../core/fish/house-species.ts';
 import { mayBegin } from '../../core/record/occupation.ts';
 import type { HouseState } from '../../core/record/house.ts';
-import { platesLeft, type Stock, type Wanted } from '../../core/service/pass.ts';
+import { platesLeft, type Left, type Stock, type Wanted } from '../../core/service/pass.ts';
 import { speciesCalled } from '../../core/fish/species.ts';
+import { claimsOf, fishNamedIn, untrueOf, type Claims } from '../../core/service/table.ts';
 import { namesOf } from '../../core/codes/allergens.ts';
 import { toldTogether, type Told } from '../../core/ingredients/ingredient.ts';
 import type { Room } from '../room.ts';
 import type { Store } from '../store/store.ts';
 import { bookOf, type BookPage } from './book.ts';
 import { toldOfPiece } from './declarations.ts';
+import { insteadWords, PLATE_WORDS, type Instead } from '../../words/plates.ts';
 import { toldOfDish } from './dishes.ts';
+import { traysOut } from './trays.ts';
+import { factsOfPiece } from './fish-facts.ts';
+import { NO_TUB, riceNow, type RiceNow } from './rice.ts';
 
 /** The species a cook means by a name: only where it means one. */
 export function speciesMeant(name: string, house: HouseState): string | null {
@@ -21,12 +26,49 @@ export function speciesMeant(name: string, house: HouseState): string | null {
   return called.length === 1 ? called[0]!.id : null;
 }
 
-/** Fish of a dish by the plate; null where it does not say how it is eaten, or which fish it is. */
-export function wantsOf({ route, lines }: Pick<BookPage<'dish'>, 'route' | 'lines'>): Wanted[] | null {
+/**
+ * Fish of a dish by the plate; null where it does not say how it is eaten, which fish it is, or is named after a fish that is not
+ * on it. A fish in its name goes before the others it may be.
+ */
+export function wantsOf(
+  { name, route, lines }: Pick<BookPage<'dish'>, 'name' | 'route' | 'lines'>,
+  house: HouseState
+): Wanted[] | null {
   const fish = lines.filter(({ kind }) => kind === 'fish');
   if (route === '' || fish.length === 0 || fish.some(({ species }) => species.length === 0)) return null;
-  return fish.map(({ species, style, count, grams }) => ({ species, style, count, grams }));
+  const named = namedFish({ name, lines }, house);
+  if (named.some((ids) => !fish.some(({ species }) => species.some((id) => ids.includes(id))))) return null;
+  const first = new Set(named.flat());
+  return fish.map(({ species, style, count, grams }) => ({
+    species: [...species].sort((a, b) => Number(first.has(b)) - Number(first.has(a))),
+    style,
+    count,
+    grams
+  }));
 }
+/** Fish that the name of a dish speaks of; what something else on it is called does not count. */
+export const namedFish = ({ name, lines }: Pick<BookPage<'dish'>, 'name' | 'lines'>, house: HouseState): string[][] =>
+  fishNamedIn(
+    name,
+    catalogueOf(house.species),
+    lines.filter(({ kind }) => kind !== 'fish').map(({ what }) => what)
+  );
+
+const SAYS_NOTHING: Claims = { source: '', from: '', neverFrozen: false, lineCaught: false };
+const isPlain = (claims: Claims) => JSON.stringify(claims) === JSON.stringify(SAYS_NOTHING);
+/** The stock of a dish: of which pieces its card is not true. */
+export function stockFor(store: Store, dish: BookPage<'dish'>, stock: readonly Stock[], now: number): Stock[] {
+  const claims = claimsOf(dish);
+  if (isPlain(claims)) return [...stock];
+  const wanted = new Set(dish.lines.flatMap(({ species }) => species));
+  return stock.map((each) =>
+    each.species.some((id) => wanted.has(id))
+      ? { ...each, untrue: untrueOf(claims, factsOfPiece(store, each.id, now)).length > 0 }
+      : each
+  );
+}
+export const hasRice = ({ lines }: Pick<BookPage<'dish'>, 'lines'>): boolean =>
+  lines.some(({ kind }) => kind === 'rice');
 
 /** Every species a piece may be of: of a mix those of all its lots. */
 function speciesOfPiece({ projections }: Store, id: string): string[] {
@@ -50,6 +92,7 @@ export function stockOf(store: Store, route: Route, now: number): Stock[] {
         gramsEach: slices?.gramsEach ?? null,
         grams: state.grams,
         tray,
+        isBlock: state.lifted === null && tray === null,
         closes: window.closes
       }
     ];
@@ -84,16 +127,53 @@ export const BACK_MS = 15 * 60_000;
 /** What is told with a plate: what its pages hold, and what is in each piece it is of, with all that was put on it. */
 export const toldOfPlate = (
   house: HouseState,
-  dish: Pick<BookPage<'dish'>, 'lines' | 'allergens'>,
+  dish: Pick<BookPage<'dish'>, 'lines' | 'allergens' | 'board' | 'oil'>,
   fish: readonly Told[],
+  rice: Told,
   now: number
-): Told => toldTogether([toldOfDish(house, dish, now), ...fish]);
+): Told => toldTogether([toldOfDish(house, dish, now, rice), ...fish]);
+
+/** A dish that says enough to be served by the plate, with what is left of it and of what. */
+export interface Plates {
+  readonly dish: BookPage<'dish'> & { readonly route: Route };
+  readonly wants: readonly Wanted[];
+  readonly left: Left;
+  /** The rice under it; null where it has none. */
+  readonly rice: RiceNow | null;
+  /** There is no tub inside its clock for it. */
+  readonly isDry: boolean;
+}
+/** Every dish of the book that is in use: those that may be served by the plate with what is left of them, and the others. */
+export function platesOfBook({ store, clock }: Room): {
+  readonly ready: Plates[];
+  readonly unready: BookPage<'dish'>[];
+} {
+  const now = clock.now();
+  const house = store.projections.currentHouse();
+  const stocks = new Map<Route, Stock[]>();
+  let tubsNow: RiceNow | null = null;
+  const ready: Plates[] = [];
+  const unready: BookPage<'dish'>[] = [];
+  for (const dish of bookOf(house, 'dish').filter(({ withdrawn }) => !withdrawn)) {
+    const wants = wantsOf(dish, house);
+    const { route } = dish;
+    if (!wants || route === '') {
+      unready.push(dish);
+      continue;
+    }
+    const stock = stocks.get(route) ?? stockOf(store, route, now);
+    stocks.set(route, stock);
+    const rice = hasRice(dish) ? (tubsNow ??= riceNow(store, house, now)) : null;
+    const left = platesLeft(wants, stockFor(store, dish, stock, now));
+    ready.push({ dish: { ...dish, route }, wants, left, rice, isDry: rice !== null && rice.until === null });
+  }
+  return { ready, unready };
+}
 
 /** Tonight's dishes with what is left of each, and dishes that do not say enough to be served by the plate. */
 export function passView(room: Room) {
   const now = room.clock.now();
-  const { projections } = room.store;
-  const house = projections.currentHouse();
+  const house = room.store.projections.currentHouse();
   // A piece is on several dishes: what is in it is asked once.
   const told = new Map<string, Told>();
   const toldOf = (piece: string): Told => {
@@ -101,36 +181,54 @@ export function passView(room: Room) {
     told.set(piece, known);
     return known;
   };
-  const stocks = new Map<Route, Stock[]>();
-  const dishes: PassDish[] = [];
-  const unready: { id: string; name: string }[] = [];
-  for (const dish of bookOf(house, 'dish').filter(({ withdrawn }) => !withdrawn)) {
-    const wants = wantsOf(dish);
-    if (!wants || dish.route === '') {
-      unready.push({ id: dish.id, name: dish.name });
-      continue;
-    }
-    const stock = stocks.get(dish.route) ?? stockOf(room.store, dish.route, now);
-    stocks.set(dish.route, stock);
-    const left = platesLeft(wants, stock);
-    const names = left.species.map((id) => (id === null ? '' : speciesIn(house.species, id).name));
-    const holds = toldOfPlate(house, dish, left.pieces.map(toldOf), now);
-    dishes.push({
+  const { ready, unready } = platesOfBook(room);
+  const dishes = ready.map(({ dish, wants, left, rice, isDry }): PassDish => {
+    const holds = toldOfPlate(house, dish, left.pieces.map(toldOf), rice?.told ?? NO_TUB, now);
+    return {
       id: dish.id,
       name: dish.name,
       route: dish.route,
-      plates: left.plates,
-      instead: left.instead,
-      insteadOf: names.filter((name, line) => name !== '' && left.species[line] !== wants[line]!.species[0]).join(', '),
-      until: left.until,
-      short: left.short === null ? '' : dish.lines.filter(({ kind }) => kind === 'fish')[left.short]!.what,
+      plates: isDry ? 0 : left.plates,
+      instead: isDry ? 0 : left.instead,
+      insteadOf: insteadWords(otherThan({ store: room.store, now }, dish, left, wants)),
+      until: endOfPlate(left, rice),
+      short: isDry ? PLATE_WORDS.rice : fishAt(dish, left.short),
       off: (house.off[dish.id] ?? 0) > now,
       allergens: holds.holds,
       mayHold: holds.mayHold,
       unsaid: holds.unsaid
-    });
-  }
-  return { at: now, dishes, unready, lately: platesLately(room, now) };
+    };
+  });
+  return {
+    at: now,
+    dishes,
+    unready: unready.map(({ id, name }) => ({ id, name })),
+    lately: platesLately(room, now),
+    trays: traysOut(room.store)
+  };
+}
+/** When the first of what the next plate takes has to go, its rice too. */
+export const endOfPlate = ({ until }: Left, rice: RiceNow | null): number | null =>
+  rice?.until == null ? until : Math.min(rice.until, until ?? Infinity);
+
+const fishAt = (dish: BookPage<'dish'>, line: number | null): string =>
+  line === null ? '' : dish.lines.filter(({ kind }) => kind === 'fish')[line]!.what;
+
+/** What is otherwise on a plate than its card says: other fish by name, and what the card says that is not true of its pieces. */
+export function otherThan(
+  { store, now }: { readonly store: Store; readonly now: number },
+  dish: BookPage<'dish'>,
+  plate: { readonly species: readonly (string | null)[]; readonly untrue: readonly string[] },
+  wants: readonly Wanted[]
+): Instead {
+  const { species } = store.projections.currentHouse();
+  const others = plate.species.filter((id, line): id is string => id !== null && id !== wants[line]!.species[0]);
+  const facts = plate.untrue.flatMap((piece) => factsOfPiece(store, piece, now));
+  return {
+    fish: [...new Set(others.map((id) => speciesIn(species, id).name))],
+    untrue: facts.length === 0 ? [] : untrueOf(claimsOf(dish), facts),
+    facts
+  };
 }
 
 /** Plates of the last quarter of an hour that may be taken back, the newest first: the entries of each. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { EmberError } from '../../core/errors.ts';
-import { ingredientBody, type Ingredient } from '../../core/ingredients/ingredient.ts';
+import { ingredientBody, TELLS, type Ingredient } from '../../core/ingredients/ingredient.ts';
 import { ingredientById, ingredientNamed, isCircle } from '../../core/ingredients/kitchen.ts';
 import { allergenNamed } from '../../core/ingredients/read.ts';
 import { ALLERGENS, type Allergen } from '../../core/codes/allergens.ts';
@@ -38,6 +38,7 @@ export const setIngredient = operation({
     holds: list(MOST).describe('allergens it is made with'),
     mayHold: list(MOST).describe('allergens it may contain'),
     raw: ticked.describe('of an animal, and eaten raw: the notice goes with a dish of it'),
+    tell: list(3).describe('alcohol, colour or enhancer: what a guest may ask besides'),
     nothing: ticked.describe('its label was read, and it holds none'),
     note: shortText(200),
     reason: shortText(200)
@@ -67,6 +68,11 @@ export const setIngredient = operation({
       holds,
       mayHold: mayHold.filter((each) => !holds.includes(each)),
       raw: input.raw,
+      tell: input.tell.map((each) => {
+        const tell = TELLS.find((one) => one === each.toLowerCase());
+        if (!tell) throw new EmberError('form.value-unknown', { field: 'tell', seen: each, candidates: TELLS });
+        return tell;
+      }),
       note: input.note
     });
     return {

@@ -12,6 +12,7 @@ import {
   TEMPERATURE,
   list,
   neededText,
+  optionalNumeric,
   optionalQuantity,
   pieceId,
   quantity,
@@ -19,7 +20,12 @@ import {
   ticked,
   when
 } from '../../core/fields/field.ts';
+import { trayEnd } from '../../core/activity/tray/filling.ts';
+import { onTray } from '../facts/trays.ts';
 import { declarations } from '../facts/declarations.ts';
+import type { PieceState } from '../../core/record/piece.ts';
+import { cutOff } from './board-knife.ts';
+import { computedMass, leaving, nextCodes, PART_MASS } from './pieces.ts';
 import { pieceForStep } from './guard.ts';
 import { operation, type OperationContext } from './operation.ts';
 import { together } from './together.ts';
@@ -40,6 +46,9 @@ function meant(grams: number, { mass, all }: { readonly mass: Typed | null; read
   return mass;
 }
 
+/** Less than this is left of nothing. g */
+const LEAST_LEFT = 0.5;
+
 /** A piece that goes to guests, or to the bin. */
 function here({ store }: OperationContext, piece: string, step: Step) {
   const { purpose } = store.projections.piece(piece).lot.received;
@@ -49,12 +58,61 @@ function here({ store }: OperationContext, piece: string, step: Step) {
   return pieceForStep(store, piece, step);
 }
 
+/**
+ * What goes onto a tray: all of a piece, or what is taken of it as a piece of its own; slices stay slices.
+ *
+ * @throws EmberError as {@link meant}, `form.one-of-two`, `record.not-found` for slices of what is not counted
+ */
+function putOut(
+  { store }: OperationContext,
+  state: PieceState,
+  input: { readonly count: number | null; readonly mass: Typed | null; readonly all: boolean },
+  at: number
+): { readonly piece: string; readonly events: readonly Draft[] } {
+  const lifted = state.lifted?.what === 'slices' ? state.lifted : null;
+  const each = lifted?.gramsEach ?? null;
+  if (input.count !== null && (input.mass || input.all)) {
+    throw new EmberError('form.one-of-two', { field: 'count', seen: input.count });
+  }
+  if (input.count !== null && each === null) {
+    throw new EmberError('record.not-found', { field: 'count', seen: input.count });
+  }
+  const told = input.count === null ? input.mass : computedMass(input.count * each!);
+  const mass = meant(state.grams, { mass: told, all: input.all });
+  // The last of it, within what a scale says, is all of it.
+  if (!mass || mass.si >= state.grams - LEAST_LEFT) return { piece: state.id, events: [] };
+  const [code] = nextCodes(store, state.made.lot, 1);
+  const { lot, name, form, thicknessMm, use } = state.made;
+  const made = { code: code!, lot, name, form, mass, thicknessMm, use };
+  if (!lifted) return { piece: code!, events: leaving(state, made, at) };
+  const count = input.count ?? (each === null ? null : Math.max(1, Math.round(mass.si / each)));
+  const { style, angleDegrees: angle } = lifted;
+  return { piece: code!, events: cutOff(state, made, { what: 'slices', count, angle }, style, at) };
+}
+
+/** When it is binned on that tray, with what stands there already. @throws EmberError `tray.running` */
+function onto({ store }: OperationContext, label: string, at: number, own: number): number {
+  try {
+    return trayEnd(at, own, onTray(store, label));
+  } catch (error) {
+    // The core does not know what the tray is called.
+    if (error instanceof EmberError && error.code === 'tray.running') {
+      throw new EmberError('tray.running', { field: 'label', seen: label });
+    }
+    throw error;
+  }
+}
+
 export const startHold = operation({
   name: 'start-hold',
   page: '/serve',
-  summary: 'Put a piece on a tray, by the clock: from here it has a time to be binned.',
+  summary:
+    'Put some of a piece on a tray, in slices or grams, or all of it if that is said: from here that has a time to be binned.',
   input: z.object({
     piece: pieceId,
+    count: optionalNumeric(1, 400, { whole: true }).describe('slices of it, where it is counted'),
+    mass: optionalQuantity('mass', PART_MASS).describe('or so much of it'),
+    all: ticked.describe('all that is left of it, instead'),
     control: z.enum(['4h', '6h']).default('4h'),
     label: neededText(60),
     startCore: quantity('temperature', TEMPERATURE),
@@ -68,10 +126,13 @@ export const startHold = operation({
     if (!control) throw new EmberError('form.value-unknown', { field: 'control', seen: input.control });
     const at = context.instant(input.at, 'at');
     if (at < state.made.at) throw new EmberError('time.out-of-order', { field: 'at', seen: input.at });
-    const discardAt = discardTime(at, { celsius: input.startCore.si, unit: input.startCore.unit }, control);
+    const own = discardTime(at, { celsius: input.startCore.si, unit: input.startCore.unit }, control);
+    const discardAt = onto(context, input.label, at, own);
+    const put = putOut(context, state, input, at);
     return {
       events: [
-        draft('hold.started', `piece:${input.piece}`, at, {
+        ...put.events,
+        draft('hold.started', `piece:${put.piece}`, at, {
           control: input.control,
           label: input.label,
           startCore: input.startCore,
@@ -79,7 +140,7 @@ export const startHold = operation({
           pins: versionsFor(profile)
         })
       ],
-      result: { piece: input.piece, discardAt }
+      result: { piece: put.piece, discardAt }
     };
   }
 });

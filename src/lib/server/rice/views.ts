@@ -4,25 +4,18 @@ import { riceRule, tubEnd } from '../../core/activity/rice/clock.ts';
 import type { TubState } from '../../core/activity/rice/fold.ts';
 import { tubs } from '../../core/activity/rice/subject.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
-import { toldOfLines } from '../../core/ingredients/kitchen.ts';
 import type { HouseState } from '../../core/record/house.ts';
 import { riceLabel } from '../../words/rice-label.ts';
+import { allTubs, toldOfTub } from '../facts/rice.ts';
 import { query } from '../queries/query.ts';
 import { type Room } from '../room.ts';
 import type { Store } from '../store/store.ts';
 
 const rulesOf = ({ profile, profiles }: HouseState) => profileById(profile, profiles);
-const allTubs = (store: Store): TubState[] =>
-  store.projections.subjects
-    .all()
-    .filter(({ kind }) => kind.kind === tubs.kind)
-    .map(({ state }) => state as TubState);
 
 /** A tub with its end, and what its dressing makes to be told. */
 function tubShown(tub: TubState, house: HouseState) {
-  const told = toldOfLines(house.ingredients, tub.made.dressing, tub.madeAt);
-  const asked = tub.made.dressing.length === 0 ? { ...told, unsaid: [...told.unsaid, 'its dressing'] } : told;
-  return { ...tub, discardAt: tubEnd(tub, rulesOf(house)), told: asked };
+  return { ...tub, discardAt: tubEnd(tub, rulesOf(house)), told: toldOfTub(tub, house) };
 }
 export type TubShown = ReturnType<typeof tubShown>;
 

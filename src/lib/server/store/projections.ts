@@ -45,6 +45,8 @@ const NO_VERDICT: readonly EventKind[] = [
   'dish.set',
   'dish.noted',
   'dish.off',
+  'party.set',
+  'party.sent',
   'learning.set',
   'rack.set',
   'knife.set',

@@ -40,6 +40,7 @@
     all = null,
     resets = true,
     held = false,
+    onTouch,
     children
   }: {
     operation: string;
@@ -60,6 +61,8 @@
     all?: string | null;
     /** It has to be meant: what sends it is held down. */
     held?: boolean;
+    /** It is not sent from here: whoever keeps it sends it, under this key. */
+    onTouch?: (key: string) => void;
     children?: Snippet;
   } = $props();
 
@@ -204,6 +207,12 @@
   novalidate
   data-operation={operation}
   use:enhance={({ cancel, formData }) => {
+    if (onTouch) {
+      cancel();
+      onTouch(`${String(formData.get('_key'))}:${operation}`);
+      written++;
+      return;
+    }
     // Pressed again meanwhile, it is one deed still.
     if (busy) return cancel();
     said = '';

@@ -5,7 +5,10 @@
   const ROOMS = [
     { path: '/serve', name: t.serve },
     { path: '/serve/pass', name: t.thePass },
-    { path: '/serve/dishes', name: t.dishes }
+    { path: '/serve/choice', name: t.cooksChoice },
+    { path: '/serve/dishes', name: t.dishes },
+    { path: '/serve/table', name: t.atTheTable },
+    { path: '/serve/lineup', name: t.lineUp }
   ];
 </script>
 

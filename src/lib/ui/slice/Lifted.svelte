@@ -38,6 +38,8 @@
     playable: boolean;
   } = $props();
   let plating = $state(false);
+  /** Slices that go onto the tray; all of them where it is empty. */
+  let count = $state('');
 </script>
 
 <section class="sheet stack" data-lifted={made.id}>
@@ -52,10 +54,13 @@
       operation="start-hold"
       piece={{ id: made.id, seq: made.seq }}
       submit={t.putOnTray}
-      also={{ control }}
+      also={{ control, all: count === '' }}
     >
       <div class="fields">
         <Field name="label" label={t.tray} among={labels} />
+        {#if made.count !== null}
+          <Field name="count" label={t.howMany} hint={t.emptyAll} kind="number" optional bind:value={count} />
+        {/if}
         <Field name="startCore" label={t.warmest} kind="quantity" units={temperatureUnits()} />
       </div>
     </OperationForm>

@@ -5,8 +5,11 @@ export const trayWords = /* @__PURE__ */ words({
   entries: {
     'hold.started': 'Tray started',
     'hold.read': 'Tray reading',
+    'piece.benched': 'Cut to order',
     'piece.served': 'Served',
-    'piece.discarded': 'Binned'
+    'piece.discarded': 'Binned',
+    'party.set': 'Cook’s choice',
+    'party.sent': 'Course sent'
   },
   tasks: {
     'tray-discard': (seen) => `Bin ${seen.label}`

@@ -227,6 +227,8 @@ export const lifted = /* @__PURE__ */ words({
   serveThem: 'Serve',
   tray: 'Tray',
   warmest: 'Warmest of them',
+  howMany: 'How many of them',
+  emptyAll: 'empty: all',
   putOnTray: 'Put them on a tray',
   howEven: 'How even they are',
   notCut: 'Undo: not cut after all'

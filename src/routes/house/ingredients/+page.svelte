@@ -4,6 +4,8 @@
   import { houseIngredientsPage as t } from '$lib/words/screens/house.ts';
   import Line from '$lib/ui/kit/Line.svelte';
   import Fold from '$lib/ui/kit/Fold.svelte';
+  import { TELLS } from '$lib/core/ingredients/ingredient.ts';
+  import { TELL_WORDS } from '$lib/words/plates.ts';
   import { ALLERGENS } from '$lib/core/codes/allergens.ts';
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
@@ -20,6 +22,7 @@
       [name, ...alsoCalled].some((each) => each.toLowerCase().includes(filter.trim().toLowerCase()))
     )
   );
+  const tells = TELLS.map((value) => ({ value, name: TELL_WORDS[value] }));
   const allergens = ALLERGENS.map((value) => ({ value, name: allergenWord(value) }));
   const heldLine = (row: { holds: readonly string[]; mayHold: readonly string[] }) => {
     const { holds, mayHold } = toldWords({ ...row, unsaid: [] });
@@ -123,6 +126,7 @@
               <Ticks {name} legend={label} options={allergens} chosen={chosen?.[name]} />
             {/each}
             <Field name="raw" label={SAY.raw} kind="tick" start={chosen?.raw ? 'on' : ''} />
+            <Ticks name="tell" legend={SAY.tell} options={tells} chosen={chosen?.tell} />
             <Field name="nothing" label={SAY.nothing} kind="tick" />
             <Field name="note" label={SAY.note} optional start={chosen?.note ?? ''} />
             <Field name="reason" label={SAY.why} optional />

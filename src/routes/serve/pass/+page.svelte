@@ -5,6 +5,8 @@
   import { houseNow } from '$lib/ui/clock.svelte.ts';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import DishKey from '$lib/ui/serve/DishKey.svelte';
+  import TrayRing from '$lib/ui/serve/TrayRing.svelte';
+  import Touches from '$lib/ui/serve/Touches.svelte';
   import ServeTabs from '$lib/ui/serve/ServeTabs.svelte';
   import * as say from '$lib/words/say.ts';
   import type { PageProps } from './$types';
@@ -19,6 +21,7 @@
 <svelte:head><title>{titled(t.thePass)}</title></svelte:head>
 <h1>{t.thePass}</h1>
 <ServeTabs />
+<Touches />
 {#if pass.dishes.length === 0}
   <section class="sheet stack">
     <p>{t.none}</p>
@@ -30,6 +33,16 @@
     <li><DishKey {dish} {now} warnMs={data.house.warnMinutes * 60_000} /></li>
   {/each}
 </ul>
+{#if pass.trays.length > 0}
+  <section aria-labelledby="trays">
+    <h2 id="trays">{t.traysOut}</h2>
+    <ul class="keys">
+      {#each pass.trays as tray (tray.label)}
+        <li><TrayRing {tray} {now} warnMs={data.house.warnMinutes * 60_000} /></li>
+      {/each}
+    </ul>
+  </section>
+{/if}
 {#if pass.lately.length > 0}
   <section class="sheet stack" aria-labelledby="lately">
     <h2 id="lately">{t.lately}</h2>

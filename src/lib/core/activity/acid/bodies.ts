@@ -122,6 +122,11 @@ export const ingredientSet = z.object({
   reason: z.string(),
   withdrawn: z.boolean()
 });
+/** Of one written when nobody said whether alcohol, colour or an enhancer is in it. */
+export const ingredientSetFrom1 = (body: unknown) => {
+  const { ingredient, ...rest } = body as { readonly ingredient: object };
+  return { ...rest, ingredient: { tell: [], ...ingredient } };
+};
 /** The house is out of one and uses another instead (nothing: left out), until it is back. */
 export const ingredientSwapped = z.object({ id: z.string(), instead: z.string(), reason: z.string() });
 export const ingredientBack = z.object({ id: z.string() });
@@ -132,7 +137,7 @@ export const kinds = {
   'acid.lifted': kind(acidLifted, false),
   'acid.ended': kind(acidEnded),
   'piece.dressed': kind(pieceDressed),
-  'ingredient.set': kind(ingredientSet, false),
+  'ingredient.set': second(ingredientSet, ingredientSetFrom1, false),
   'ingredient.swapped': kind(ingredientSwapped, false),
   'ingredient.back': kind(ingredientBack, false)
 } satisfies Kinds;

@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { kind, second, type Kinds } from '../../record/kind.ts';
+import { kind, second, third, type Kinds } from '../../record/kind.ts';
 import { finite } from '../../record/values.ts';
 import { sauceBody } from '../acid/sauce-body.ts';
 import { recipeBody } from '../cure/recipe-body.ts';
-import { dishBody, dishSetFrom1 } from './dish-body.ts';
+import { dishBody, dishSetFrom1, dishSetFrom2 } from './dish-body.ts';
 
 /** What can happen to a page of the book: written anew, taken out, put back, and what was tasted noted on one of its versions. */
 
@@ -43,7 +43,7 @@ export const kinds = {
   'recipe.noted': kind(pageNoted, false),
   'sauce.set': second(sauceSet, pageFrom1('sauce'), false),
   'sauce.noted': kind(pageNoted, false),
-  'dish.set': second(dishSet, dishSetFrom1, false),
+  'dish.set': third(dishSet, dishSetFrom1, dishSetFrom2, false),
   'dish.off': kind(dishOff, false),
   'dish.noted': kind(pageNoted, false)
 } satisfies Kinds;

@@ -5,8 +5,28 @@ import { ingredientLink } from '../../ingredients/ingredient.ts';
 
 /** The shape of a dish, as the book keeps it: a name, and what comes on it. What a dish does at the pass is told of it there. */
 
-/** What a component is: fish of the house, a page of the book, or an ingredient of its list. */
-export const COMPONENT_KINDS = ['fish', 'recipe', 'sauce', 'dish', 'ingredient'] as const;
+/** What a component is: fish of the house, dressed rice, a page of the book, an ingredient of its list, or a garnish of that list, which can be left off. */
+export const COMPONENT_KINDS = ['fish', 'rice', 'recipe', 'sauce', 'dish', 'ingredient', 'garnish'] as const;
+/** What rice is formed to. */
+export const RICE_FORMS = [
+  'topping',
+  'battleship',
+  'thin',
+  'medium',
+  'thick',
+  'inside-out',
+  'hand-roll',
+  'pressed',
+  'hand-ball',
+  'bowl'
+] as const;
+/** What stands on the card of where a fish is from: it is true of the very piece, or it is asked. */
+export const SOURCES_SAID = ['', 'wild', 'farmed'] as const;
+/** What it is fried in: nothing, the oil everything is fried in, or an oil kept apart. */
+export const OILS = ['', 'shared', 'apart'] as const;
+/** A block out of its case, a few slices off it, and back: what a house takes it for until it says otherwise, s. The house's own figure; check. */
+export const USUAL_BENCH_SECONDS = 90;
+export const BOARDS = ['shared', 'apart'] as const;
 
 export const dishLine = z.object({
   what: z.string().trim().min(1).max(60),
@@ -20,6 +40,8 @@ export const dishLine = z.object({
   /** How it is cut, and how many pieces; an empty text and null where it goes by weight alone. */
   style: z.enum(['', ...STYLE_IDS]).default(''),
   count: z.number().int().min(1).max(100).nullable().default(null),
+  /** Of rice: what it is formed to. */
+  form: z.enum(['', ...RICE_FORMS]).default(''),
   ...ingredientLink
 });
 export type DishLine = z.infer<typeof dishLine>;
@@ -33,6 +55,17 @@ export const dishBody = z.object({
   route: z.enum(['', ...ROUTES]).default(''),
   /** In the house's currency; null where none is set. */
   price: z.number().min(0).max(100_000).nullable().default(null),
+  /** What its card says of the fish besides its name: where from it is printed as it is, and a piece of which it is not true is another fish. */
+  source: z.enum(SOURCES_SAID).default(''),
+  from: z.string().trim().max(60).default(''),
+  neverFrozen: z.boolean().default(false),
+  /** What else the knife and the oil carry to it. */
+  board: z.enum(BOARDS).default('shared'),
+  oil: z.enum(OILS).default(''),
+  /** Cut to order off a block: so long the block lies out of the cold for one plate, s. */
+  benchSeconds: z.number().min(0).max(1800).default(USUAL_BENCH_SECONDS),
+  /** Whom the house does not serve it to, besides those whom it never suits. */
+  notFor: z.string().max(160).default(''),
   /** Nothing is written here: its pages and ingredients say what it holds. A list that comes in with a file is told as well. */
   allergens: z.array(z.string().max(30)).max(14).default([]),
   note: z.string().max(500).default('')
@@ -42,5 +75,20 @@ export const dishSetFrom1 = (body: unknown) => {
   const { page, ...rest } = body as { readonly page: Record<string, unknown> & { readonly lines: readonly object[] } };
   const lines = page.lines.map((line) => ({ species: [], style: '', count: null, ...line }));
   return { ...rest, page: { route: '', price: null, ...page, lines } };
+};
+/** Of a dish that did not say what its card claims, what the knife and the oil carry to it, nor what rice is formed to. */
+export const dishSetFrom2 = (body: unknown) => {
+  const { page, ...rest } = body as { readonly page: Record<string, unknown> & { readonly lines: readonly object[] } };
+  const lines = page.lines.map((line) => ({ form: '', ...line }));
+  const unsaid = {
+    source: '',
+    from: '',
+    neverFrozen: false,
+    board: 'shared',
+    oil: '',
+    notFor: '',
+    benchSeconds: USUAL_BENCH_SECONDS
+  };
+  return { ...rest, page: { ...unsaid, ...page, lines } };
 };
 export type DishBody = z.infer<typeof dishBody>;

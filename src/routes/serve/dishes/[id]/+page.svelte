@@ -36,11 +36,13 @@
       {#each scaled.lines as line, index (index)}
         <tr>
           <td>
-            {#if line.kind === 'fish' || line.kind === 'ingredient'}{line.what}{:else}<a
+            {#if line.page === ''}{line.what}{:else}<a
                 class="link"
-                href="{ROOMS[line.kind]}/{line.page}">{line.what}</a
+                href="{ROOMS[line.kind as keyof typeof ROOMS]}/{line.page}">{line.what}</a
               >{/if}
             {#if line.kind === 'fish'}<span class="soft">{t.fish}</span>{/if}
+            {#if line.kind === 'garnish'}<span class="soft">{t.garnish}</span>{/if}
+            {#if line.kind === 'rice'}<span class="soft">{t.rice}</span>{/if}
           </td>
           <td>{say.weighed(line.each)}</td>
           <td><b>{say.weighed(line.weighed)}</b></td>
