@@ -44,11 +44,11 @@ describe('every place of the demo house', () => {
     const titles = new Map<string, string>();
     const isPlace = (path: string) => PLACES.some((place) => place.path === path);
     const [places, rest] = [VIEWS.filter(isPlace), VIEWS.filter((path) => !isPlace(path))];
-    // Of what is no place one in three each day; all of them in the long run.
-    const looked = [...places, ...oneIn(3, rest)];
-    // Names and roles are asked in one light; what the light itself can break in both at every other place, and by turns elsewhere.
+    // Of what is no place one in five each day; all of them in the long run.
+    const looked = [...places, ...oneIn(5, rest)];
+    // Names and roles are asked in one light; what the light itself can break in both at one place in four, and by turns elsewhere.
     const inDim = new Set(looked.filter((_, index) => index % 2 === 1));
-    const inBoth = new Set(IS_LONG ? looked : oneIn(2, places));
+    const inBoth = new Set(IS_LONG ? looked : oneIn(4, places));
     const rulesIn = (light: 'light' | 'dim', path: string) => {
       if (inDim.has(path) === (light === 'dim')) return ALL_RULES;
       return inBoth.has(path) ? RULES_OF_LOOK : [];
