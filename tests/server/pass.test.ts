@@ -227,3 +227,69 @@ describe('a tray in slices or grams', () => {
     house.close();
   });
 });
+
+describe('a block in the case, and a tray that runs', () => {
+  const cut = { name: 'Char to order', lines: 'Arctic char; 60; fish', route: 'raw' };
+  function blockHouse(more: Record<string, unknown> = {}) {
+    const house = openTestHouse();
+    house.done('set-place', { name: 'Case', kind: 'display', cold: true });
+    const { lot, piece } = house.done('receive-lot', CHAR) as { lot: string; piece: string };
+    house.done('attach-evidence', { lot, ...FEED });
+    house.done('move-piece', { piece, place: 'Case' });
+    const dish = String(house.done('set-dish', { ...cut, ...more }).dish);
+    return { house, piece, dish };
+  }
+  const outs = (house: TestHouse, piece: string) =>
+    house.store.projections.piece(piece).state.outs.reduce((sum, { from, to }) => sum + (to! - from) / 1000, 0);
+
+  it('each plate books the usual seconds to the block, two at a moment both, and taken back they stay spent', () => {
+    const { house, piece, dish } = blockHouse({ benchSeconds: 120 });
+    expect(outs(house, piece)).to.equal(0);
+    house.done('serve-dish', { dish });
+    expect(outs(house, piece)).to.equal(120);
+    house.done('serve-dish', { dish, plates: 2 });
+    expect(outs(house, piece)).to.equal(360);
+    house.done('take-plate-back', {});
+    expect(outs(house, piece)).to.equal(360);
+    // It lies in its case again.
+    expect(house.store.projections.piece(piece).state.outs.every(({ to }) => to !== null)).to.equal(true);
+    expect(house.store.projections.piece(piece).state.stays.at(-1)).to.deep.include({ place: 'Case', to: null });
+    house.close();
+  });
+  it('law: plates cut to order use the block up by time too, until its window is shut by it', () => {
+    const { house, dish } = blockHouse({ benchSeconds: 1800 });
+    let served = 0;
+    for (; served < 40 && house.act('serve-dish', { dish }).ok; served++) {
+      house.clock.moveTo(house.clock.now() + 31 * 60_000, true);
+    }
+    // Four hours out of the cold at the very most, half an hour each.
+    expect(served).to.be.within(1, 8);
+    expect(keyOf(house, dish).plates).to.equal(0);
+    house.close();
+  });
+  it('what was sliced before books nothing more', () => {
+    const { house, char, dish } = passHouse();
+    const before = house.store.projections.piece(char).state.outs.length;
+    house.done('serve-dish', { dish });
+    expect(house.store.projections.piece(char).state.outs.length).to.equal(before);
+    house.close();
+  });
+  it('a tray is not topped up: filled at once it ends with its first, later it takes a new one', () => {
+    const { house, char } = passHouse();
+    const tray = { piece: char, count: 5, label: 'Left', startCore: '3 C' };
+    const first = house.done('start-hold', tray);
+    house.clock.moveTo(house.clock.now() + 10 * 60_000, true);
+    const second = house.done('start-hold', { ...tray, label: 'left ' });
+    expect(second.discardAt).to.equal(first.discardAt);
+    house.clock.moveTo(house.clock.now() + 6 * 60_000, true);
+    expect(house.act('start-hold', tray)).to.include({ ok: false, code: 'tray.running' });
+    expect(Number(house.done('start-hold', { ...tray, label: 'Right' }).discardAt)).to.be.greaterThan(
+      Number(first.discardAt)
+    );
+    const [left, right] = passView(house).trays;
+    expect(left).to.deep.include({ label: 'Left', discardAt: first.discardAt });
+    expect(left!.pieces.map(({ count }) => count)).to.deep.equal([5, 5]);
+    expect(right!.label).to.equal('Right');
+    house.close();
+  });
+});

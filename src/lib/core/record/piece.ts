@@ -91,13 +91,13 @@ function whereabouts() {
     }) satisfies PieceHands['comesBack'],
     wasOut: (({ seq, actor: by, happened: to }, ms) => {
       if (isOut() || ms <= 0) return;
-      const [last, from] = [outs.at(-1), to - ms];
+      const last = outs.at(-1);
       const isBooked = last && last.to !== null && last.startCore === null && last.core === null;
       // Two plates one after the other: both their minutes are spent, though they were not that long apart.
-      if (isBooked && last.to! > from) {
-        const shared = last.to! - Math.max(from, last.from);
-        outs[outs.length - 1] = { ...last, from: last.from - shared, to: Math.max(to, last.to!), backSeq: seq };
-      } else outs.push({ seq, by, from, to, startCore: null, core: null, backSeq: seq });
+      if (isBooked && last.to! > to - ms) {
+        const end = Math.max(to, last.to!);
+        outs[outs.length - 1] = { ...last, from: end - ms - (last.to! - last.from), to: end, backSeq: seq };
+      } else outs.push({ seq, by, from: to - ms, to, startCore: null, core: null, backSeq: seq });
     }) satisfies PieceHands['wasOut']
   };
 }

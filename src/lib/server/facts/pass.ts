@@ -12,7 +12,9 @@ import type { Store } from '../store/store.ts';
 import { bookOf, type BookPage } from './book.ts';
 import { toldOfPiece } from './declarations.ts';
 import { insteadWords, PLATE_WORDS, type Instead } from '../../words/plates.ts';
+import { mayBeCut } from './benched.ts';
 import { toldOfDish } from './dishes.ts';
+import { toldAs } from './told.ts';
 import { traysOut } from './trays.ts';
 import { factsOfPiece } from './fish-facts.ts';
 import { NO_TUB, riceNow, type RiceNow } from './rice.ts';
@@ -56,16 +58,17 @@ export const namedFish = ({ name, lines }: Pick<BookPage<'dish'>, 'name' | 'line
 
 const SAYS_NOTHING: Claims = { source: '', from: '', neverFrozen: false, lineCaught: false };
 const isPlain = (claims: Claims) => JSON.stringify(claims) === JSON.stringify(SAYS_NOTHING);
-/** The stock of a dish: of which pieces its card is not true. */
+/** The stock of a dish: blocks that may still lie out to be cut for it, and of which pieces its card is not true. */
 export function stockFor(store: Store, dish: BookPage<'dish'>, stock: readonly Stock[], now: number): Stock[] {
   const claims = claimsOf(dish);
-  if (isPlain(claims)) return [...stock];
   const wanted = new Set(dish.lines.flatMap(({ species }) => species));
-  return stock.map((each) =>
-    each.species.some((id) => wanted.has(id))
-      ? { ...each, untrue: untrueOf(claims, factsOfPiece(store, each.id, now)).length > 0 }
-      : each
-  );
+  const { route } = dish;
+  return stock.flatMap((each) => {
+    if (!each.species.some((id) => wanted.has(id))) return [each];
+    if (each.isBlock && route !== '' && !mayBeCut(store, each.id, route, 1000 * dish.benchSeconds, now)) return [];
+    if (isPlain(claims)) return [each];
+    return [{ ...each, untrue: untrueOf(claims, factsOfPiece(store, each.id, now)).length > 0 }];
+  });
 }
 export const hasRice = ({ lines }: Pick<BookPage<'dish'>, 'lines'>): boolean =>
   lines.some(({ kind }) => kind === 'rice');
@@ -183,7 +186,7 @@ export function passView(room: Room) {
   };
   const { ready, unready } = platesOfBook(room);
   const dishes = ready.map(({ dish, wants, left, rice, isDry }): PassDish => {
-    const holds = toldOfPlate(house, dish, left.pieces.map(toldOf), rice?.told ?? NO_TUB, now);
+    const holds = toldAs(house, toldOfPlate(house, dish, left.pieces.map(toldOf), rice?.told ?? NO_TUB, now));
     return {
       id: dish.id,
       name: dish.name,

@@ -1,4 +1,4 @@
-import { allergensAdded, allergensOf, ALLERGENS, namesOf } from '../../core/codes/allergens.ts';
+import { allergensOf, ALLERGENS, namesOf } from '../../core/codes/allergens.ts';
 import { profileById } from '../../core/codes/profiles/index.ts';
 import type { Route } from '../../core/codes/window.ts';
 import { speciesIn } from '../../core/fish/house-species.ts';
@@ -16,6 +16,7 @@ import { linesOfDish, toldOfDish } from './dishes.ts';
 import { factsOfPiece } from './fish-facts.ts';
 import { endOfPlate, platesOfBook, type Plates } from './pass.ts';
 import { NO_TUB, riceNow } from './rice.ts';
+import { toldAs } from './told.ts';
 
 /** A service that began so long ago is still the one that is on, ms; and how many dishes are named to be sold first. */
 const SERVICE_MS = 5 * HOUR;
@@ -56,12 +57,6 @@ export interface TableRow {
   readonly houseNotFor: string;
 }
 
-function toldUnder(house: HouseState, { holds, mayHold, unsaid }: Told): Told {
-  const profile = profileById(house.profile, house.profiles);
-  const names = (all: readonly string[]) => allergensAdded(all, profile).map(({ allergen }) => allergen);
-  return { holds: names(holds), mayHold: names(mayHold), unsaid };
-}
-
 /** Allergens of species where there is no piece of them. */
 function toldOfSpecies(house: HouseState, ids: readonly string[]): Told {
   const profile = profileById(house.profile, house.profiles);
@@ -85,7 +80,7 @@ function pageTold(room: Room, house: HouseState, dish: BookPage<'dish'>) {
     raw: rawOfLines(house.ingredients, lines, now),
     garnish: dish.lines
       .filter(({ kind }) => kind === 'garnish')
-      .map((line) => ({ what: line.what, ...toldUnder(house, toldOfLines(house.ingredients, [line], now)) }))
+      .map((line) => ({ what: line.what, ...toldAs(house, toldOfLines(house.ingredients, [line], now)) }))
       .map(({ what, holds, mayHold }) => ({ what, holds: [...holds, ...mayHold] })),
     ...tellsOfLines(house.ingredients, lines, now)
   };
@@ -142,7 +137,7 @@ function rowOf(room: Room, house: HouseState, dish: BookPage<'dish'>, plates: Pl
   // Without a piece every fish it may be is told.
   const fish =
     pieces.length > 0 ? pieces.map((id) => namesOf(toldOfPiece(store, id, house))) : [toldOfSpecies(house, written)];
-  const told = toldUnder(house, toldTogether([page.told, ...fish]));
+  const told = toldAs(house, toldTogether([page.told, ...fish]));
   const cards = pieces.map((id) => cardOf(store, id, house));
   const raw = [...new Set([...page.raw, ...cards.flatMap((card) => card.raw)])];
   const kinds = fishOn(room, house, species, pieces);

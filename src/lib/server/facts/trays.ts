@@ -48,7 +48,7 @@ export function traysOut({ projections }: Store): TrayOut[] {
     };
     const before = trays.get(named(label));
     trays.set(named(label), {
-      label,
+      label: before && before.at <= hold.at ? before.label : label,
       at: Math.min(hold.at, before?.at ?? Infinity),
       discardAt: Math.min(discardAt, before?.discardAt ?? Infinity),
       pieces: [...(before?.pieces ?? []), piece]

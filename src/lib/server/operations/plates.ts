@@ -80,13 +80,28 @@ export function platesOut(
   }
   const all = [...taken.values()];
   // A block is cut to order, and goes back; what was sliced before, or stands on a tray, has its time on record.
-  const benched = all
-    .filter(({ piece }) => blocks.has(piece) && dish.benchSeconds > 0)
-    .map(({ piece, name, plates }) =>
-      draft('piece.benched', `piece:${piece}`, at, { ms: 1000 * dish.benchSeconds * plates, dish: name })
-    );
-  const served = all.map(({ piece, name, grams }) =>
-    servedEntry(context, { piece, route, mass: computedMass(grams), dish: name, besides, susceptible, at })
+  const ofAll = all.map((each) => ({
+    ...each,
+    benched:
+      blocks.has(each.piece) && dish.benchSeconds > 0
+        ? draft('piece.benched', `piece:${each.piece}`, at, {
+            ms: 1000 * dish.benchSeconds * each.plates,
+            dish: each.name
+          })
+        : undefined
+  }));
+  const benched = ofAll.flatMap(({ benched: entry }) => entry ?? []);
+  const served = ofAll.map(({ piece, name, grams, benched: entry }) =>
+    servedEntry(context, {
+      piece,
+      route,
+      mass: computedMass(grams),
+      dish: name,
+      besides,
+      susceptible,
+      at,
+      benched: entry
+    })
   );
   return {
     events: [...benched, ...served],

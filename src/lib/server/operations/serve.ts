@@ -22,6 +22,7 @@ import {
 } from '../../core/fields/field.ts';
 import { trayEnd } from '../../core/activity/tray/filling.ts';
 import { onTray } from '../facts/trays.ts';
+import { withBenched } from '../facts/benched.ts';
 import { declarations } from '../facts/declarations.ts';
 import type { PieceState } from '../../core/record/piece.ts';
 import { cutOff } from './board-knife.ts';
@@ -173,6 +174,8 @@ export interface Served {
   readonly besides?: Told;
   readonly susceptible: boolean;
   readonly at: number;
+  /** It was cut to order for this: the entry of that, which is judged with it. */
+  readonly benched?: Draft;
 }
 /**
  * The entry of what is served of a piece, judged at its moment.
@@ -185,7 +188,7 @@ export function servedEntry(context: OperationContext, told: Served): Draft {
   const { store, house } = context;
   here(context, piece, 'serve');
   const seen = judge(
-    foldLineages(store.projections.lineages(piece), {
+    foldLineages(withBenched(store, piece, told.benched), {
       house,
       at,
       knownAt: context.now,

@@ -91,6 +91,9 @@
     justify-content: space-between;
     margin: 0.7rem 0;
   }
+  section {
+    margin-bottom: 0.7rem;
+  }
   .fish {
     display: block;
   }

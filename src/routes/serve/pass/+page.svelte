@@ -14,7 +14,12 @@
   let { data }: PageProps = $props();
   const pass = $derived(data.pass);
   const now = $derived(houseNow());
-  const on = $derived(pass.dishes.filter(({ off }) => !off));
+  // What is out stands behind what is there; else the card keeps its order, and no key moves under a finger.
+  const on = $derived(
+    pass.dishes
+      .filter(({ off }) => !off)
+      .sort((a, b) => Number(a.plates + a.instead === 0) - Number(b.plates + b.instead === 0))
+  );
   const off = $derived(pass.dishes.filter(({ off: isOff }) => isOff));
 </script>
 
