@@ -202,7 +202,7 @@ describe('a tablet that loses the house', () => {
       const now = document.querySelector<HTMLInputElement>('form[data-operation="record-slice"] [name="length"]');
       return now !== null && Number(now.value) < was && Number(now.value) > was / 2;
     }, stood);
-    expect(await page.inputValue('[name="count"]')).to.equal('3');
+    expect(await form(page, 'record-slice').locator('[name="count"]').inputValue()).to.equal('3');
     expect(await page.locator('main .trouble').allTextContents()).to.deep.equal([]);
     quiet();
     await close();

@@ -4,7 +4,8 @@ import { labelPdf, printedOf } from '../../src/lib/server/labels/sheets.ts';
 import { riceView } from '../../src/lib/server/rice/views.ts';
 import { verify } from '../../src/lib/server/store/verify.ts';
 import { nowView } from '../../src/lib/server/views/now.ts';
-import { kindWords, taskWords } from '../../src/lib/words/tasks.ts';
+import { kindWords } from '../../src/lib/words/kinds.ts';
+import { taskWords } from '../../src/lib/words/tasks.ts';
 import { HOUR, openTestHouse, type TestHouse } from './house.ts';
 
 const TUB = { mass: '3 kg', place: 'Counter', dressing: 'Rice vinegar, White sugar, Fine salt' };

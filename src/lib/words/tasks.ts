@@ -1,6 +1,5 @@
 import { said, words } from './speech.ts';
 import type { Together } from '../core/record/slice.ts';
-import type { EventKind } from '../core/record/events.ts';
 import type { TaskCode } from '../core/service/hands.ts';
 import type { Step, Task } from '../core/service/show.ts';
 import type { HouseCode } from '../core/service/house-tasks.ts';
@@ -65,7 +64,6 @@ const TASK_WORDS: Record<AnyTaskCode, (seen: Task['seen']) => string> = /* @__PU
   ...together('tasks')
 });
 const STEP_WORDS: Readonly<Record<string, (seen: Step['seen']) => string>> = together('steps');
-const ENTRY_WORDS: Record<EventKind, string> = together('entries');
 
 /** What hands have to do. */
 export const taskWords = /* @__PURE__ */ said((task: Pick<Task<AnyTaskCode>, 'code' | 'seen'>): string =>
@@ -74,8 +72,4 @@ export const taskWords = /* @__PURE__ */ said((task: Pick<Task<AnyTaskCode>, 'co
 /** What stands on a step of the tide chart. */
 export const stepWords = /* @__PURE__ */ said(
   (step: Pick<Step, 'kind' | 'seen'>): string => STEP_WORDS[step.kind]?.(step.seen) ?? step.kind
-);
-/** The name of a kind of entry. */
-export const kindWords = /* @__PURE__ */ said(
-  (kind: string): string => (ENTRY_WORDS as Readonly<Record<string, string>>)[kind] ?? kind
 );

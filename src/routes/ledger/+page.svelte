@@ -11,7 +11,7 @@
   import Field from '$lib/ui/controls/Field.svelte';
   import OperationForm from '$lib/ui/controls/OperationForm.svelte';
   import { entryWords } from '$lib/words/entry.ts';
-  import { kindWords } from '$lib/words/tasks.ts';
+  import { kindWords } from '$lib/words/kinds.ts';
   import { page } from '$app/state';
   import type { PageProps } from './$types';
 

@@ -220,7 +220,8 @@
     if (before) {
       cancel();
       said = t.writing;
-      void before.then(() => element?.requestSubmit());
+      // What the other wrote is seen first: what goes with this form would else be of before it, and be refused.
+      void before.then(tick).then(() => element?.requestSubmit());
       return;
     }
     busy = true;

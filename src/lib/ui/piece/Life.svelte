@@ -1,7 +1,8 @@
 <script lang="ts">
   import * as say from '$lib/words/say.ts';
   import { life as t } from '$lib/words/screens/piece.ts';
-  import { kindWords, taskWords } from '$lib/words/tasks.ts';
+  import { kindWords } from '$lib/words/kinds.ts';
+  import { taskWords } from '$lib/words/tasks.ts';
   import { ROUTE_WORDS } from '$lib/words/findings.ts';
   import type { Route } from '$lib/core/codes/window.ts';
   import type { PieceView } from '$lib/server/views/piece.ts';

@@ -4,16 +4,6 @@ import { LOOK_WORDS } from '../acid.ts';
 import type { ActivityWords } from './words.ts';
 
 export const acidWords = /* @__PURE__ */ words({
-  entries: {
-    'acid.started': 'Into the acid',
-    'acid.checked': 'Cut open in acid',
-    'acid.lifted': 'Part taken out of the acid',
-    'acid.ended': 'Taken out of the acid',
-    'piece.dressed': 'Dressed',
-    'ingredient.set': 'Ingredient set',
-    'ingredient.swapped': 'Used instead',
-    'ingredient.back': 'In use again'
-  },
   tasks: {
     'acid-ready': (seen) => `Cut one: ${LOOK_WORDS[seen.wanted as SetPoint] ?? 'ready'}? Then take it out`,
     'acid-out': () => 'Take it out of the acid: it is ready',

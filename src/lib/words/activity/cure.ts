@@ -4,13 +4,6 @@ import { CURE_NAMES, cureStepWords } from '../cure-names.ts';
 import type { ActivityWords } from './words.ts';
 
 export const cureWords = /* @__PURE__ */ words({
-  entries: {
-    'cure.started': 'Cure started',
-    'cure.changed': 'Cure changed',
-    'cure.stepped': 'Cure: step done',
-    'cure.ended': 'Taken out of the cure',
-    'learning.set': 'Learning set'
-  },
   tasks: {
     'cure-due': (seen) => `Take out: ${CURE_NAMES[seen.method as School]?.noun ?? 'cure'}`,
     'cure-step': (seen) => cureStepWords(String(seen.step)),

@@ -4,15 +4,6 @@ import { words } from '../speech.ts';
 import type { ActivityWords } from './words.ts';
 
 export const pieceWords = /* @__PURE__ */ words({
-  entries: {
-    'piece.made': 'Piece made',
-    'piece.gave': 'Piece divided',
-    'piece.wasted': 'Waste weighed',
-    'piece.moved': 'Moved',
-    'piece.reweighed': 'Weighed again',
-    'piece.profiled': 'Depth measured',
-    'label.printed': 'Label printed'
-  },
   tasks: {
     'label-stale': ({ route, until }) => {
       const way = ROUTE_WORDS[route as keyof typeof ROUTE_WORDS];

@@ -2,7 +2,6 @@ import { words } from '../speech.ts';
 import type { ActivityWords } from './words.ts';
 
 export const riceWords = /* @__PURE__ */ words({
-  entries: { 'tub.made': 'Rice dressed', 'tub.read': 'Rice read', 'tub.binned': 'Rice binned' },
   tasks: { 'rice-discard': (seen) => `Bin the rice: ${seen.name}` },
   steps: { rice: () => 'Rice' }
 } satisfies ActivityWords);

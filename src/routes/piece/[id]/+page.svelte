@@ -27,7 +27,7 @@
   import { HEADLINE_WORDS } from '$lib/words/headline.ts';
   import { namesOf } from '$lib/core/codes/allergens.ts';
   import { allergenWord, toldWords } from '$lib/words/notices.ts';
-  import { kindWords } from '$lib/words/tasks.ts';
+  import { kindWords } from '$lib/words/kinds.ts';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
