@@ -86,6 +86,15 @@ function pageTold(room: Room, house: HouseState, dish: BookPage<'dish'>) {
   };
 }
 
+/** What the fish of a dish is told by: by its pieces, and without one by every fish it may be. */
+const toldOfFish = (room: Room, house: HouseState, { lines }: BookPage<'dish'>, pieces: readonly string[]): Told =>
+  pieces.length > 0
+    ? toldTogether(pieces.map((id) => namesOf(toldOfPiece(room.store, id, house))))
+    : toldOfSpecies(
+        house,
+        lines.flatMap(({ species }) => species)
+      );
+
 /** What is in the next plate of a dish, and what of it is raw besides the fish. */
 export function toldOfPlateNow(
   room: Room,
@@ -95,17 +104,8 @@ export function toldOfPlateNow(
   const house = store.projections.currentHouse();
   const { told, raw, rawEgg } = pageTold(room, house, dish);
   const pieces = isDry ? [] : left.pieces;
-  const fish =
-    pieces.length > 0
-      ? pieces.map((id) => namesOf(toldOfPiece(store, id, house)))
-      : [
-          toldOfSpecies(
-            house,
-            dish.lines.flatMap(({ species }) => species)
-          )
-        ];
   return {
-    ...toldTogether([told, ...fish]),
+    ...toldTogether([told, toldOfFish(room, house, dish, pieces)]),
     raw: [...raw, ...pieces.flatMap((id) => cardOf(store, id, house).raw)],
     rawEgg
   };
@@ -134,10 +134,7 @@ function rowOf(room: Room, house: HouseState, dish: BookPage<'dish'>, plates: Pl
   const written = dish.lines.flatMap(({ species }) => species);
   const species = pieces.length > 0 ? plates!.left.species : (plates?.wants.map((want) => want.species[0]!) ?? written);
   const page = pageTold(room, house, dish);
-  // Without a piece every fish it may be is told.
-  const fish =
-    pieces.length > 0 ? pieces.map((id) => namesOf(toldOfPiece(store, id, house))) : [toldOfSpecies(house, written)];
-  const told = toldAs(house, toldTogether([page.told, ...fish]));
+  const told = toldAs(house, toldTogether([page.told, toldOfFish(room, house, dish, pieces)]));
   const cards = pieces.map((id) => cardOf(store, id, house));
   const raw = [...new Set([...page.raw, ...cards.flatMap((card) => card.raw)])];
   const kinds = fishOn(room, house, species, pieces);
